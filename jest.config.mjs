@@ -1,0 +1,34 @@
+const transform = {
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } },
+      module: { type: 'es6' },
+    },
+  ],
+};
+const shared = {
+  transform,
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  testEnvironment: 'node',
+  modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/studio-data'],
+};
+
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: 'unit',
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+      testPathIgnorePatterns: ['\\.db\\.test\\.ts$'],
+    },
+    {
+      ...shared,
+      displayName: 'integration',
+      testMatch: ['<rootDir>/src/**/*.db.test.ts', '<rootDir>/demo/**/*.db.test.ts'],
+      globalSetup: '<rootDir>/scripts/jest-database.ts',
+      globalTeardown: '<rootDir>/scripts/jest-database-stop.ts',
+    },
+  ],
+};

@@ -1,0 +1,15 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  distDir: process.env.JITEN_BUILD_DIR ?? '.next',
+  serverExternalPackages: ['knex', 'mysql2', 'sharp', '@node-rs/argon2', 'pino'],
+  turbopack: { root: import.meta.dirname },
+  outputFileTracingRoot: import.meta.dirname,
+  poweredByHeader: false,
+  devIndicators: false,
+  experimental: {
+    optimizePackageImports: ['@mui/material', '@mui/icons-material'],
+  },
+};
+
+export default config;

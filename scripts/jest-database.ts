@@ -1,0 +1,16 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startDatabase, type RunningDatabase } from './mariadb';
+
+declare global {
+  var jitenTestDatabase: { database: RunningDatabase; directory: string } | undefined;
+}
+
+/** One throw-away server for all integration tests; each file makes its own database in it. */
+export default async function setup(): Promise<void> {
+  const directory = mkdtempSync(join(tmpdir(), 'jiten-test-'));
+  const database = await startDatabase(directory, { throwaway: true });
+  process.env.JITEN_TEST_DB_PORT = String(database.port);
+  globalThis.jitenTestDatabase = { database, directory };
+}

@@ -1,0 +1,3 @@
+export * from './cones';
+export * from './end-points';
+export * from './reading';

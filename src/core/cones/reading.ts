@@ -1,0 +1,119 @@
+import { compareCones, coneOrdinal, formatCone, nextCone, previousCone } from './cones';
+
+/** A witness cone as it was found: how far its tip has come down, 0° upright to 90° touching. */
+export type WitnessCone = { cone: string; place: string; bendDegrees: number };
+
+/** A tip at or past this angle counts as down. Common practice, no source. */
+export const TIP_DOWN_DEGREES = 85;
+
+/**
+ * What a set of cones says. `ordinal` is a place on the cone line (see coneOrdinal):
+ * the last cone down plus the share of the next one's bend, by the tip and not by work.
+ * `bound` says when the cones only fence the truth in from one side.
+ */
+export type ConeReading = {
+  ordinal: number;
+  last: string | null;
+  next: string | null;
+  bend: number;
+  bound: 'exact' | 'at least' | 'less than';
+  /** A hotter cone is further down than a cooler one: labels swapped, or a bad place. */
+  disordered: boolean;
+};
+
+/** Reads the cones of one place in the kiln. Null when there are none. */
+export function readCones(cones: readonly WitnessCone[]): ConeReading | null {
+  if (cones.length === 0) return null;
+  const sorted = [...cones].sort((a, b) => compareCones(a.cone, b.cone));
+  const disordered = sorted.some(
+    (cone, i) => i > 0 && cone.bendDegrees > (sorted[i - 1] as WitnessCone).bendDegrees + 5,
+  );
+  let last: string | null = null;
+  let upright: WitnessCone | null = null;
+  for (const cone of sorted) {
+    if (cone.bendDegrees >= TIP_DOWN_DEGREES) last = cone.cone;
+    else if (upright === null) upright = cone;
+  }
+  if (upright !== null && last !== null && compareCones(upright.cone, last) < 0) {
+    // A cooler cone stands though a hotter is down: believe the hotter, say so.
+    upright = sorted.find((cone) => compareCones(cone.cone, last as string) > 0) ?? null;
+  }
+  if (upright === null) {
+    const top = last as string;
+    return {
+      ordinal: coneOrdinal(top),
+      last: top,
+      next: null,
+      bend: 0,
+      bound: 'at least',
+      disordered,
+    };
+  }
+  const bend = Math.max(0, upright.bendDegrees) / 90;
+  const below = last ?? previousCone(upright.cone);
+  const from = below === null ? coneOrdinal(upright.cone) - 1 : coneOrdinal(below);
+  // Cones between the last one down and the first standing were not set: the bend is
+  // that of the standing one, measured from the cone just below it on the scale.
+  const gapStart = Math.max(from, coneOrdinal(previousCone(upright.cone) ?? upright.cone));
+  const ordinal = bend === 0 ? from : gapStart + bend * (coneOrdinal(upright.cone) - gapStart);
+  return {
+    ordinal,
+    last,
+    next: upright.cone,
+    bend,
+    bound: last === null && bend === 0 ? 'less than' : 'exact',
+    disordered,
+  };
+}
+
+export type FiringReading = {
+  /** Mean over the places that have cones. */
+  ordinal: number;
+  /** Hottest place minus coolest, in cones. */
+  spread: number;
+  bound: ConeReading['bound'];
+  disordered: boolean;
+  byPlace: { place: string; reading: ConeReading }[];
+};
+
+/** Reads every place of a firing and the firing as a whole; null when no cone was set. */
+export function readFiring(cones: readonly WitnessCone[]): FiringReading | null {
+  const places = new Map<string, WitnessCone[]>();
+  for (const cone of cones) {
+    const group = places.get(cone.place);
+    if (group) group.push(cone);
+    else places.set(cone.place, [cone]);
+  }
+  const byPlace = [...places].map(([place, group]) => ({
+    place,
+    reading: readCones(group) as ConeReading,
+  }));
+  if (byPlace.length === 0) return null;
+  const ordinals = byPlace.map(({ reading }) => reading.ordinal);
+  const bounds = new Set(byPlace.map(({ reading }) => reading.bound));
+  return {
+    ordinal: ordinals.reduce((sum, value) => sum + value, 0) / ordinals.length,
+    spread: Math.max(...ordinals) - Math.min(...ordinals),
+    bound: bounds.size === 1 ? ([...bounds][0] as ConeReading['bound']) : 'exact',
+    disordered: byPlace.some(({ reading }) => reading.disordered),
+    byPlace,
+  };
+}
+
+/** "cone 6, 7 bent 40 %", "at least cone 6", "less than cone 5". */
+export function describeReading(reading: ConeReading): string {
+  if (reading.bound === 'at least') return `at least cone ${formatCone(reading.last)}`;
+  if (reading.bound === 'less than') return `less than cone ${formatCone(reading.next)}`;
+  const bend = `${formatCone(reading.next)} bent ${Math.round(reading.bend * 100)} %`;
+  return reading.last === null ? bend : `cone ${formatCone(reading.last)} down, ${bend}`;
+}
+
+/** One below, the target, one above: the cones a pack usually holds. */
+export function usualPack(target: string): { cone: string; role: 'guide' | 'target' | 'guard' }[] {
+  const pack: { cone: string; role: 'guide' | 'target' | 'guard' }[] = [];
+  const [below, above] = [previousCone(target), nextCone(target)];
+  if (below !== null) pack.push({ cone: below, role: 'guide' });
+  pack.push({ cone: target, role: 'target' });
+  if (above !== null) pack.push({ cone: above, role: 'guard' });
+  return pack;
+}

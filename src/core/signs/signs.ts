@@ -1,0 +1,206 @@
+/**
+ * What can be seen on a fired surface: faults and effects, each with one short rule for
+ * telling it from its look-alikes. Common practice, no source; the words are ours.
+ * `usually` is how makers mostly take it; whether it is wanted on a piece is theirs to say.
+ */
+export type Sign = {
+  id: string;
+  name: string;
+  usually: 'fault' | 'effect';
+  look: string;
+  /** Something that can hurt: shown where the sign is chosen. */
+  caution?: string;
+};
+
+const SHARP = 'Edges can be razor sharp: gloves and safety glasses.';
+const FOOD = 'Not for food or drink.';
+
+export const SIGNS: readonly Sign[] = [
+  {
+    id: 'pinhole',
+    name: 'Pinholes',
+    usually: 'fault',
+    look: 'fine holes with smooth edges, body at the bottom',
+  },
+  {
+    id: 'pit',
+    name: 'Pits',
+    usually: 'fault',
+    look: 'shallow open dimples, glossy inside, glaze at the bottom',
+  },
+  {
+    id: 'blister',
+    name: 'Blisters',
+    usually: 'fault',
+    look: 'bubbles standing above the surface, closed or broken',
+    caution: SHARP,
+  },
+  {
+    id: 'crater',
+    name: 'Craters',
+    usually: 'fault',
+    look: 'burst blisters with a raised ring',
+    caution: SHARP,
+  },
+  {
+    id: 'crazing',
+    name: 'Crazing',
+    usually: 'fault',
+    look: 'a network of fine cracks in the glaze',
+    caution: 'A crazed glaze weakens ware and holds dirt in an open body.',
+  },
+  {
+    id: 'shivering',
+    name: 'Shivering',
+    usually: 'fault',
+    look: 'slivers lifting from edges and rims',
+    caution: `${FOOD} ${SHARP}`,
+  },
+  {
+    id: 'crawling',
+    name: 'Crawling',
+    usually: 'fault',
+    look: 'drawn back into islands, thick rolled edges, bare body between',
+  },
+  { id: 'running', name: 'Running', usually: 'fault', look: 'flowed down, thick at the foot' },
+  {
+    id: 'stuck',
+    name: 'Stuck',
+    usually: 'fault',
+    look: 'fused to the shelf, or plucked where it was',
+    caution: SHARP,
+  },
+  { id: 'dry', name: 'Underfired', usually: 'fault', look: 'dry, dull, not melted through' },
+  { id: 'patchy', name: 'Patchy', usually: 'fault', look: 'streaks, bare or thin places' },
+  { id: 'cloudy', name: 'Cloudy', usually: 'fault', look: 'a clear that is milky' },
+  {
+    id: 'off-colour',
+    name: 'Colour off',
+    usually: 'fault',
+    look: 'not the colour this stack gives',
+  },
+  {
+    id: 'blush',
+    name: 'Pink blush',
+    usually: 'fault',
+    look: 'a pink flush from a chrome-bearing neighbour',
+  },
+  {
+    id: 'lifting',
+    name: 'Slip lifting',
+    usually: 'fault',
+    look: 'slip curling or flaking off the clay',
+  },
+  {
+    id: 'bleed',
+    name: 'Bleeding',
+    usually: 'fault',
+    look: 'lines of colour spread at their edges',
+  },
+  {
+    id: 'dunt',
+    name: 'Dunting',
+    usually: 'fault',
+    look: 'a clean crack through pot and glaze',
+    caution: SHARP,
+  },
+  {
+    id: 'bloat',
+    name: 'Bloating',
+    usually: 'fault',
+    look: 'the body itself swollen, slumped or warped',
+  },
+  { id: 'spot', name: 'Kiln spot', usually: 'fault', look: 'a crumb or drip from above' },
+  {
+    id: 'orange-peel',
+    name: 'Orange peel',
+    usually: 'effect',
+    look: 'an even ripple with no holes',
+  },
+  { id: 'crystals', name: 'Crystals', usually: 'effect', look: 'crystals seen with the bare eye' },
+  {
+    id: 'mottling',
+    name: 'Mottling',
+    usually: 'effect',
+    look: 'a pattern of two tones throughout',
+  },
+  {
+    id: 'halo',
+    name: 'Halo',
+    usually: 'effect',
+    look: 'a ring of another tone round an edge or drop',
+  },
+  { id: 'froth', name: 'Froth', usually: 'effect', look: 'a foam set hard', caution: SHARP },
+  {
+    id: 'breaking',
+    name: 'Breaks',
+    usually: 'effect',
+    look: 'another tone over edges and texture',
+  },
+  {
+    id: 'smoke',
+    name: 'Carbon trap',
+    usually: 'effect',
+    look: 'grey or black smoke caught in the glaze',
+  },
+];
+
+const BY_ID = new Map(SIGNS.map((sign) => [sign.id, sign]));
+
+/** The sign of an id; undefined for an unknown one. */
+export const signOf = (id: string): Sign | undefined => BY_ID.get(id);
+
+/** Finds a sign by its name or id as people type it: "pinholes", "Pin hole", "crazed". */
+export function findSign(text: string): Sign | undefined {
+  const wanted = text.toLowerCase().replace(/[^a-z]/g, '');
+  const alias: Record<string, string> = {
+    crazed: 'crazing',
+    pitting: 'pit',
+    blistering: 'blister',
+    pinholing: 'pinhole',
+    ran: 'running',
+    runs: 'running',
+    crawled: 'crawling',
+    underfired: 'dry',
+    flaking: 'lifting',
+    plucked: 'stuck',
+    bubbles: 'blister',
+  };
+  const id = alias[wanted];
+  if (id !== undefined) return BY_ID.get(id);
+  const plain = (value: string): string =>
+    value
+      .toLowerCase()
+      .replace(/[^a-z]/g, '')
+      .replace(/s$/, '');
+  return SIGNS.find((sign) => plain(sign.id) === plain(text) || plain(sign.name) === plain(text));
+}
+
+export const SEVERITIES = ['slight', 'marked', 'ruinous'] as const;
+export const SURFACES = ['gloss', 'satin', 'matt', 'dry'] as const;
+export type Surface = (typeof SURFACES)[number];
+export const OPACITIES = ['transparent', 'translucent', 'opaque'] as const;
+export type Opacity = (typeof OPACITIES)[number];
+export const MEETINGS = ['blend', 'dominate', 'separate'] as const;
+export type Meeting = (typeof MEETINGS)[number];
+export const VERDICTS = [
+  'keep',
+  'sell',
+  'reserve',
+  'give',
+  'second',
+  'refire',
+  'grind',
+  'study',
+  'discard',
+] as const;
+export type Verdict = (typeof VERDICTS)[number];
+export const ATMOSPHERES = [
+  'oxidation',
+  'neutral',
+  'light reduction',
+  'moderate reduction',
+  'heavy reduction',
+  'unknown',
+] as const;
+export type Atmosphere = (typeof ATMOSPHERES)[number];

@@ -1,0 +1,2 @@
+export * from './sightings';
+export * from './standing';

@@ -1,0 +1,5 @@
+export * from './types';
+export * from './region';
+export * from './zones';
+export * from './keys';
+export * from './words';
