@@ -79,7 +79,9 @@ export async function startDatabase(
       break;
     } catch (error) {
       if (exited || attempt > 300) {
-        const tail = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : '';
+        const tail = existsSync(log)
+          ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n')
+          : '';
         throw new Error(`MariaDB did not start on port ${port}.\n${tail}`, { cause: error });
       }
       await new Promise((resolve) => setTimeout(resolve, 100));
@@ -101,7 +103,9 @@ export async function startDatabase(
 export async function freshDatabase(port: number, name: string): Promise<void> {
   const connection = await mysql.createConnection({ host: '127.0.0.1', port, user: 'root' });
   await connection.query(`DROP DATABASE IF EXISTS \`${name}\``);
-  await connection.query(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_ai_ci`);
+  await connection.query(
+    `CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_ai_ci`,
+  );
   await connection.end();
 }
 

@@ -1,2 +1,3 @@
 export * from './sightings';
 export * from './standing';
+export * from './circumstances';

@@ -1,0 +1,41 @@
+import type { Layer } from '../zones';
+
+/** What is known of how a piece came to be fired, apart from its stack and ground. */
+export type History = {
+  kiln: string;
+  firing: string;
+  kind: string;
+  shelf: number | null;
+  setting: string;
+  generation: number;
+  form: string;
+  lot: string | null;
+  layers: readonly Layer[];
+};
+
+/**
+ * The recorded circumstances of a piece by name, for telling disagreeing pieces apart.
+ * What is unknown has no entry, so that it is never taken for a difference.
+ */
+export function circumstances(history: History): Record<string, string> {
+  const found: Record<string, string> = {
+    kiln: history.kiln,
+    firing: history.firing,
+    form: history.form,
+    'times glaze-fired': String(history.generation),
+  };
+  if (history.shelf !== null) found.shelf = String(history.shelf);
+  if (history.setting !== 'unknown') found['stood on'] = history.setting;
+  if (history.lot !== null) found.lot = history.lot;
+  const seconds = history.layers.flatMap((layer) =>
+    layer.seconds === null ? [] : [`${layer.seconds} s`],
+  );
+  if (seconds.length > 0) found['seconds in the bucket'] = seconds.join(', ');
+  const dried = history.layers.flatMap((layer) =>
+    layer.driedBefore === null ? [] : [layer.driedBefore],
+  );
+  if (dried.length > 0) found['dried between coats'] = dried.every(Boolean) ? 'yes' : 'no';
+  const stages = [...new Set(history.layers.map((layer) => layer.stage))];
+  if (stages.length > 0) found['put on at'] = stages.join(', ');
+  return found;
+}

@@ -1,0 +1,95 @@
+import knexFactory, { type Knex } from 'knex';
+
+export type Database = Knex;
+export type Transaction = Knex.Transaction;
+
+/** Where a read or a write goes: the pool or an open transaction. */
+export type Source = Knex | Knex.Transaction;
+
+export type DatabaseAddress = {
+  host: string;
+  port: number;
+  user: string;
+  password: string;
+  database: string;
+};
+
+/** Opens a pool. Times are UTC both ways; sums come back as numbers by the repositories' own conversion. */
+export function openDatabase(address: DatabaseAddress): Database {
+  return knexFactory({
+    client: 'mysql2',
+    // Knex types dateStrings as a boolean; the driver also takes the list of types.
+    connection: {
+      ...address,
+      timezone: 'Z',
+      charset: 'utf8mb4',
+      supportBigNumbers: true,
+      dateStrings: ['DATE'] as unknown as boolean,
+      connectTimeout: 5000,
+    },
+    pool: { min: 0, max: 10, acquireTimeoutMillis: 8000 },
+    acquireConnectionTimeout: 8000,
+  });
+}
+
+/** Deadlock, lock wait time-out, and Galera's certification failure: the transaction is to be tried again. */
+const RETRY = new Set([1213, 1205, 1020]);
+const ATTEMPTS = 5;
+
+/** Runs a write in one transaction and repeats it when the database asks for that. */
+export async function transact<T>(
+  db: Database,
+  work: (trx: Transaction) => Promise<T>,
+): Promise<T> {
+  for (let attempt = 1; ; attempt++) {
+    try {
+      return await db.transaction(work);
+    } catch (error) {
+      const number = (error as { errno?: number }).errno ?? 0;
+      if (!RETRY.has(number) || attempt === ATTEMPTS) throw error;
+      await new Promise((resolve) => setTimeout(resolve, 10 * attempt + Math.random() * 20));
+    }
+  }
+}
+
+const GONE = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'PROTOCOL_CONNECTION_LOST',
+  'ETIMEDOUT',
+  'ER_SERVER_SHUTDOWN',
+  'ER_CONNECTION_KILLED',
+  'ECONNABORTED',
+]);
+
+/** Is this the database being away, rather than a wrong query? */
+export function isDatabaseAway(error: unknown): boolean {
+  if (typeof error !== 'object' || error === null) return false;
+  const { code, name, message } = error as { code?: string; name?: string; message?: string };
+  return (
+    (code !== undefined && GONE.has(code)) ||
+    name === 'KnexTimeoutError' ||
+    /Connection lost|closed state|server has gone away|Can't add new command/i.test(message ?? '')
+  );
+}
+
+/** Is this a row that breaks a unique key? */
+export const isDuplicate = (error: unknown): boolean =>
+  (error as { errno?: number } | null)?.errno === 1062;
+
+/** Inserts many rows in as few statements as the packet size wants. */
+export async function insertMany(
+  trx: Source,
+  table: string,
+  rows: readonly Record<string, unknown>[],
+  chunk = 500,
+): Promise<void> {
+  for (let i = 0; i < rows.length; i += chunk) {
+    await trx(table).insert(rows.slice(i, i + chunk));
+  }
+}
+
+/** A row as the driver hands it over; each repository turns it into a type at once. */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+export type Row = Record<string, any>;

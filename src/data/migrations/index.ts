@@ -1,0 +1,37 @@
+import type { Knex } from 'knex';
+import * as people from './0001-people';
+import * as store from './0002-store';
+import * as pieces from './0003-pieces';
+import * as firings from './0004-firings';
+import * as observations from './0005-observations';
+
+type Migration = { name: string; up: (db: Knex) => Promise<void> };
+
+/** In order; a migration that has shipped never changes. */
+export const MIGRATIONS: readonly Migration[] = [
+  { name: '0001-people', ...people },
+  { name: '0002-store', ...store },
+  { name: '0003-pieces', ...pieces },
+  { name: '0004-firings', ...firings },
+  { name: '0005-observations', ...observations },
+];
+
+/** Brings a database up to date, or up to `through`; says which steps were taken. */
+export async function migrate(db: Knex, through?: string): Promise<string[]> {
+  const steps =
+    through === undefined
+      ? MIGRATIONS
+      : MIGRATIONS.slice(0, MIGRATIONS.findIndex(({ name }) => name === through) + 1);
+  const [, taken] = (await db.migrate.latest({
+    migrationSource: {
+      getMigrations: () => Promise.resolve([...steps]),
+      getMigrationName: (step: Migration) => step.name,
+      getMigration: (step: Migration) =>
+        Promise.resolve({
+          up: step.up,
+          down: () => Promise.reject(new Error('Migrations go forward only.')),
+        }),
+    },
+  })) as [number, string[]];
+  return taken;
+}

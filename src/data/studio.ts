@@ -1,0 +1,54 @@
+import type { Source } from './database';
+
+export type Studio = {
+  name: string;
+  timeZone: string;
+  temperatureUnit: 'C' | 'F';
+  lengthUnit: 'mm' | 'in';
+  massUnit: 'g' | 'oz';
+  crackAtC: number;
+  unloadAtC: number;
+};
+
+/** The studio's settings; null before the first run. */
+export async function readStudio(src: Source): Promise<Studio | null> {
+  const row = await src('studio').where({ id: 1 }).first();
+  if (row === undefined) return null;
+  return {
+    name: row.name,
+    timeZone: row.time_zone,
+    temperatureUnit: row.temperature_unit,
+    lengthUnit: row.length_unit,
+    massUnit: row.mass_unit,
+    crackAtC: row.crack_at_c,
+    unloadAtC: row.unload_at_c,
+  };
+}
+
+const columns = (studio: Studio): Record<string, unknown> => ({
+  name: studio.name,
+  time_zone: studio.timeZone,
+  temperature_unit: studio.temperatureUnit,
+  length_unit: studio.lengthUnit,
+  mass_unit: studio.massUnit,
+  crack_at_c: studio.crackAtC,
+  unload_at_c: studio.unloadAtC,
+});
+
+export async function createStudio(src: Source, studio: Studio, now: Date): Promise<void> {
+  await src('studio').insert({ id: 1, ...columns(studio), created_at: now });
+}
+
+export async function updateStudio(src: Source, studio: Studio): Promise<void> {
+  await src('studio').where({ id: 1 }).update(columns(studio));
+}
+
+/** Reserves `count` piece numbers; the caller's transaction holds the counter. */
+export async function takePieceNumbers(src: Source, count: number): Promise<number> {
+  const row = await src('studio').where({ id: 1 }).forUpdate().first('next_piece_no');
+  if (row === undefined) throw new Error('The studio has not been set up.');
+  await src('studio')
+    .where({ id: 1 })
+    .update({ next_piece_no: row.next_piece_no + count });
+  return row.next_piece_no;
+}

@@ -1,0 +1,1 @@
+export { chartData, zoomData, type ChartView } from './queries';

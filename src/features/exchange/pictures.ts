@@ -1,0 +1,74 @@
+import { readCode } from '@/core/codes';
+import type { Source } from '@/data/database';
+import { listPlacements } from '@/data/firings';
+import { findByMarks, listPieces } from '@/data/pieces';
+
+export type PictureMatch = {
+  file: string;
+  pieceId: string | null;
+  firingId: string | null;
+  code: string | null;
+  why: string;
+};
+
+/** Words of a file name that could be a code or a mark: "IMG_ACEF7-front.jpg" → IMG, ACEF7, FRONT and the whole. */
+function words(file: string): string[] {
+  const bare = (file.split('/').at(-1) ?? file).replace(/\.[a-z0-9]+$/i, '');
+  return [bare, ...bare.split(/[\s_.()-]+/)].filter((word) => word !== '');
+}
+
+/** Finds each picture's piece by a code in its name, else by a mark that only one piece bears. */
+export async function matchPictures(
+  src: Source,
+  files: readonly string[],
+): Promise<PictureMatch[]> {
+  const codes = new Map<string, string[]>();
+  for (const file of files) {
+    codes.set(
+      file,
+      words(file).flatMap((word) => {
+        const read = readCode(word);
+        return read.ok ? [read.code] : [];
+      }),
+    );
+  }
+  const byCode = new Map(
+    (await listPieces(src, { codes: [...new Set([...codes.values()].flat())] })).map((piece) => [
+      piece.code,
+      piece,
+    ]),
+  );
+  const marked = await findByMarks(src, [...new Set(files.flatMap(words))]);
+  const found = files.map((file) => {
+    const hit = codes
+      .get(file)!
+      .map((code) => byCode.get(code))
+      .find((piece) => piece !== undefined);
+    if (hit) return { file, pieceId: hit.id, code: hit.code, why: `code ${hit.code}` };
+    for (const word of words(file)) {
+      const pieces = marked.get(word.toLowerCase()) ?? [];
+      if (pieces.length === 1)
+        return { file, pieceId: pieces[0]!.id, code: pieces[0]!.code, why: `mark “${word}”` };
+      if (pieces.length > 1)
+        return {
+          file,
+          pieceId: null,
+          code: null,
+          why: `${pieces.length} pieces bear the mark “${word}”`,
+        };
+    }
+    return { file, pieceId: null, code: null, why: 'no code or mark in its name' };
+  });
+  const placements = await listPlacements(src, {
+    pieceIds: found.flatMap((one) => (one.pieceId === null ? [] : [one.pieceId])),
+  });
+  const lastFiring = new Map(
+    placements
+      .sort((a, b) => a.generation - b.generation)
+      .map((one) => [one.pieceId, one.firingId]),
+  );
+  return found.map((one) => ({
+    ...one,
+    firingId: one.pieceId === null ? null : (lastFiring.get(one.pieceId) ?? null),
+  }));
+}

@@ -1,0 +1,167 @@
+import { listBodies, listCoatings, listKilns } from '@/data/catalogue';
+import type { Source } from '@/data/database';
+import { listPieces } from '@/data/pieces';
+import type { Column } from './columns';
+import { fillDown, interpret, type ImportRow } from './interpret';
+import type { ImportOptions } from './schema';
+import { mapColumns, readTable } from './table';
+
+export type Known = { id: string; name: string };
+/** A name of the file and what it stands for; `id: null` while nobody has said. */
+export type Naming = { name: string; rows: number; id: string | 'new' | null };
+
+export type ImportPlan = {
+  header: string[];
+  columns: (Column | null)[];
+  notices: string[];
+  rows: ImportRow[];
+  bodies: Naming[];
+  coatings: Naming[];
+  kilns: Naming[];
+  rowsWithoutKiln: number;
+  rowsWithoutMethod: number;
+  known: { bodies: Known[]; coatings: Known[]; kilns: Known[] };
+  counts: {
+    add: number;
+    refused: number;
+    doubtful: number;
+    unknownCone: number;
+    unknownAtmosphere: number;
+    firings: number;
+  };
+  /** What must be answered before anything can be added. */
+  open: string[];
+};
+
+const plain = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+
+function nameAll(
+  names: readonly (string | null)[],
+  known: readonly Known[],
+  answers: Record<string, string>,
+): Naming[] {
+  const counts = new Map<string, number>();
+  const spelling = new Map<string, string>();
+  for (const name of names) {
+    if (name === null) continue;
+    const key = plain(name);
+    counts.set(key, (counts.get(key) ?? 0) + 1);
+    if (!spelling.has(key)) spelling.set(key, name);
+  }
+  const byName = new Map(known.map((one) => [plain(one.name), one.id]));
+  return [...counts].map(([key, rows]) => {
+    const name = spelling.get(key) as string;
+    return { name, rows, id: (answers[name] as string | undefined) ?? byName.get(key) ?? null };
+  });
+}
+
+/** Looks a name of the file up in what was decided about names. */
+export function resolver(namings: readonly Naming[]): (name: string) => string | null {
+  const ids = new Map(namings.map((one) => [plain(one.name), one.id]));
+  return (name) => ids.get(plain(name)) ?? null;
+}
+
+/** Which rows belong to one firing: same kiln, day, cone and atmosphere. */
+export const firingKey = (row: ImportRow): string =>
+  [plain(row.kiln ?? ''), row.date ?? '', row.cone ?? '', row.atmosphere].join('|');
+
+/** The dry run: reads everything, changes nothing, says what would happen to each row. */
+export async function planImport(
+  src: Source,
+  bytes: Uint8Array,
+  options: ImportOptions,
+): Promise<ImportPlan> {
+  const table = readTable(bytes);
+  const columns = mapColumns(
+    table.header,
+    Object.fromEntries(Object.entries(options.columns).map(([i, column]) => [Number(i), column])),
+  );
+  fillDown(table.rows, columns, options.fillDown);
+  const rows = table.rows.map(({ line, cells }) => interpret(line, cells, columns));
+  const [bodies, coatings, kilns] = [
+    await listBodies(src),
+    await listCoatings(src),
+    await listKilns(src),
+  ];
+  await refuseKnownPieces(src, rows);
+  const good = rows.filter((row) => row.errors.length === 0);
+  const plan: ImportPlan = {
+    header: table.header,
+    columns,
+    notices: table.notices,
+    rows,
+    bodies: nameAll(
+      good.map((row) => row.body),
+      bodies,
+      options.bodies,
+    ),
+    coatings: nameAll(
+      good.flatMap((row) => row.coats.map((one) => one.coating)),
+      coatings,
+      options.coatings,
+    ),
+    kilns: nameAll(
+      good.map((row) => row.kiln),
+      kilns,
+      options.kilns,
+    ),
+    rowsWithoutKiln: good.filter((row) => row.kiln === null).length,
+    rowsWithoutMethod: good.filter((row) => row.coats.some((coat) => coat.method === null)).length,
+    known: { bodies: bodies.map(named), coatings: coatings.map(named), kilns: kilns.map(named) },
+    counts: {
+      add: good.length,
+      refused: rows.length - good.length,
+      doubtful: good.filter((row) => row.warnings.length > 0).length,
+      unknownCone: good.filter((row) => row.cone === null).length,
+      unknownAtmosphere: good.filter((row) => row.atmosphere === 'unknown').length,
+      firings: new Set(good.map(firingKey)).size,
+    },
+    open: [],
+  };
+  plan.open = openQuestions(plan, options);
+  return plan;
+}
+
+const named = ({ id, name }: Known): Known => ({ id, name });
+
+/** A code that the studio has given out belongs to a piece already recorded. */
+async function refuseKnownPieces(src: Source, rows: readonly ImportRow[]): Promise<void> {
+  const codes = rows.flatMap((row) => (row.code === null ? [] : [row.code]));
+  const taken = new Set(
+    codes.length === 0 ? [] : (await listPieces(src, { codes })).map((piece) => piece.code),
+  );
+  for (const row of rows) {
+    if (row.code === null) continue;
+    if (taken.has(row.code)) row.errors.push(`Piece ${row.code} is on record already.`);
+    else
+      row.warnings.push(
+        `${row.code} was not given out here; the piece gets a new code and keeps this as its mark.`,
+      );
+  }
+}
+
+function openQuestions(plan: ImportPlan, options: ImportOptions): string[] {
+  const open: string[] = [];
+  const ask = (what: string, namings: readonly Naming[]): void => {
+    const missing = namings.filter((one) => one.id === null);
+    if (missing.length > 0)
+      open.push(
+        `Say which ${what} ${missing.map((one) => `“${one.name}”`).join(', ')} ${missing.length === 1 ? 'is' : 'are'}.`,
+      );
+  };
+  ask('body', plan.bodies);
+  ask('coating', plan.coatings);
+  ask('kiln', plan.kilns);
+  if (plan.rowsWithoutKiln > 0 && options.kilnForRest === null)
+    open.push(`Say which kiln the ${plan.rowsWithoutKiln} rows belong to that name none.`);
+  if (plan.counts.refused > 0 && !options.leaveOutRefused)
+    open.push(
+      `${plan.counts.refused} rows cannot be taken: mend them in the file, or choose to leave them out.`,
+    );
+  if (plan.counts.add === 0) open.push('No row can be taken.');
+  return open;
+}

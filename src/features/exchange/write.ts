@@ -1,0 +1,283 @@
+import { circumstances } from '@/core/standing';
+import { EVERYWHERE } from '@/core/zones';
+import {
+  createBody,
+  createCoating,
+  createKiln,
+  listBodies,
+  listCoatings,
+  listKilns,
+  type Coating,
+  type Kiln,
+} from '@/data/catalogue';
+import { holdCells, placedSightings, sightingRow, summariseCells, type Fired } from '@/data/cells';
+import { insertMany, type Transaction } from '@/data/database';
+import { createFiring, place, setImported } from '@/data/firings';
+import { newId } from '@/data/ids';
+import { appendObservations, type Observation } from '@/data/observations';
+import { createLot, createPieces, type LayerFields, type NewPiece } from '@/data/pieces';
+import type { ImportRow } from './interpret';
+import { firingKey, resolver, type ImportPlan, type Naming } from './plan';
+import type { ImportOptions } from './schema';
+
+export type Imported = {
+  pieces: number;
+  firings: number;
+  bodies: number;
+  coatings: number;
+  kilns: number;
+};
+
+const GREY = '#9b9b96';
+
+/** Makes what the person said is new and gives every name its id. */
+async function settle(
+  namings: readonly Naming[],
+  make: (name: string) => Promise<string>,
+): Promise<Naming[]> {
+  const settled: Naming[] = [];
+  for (const one of namings)
+    settled.push(one.id === 'new' ? { ...one, id: await make(one.name) } : one);
+  return settled;
+}
+
+/** Writes a planned import in one transaction: all of its rows or none. */
+export async function writeImport(
+  trx: Transaction,
+  plan: ImportPlan,
+  options: ImportOptions,
+  name: string,
+  by: string,
+  now: Date,
+): Promise<Imported> {
+  const bodyNames = await settle(plan.bodies, async (body) => {
+    const id = newId();
+    await createBody(trx, id, {
+      name: body,
+      kind: 'other',
+      coneLow: null,
+      coneHigh: null,
+      ground: 'light',
+      ironBearing: false,
+      colour: '#cfc6b4',
+      notes: 'Brought in with past tests.',
+      cautions: '',
+    });
+    return id;
+  });
+  const coatingNames = await settle(plan.coatings, async (coating) => {
+    const id = newId();
+    await createCoating(
+      trx,
+      id,
+      {
+        name: coating,
+        kind: 'glaze',
+        coneLow: null,
+        coneHigh: null,
+        colour: GREY,
+        atmosphereNotes: '',
+        whatItDoes: '',
+        cautions: '',
+      },
+      now,
+    );
+    return id;
+  });
+  const newKiln = async (kiln: string): Promise<string> => {
+    const id = newId();
+    await createKiln(trx, id, {
+      name: kiln,
+      energy: 'other',
+      control: 'by hand',
+      volumeL: null,
+      shelves: 1,
+      notes: 'Brought in with past tests.',
+    });
+    return id;
+  };
+  const kilnNames = await settle(plan.kilns, newKiln);
+  const kilnForRest =
+    plan.rowsWithoutKiln === 0
+      ? null
+      : options.kilnForRest === 'new'
+        ? await newKiln('Kiln not recorded')
+        : options.kilnForRest;
+
+  const bodies = new Map((await listBodies(trx)).map((body) => [body.id, body]));
+  const coatings = new Map((await listCoatings(trx)).map((coating) => [coating.id, coating]));
+  const kilns = new Map((await listKilns(trx)).map((kiln) => [kiln.id, kiln]));
+  const [bodyOf, coatingOf, kilnOf] = [
+    resolver(bodyNames),
+    resolver(coatingNames),
+    resolver(kilnNames),
+  ];
+
+  const rows = plan.rows.filter((row) => row.errors.length === 0);
+  const firings = await writeFirings(
+    trx,
+    rows,
+    (row) => kilns.get((row.kiln === null ? kilnForRest : kilnOf(row.kiln)) as string) as Kiln,
+    by,
+    now,
+  );
+
+  const lotId = newId();
+  await createLot(trx, { id: lotId, kind: 'import', name: name.slice(0, 160) }, by, now);
+  const pieces: NewPiece[] = [];
+  const observations: Observation[] = [];
+  const placements = [];
+  const fired: Fired[] = [];
+  for (const row of rows) {
+    const body = bodies.get(bodyOf(row.body as string) as string)!;
+    const layers = row.coats.map((coat) =>
+      layerOf(coat, coatings.get(coatingOf(coat.coating) as string) as Coating, options),
+    );
+    const firing = firings.get(firingKey(row))!;
+    const id = newId();
+    const form = row.form?.slice(0, 40) ?? 'not recorded';
+    pieces.push({
+      id,
+      mark: row.mark ?? row.code,
+      kind: 'tile',
+      bodyId: body.id,
+      form,
+      heightMm: null,
+      lotId,
+      ownerId: null,
+      madeOn: null,
+      notes: '',
+      waitingFor: null,
+      wantedCone: null,
+      wantedAtmosphere: null,
+      faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
+      meant: [],
+      done: layers.map(({ fields }) => fields),
+    });
+    placements.push({
+      id: newId(),
+      firingId: firing.id,
+      pieceId: id,
+      shelf: null,
+      position: '',
+      setting: 'unknown' as const,
+      generation: 1,
+      open: false,
+    });
+    const seen = {
+      zone: null,
+      surface: row.surface,
+      opacity: null,
+      colour: row.colour,
+      movementMm: row.movementMm,
+      met: null,
+      rating: row.rating,
+      signs: row.signs,
+    };
+    observations.push({
+      id: newId(),
+      pieceId: id,
+      firingId: firing.id,
+      seenAt: firing.seenAt,
+      verdict: row.verdict,
+      note: row.note,
+      ...seen,
+    });
+    const stack = layers.map(({ fields, coat }) => ({ ...fields, coat }));
+    fired.push({
+      pieceId: id,
+      firingId: firing.id,
+      generation: 1,
+      body: body.slug,
+      bodyId: body.id,
+      faces: [{ no: 1, kind: 'bare', slip: null }],
+      layers: stack,
+      cone: row.cone ?? 'unknown',
+      atmosphere: row.atmosphere,
+      variables: circumstances({
+        kiln: firing.kiln,
+        firing: `${firing.kiln} ${firing.no}`,
+        kind: 'glaze',
+        shelf: null,
+        setting: 'unknown',
+        generation: 1,
+        form,
+        lot: name.slice(0, 160),
+        layers: stack,
+      }),
+      seen: [{ ...seen, seenAt: firing.seenAt.toISOString() }],
+    });
+  }
+  await createPieces(trx, pieces, by, now);
+  await place(trx, placements, by, now);
+  await appendObservations(trx, observations, by);
+  const placed = fired.flatMap(placedSightings);
+  const ids = [...new Set(placed.map(({ id }) => id))];
+  await holdCells(trx, placed, ids);
+  await insertMany(trx, 'sighting', placed.map(sightingRow));
+  await summariseCells(trx, ids);
+  const made = (before: readonly Naming[]): number =>
+    before.filter(({ id }) => id === 'new').length;
+  return {
+    pieces: pieces.length,
+    firings: firings.size,
+    bodies: made(plan.bodies),
+    coatings: made(plan.coatings),
+    kilns: made(plan.kilns) + (options.kilnForRest === 'new' && plan.rowsWithoutKiln > 0 ? 1 : 0),
+  };
+}
+
+function layerOf(coat: ImportRow['coats'][number], coating: Coating, options: ImportOptions) {
+  const version = coating.versions.at(-1)!;
+  const fields: LayerFields = {
+    coatingVersionId: version.id,
+    method: coat.method ?? options.method,
+    coats: coat.coats,
+    weight: 'normal',
+    thicknessMm: null,
+    seconds: null,
+    stage: 'bisque',
+    driedBefore: null,
+    region: EVERYWHERE,
+    generation: 1,
+  };
+  return { fields, coat: { slug: coating.slug, version: version.no, kind: coating.kind } };
+}
+
+type WrittenFiring = { id: string; no: number; kiln: string; seenAt: Date };
+
+/** One opened firing per kiln, day, cone and atmosphere; nothing unknown is filled in. */
+async function writeFirings(
+  trx: Transaction,
+  rows: readonly ImportRow[],
+  kilnOf: (row: ImportRow) => Kiln,
+  by: string,
+  now: Date,
+): Promise<Map<string, WrittenFiring>> {
+  const written = new Map<string, WrittenFiring>();
+  const sorted = [...rows].sort((a, b) => (a.date ?? '').localeCompare(b.date ?? ''));
+  for (const row of sorted) {
+    const key = firingKey(row);
+    if (written.has(key)) continue;
+    const kiln = kilnOf(row);
+    const id = newId();
+    const no = await createFiring(
+      trx,
+      id,
+      {
+        kilnId: kiln.id,
+        kind: 'glaze',
+        targetCone: row.cone,
+        atmosphere: row.atmosphere,
+        plannedFor: row.date,
+        notes: 'Brought in with past tests.',
+      },
+      by,
+      now,
+    );
+    const seenAt = row.date === null ? now : new Date(`${row.date}T12:00:00Z`);
+    await setImported(trx, id, seenAt);
+    written.set(key, { id, no, kiln: kiln.name, seenAt });
+  }
+  return written;
+}

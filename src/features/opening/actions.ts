@@ -1,0 +1,140 @@
+import { refreshCells } from '@/data/cells';
+import { findFiring, listPlacements, setWrittenUp } from '@/data/firings';
+import { newId } from '@/data/ids';
+import {
+  appendObservations,
+  currentKey,
+  listObservations,
+  reinstate,
+  supersede,
+  type Observation,
+} from '@/data/observations';
+import { binPhoto } from '@/data/photos';
+import { listPieces, updatePiece } from '@/data/pieces';
+import { operation } from '@/platform/operation';
+import { conflict, notFound, refuse } from '@/platform/refusal';
+import { mayTouchPiece, permit } from '../people';
+import { binPhotoSchema, finishSchema, recordSchema, withdrawSchema } from './schema';
+
+export const record = operation({
+  name: 'opening.record',
+  permit: permit('write of own pieces'),
+  input: recordSchema,
+  run: async ({ trx, person, now }, { firingId, pieceIds, zone, basedOn, replace, seen }) => {
+    const ids = [...new Set(pieceIds)];
+    const pieces = await listPieces(trx, { ids });
+    if (pieces.length !== ids.length) throw notFound('One of these pieces');
+    if (!pieces.every((piece) => mayTouchPiece(person, piece.ownerId)))
+      throw refuse('You can write of your own pieces only.');
+    const firing = await findFiring(trx, firingId);
+    if (firing === null) throw notFound('This firing');
+    if (firing.status !== 'opened')
+      throw refuse(
+        `${firing.kilnName} ${firing.no} is ${firing.status}: open it first, then write it up.`,
+      );
+    const inside = new Set(
+      (await listPlacements(trx, { pieceIds: ids }))
+        .filter((one) => one.firingId === firingId)
+        .map((one) => one.pieceId),
+    );
+    const stray = pieces.find((piece) => !inside.has(piece.id));
+    if (stray) throw refuse(`${stray.code} was not in ${firing.kilnName} ${firing.no}.`);
+
+    const keys = ids.map((pieceId) => currentKey({ pieceId, firingId, zone }));
+    const held = await listObservations(trx, { keys });
+    const strange = held.filter((one) => (basedOn[one.pieceId] ?? null) !== one.id);
+    if (strange.length > 0 && !replace) {
+      const code = new Map(pieces.map((piece) => [piece.id, piece.code]));
+      throw conflict(
+        `${strange[0]?.seenByName} wrote up ${strange.map((one) => code.get(one.pieceId)).join(', ')} meanwhile.`,
+        { observations: strange },
+      );
+    }
+    const before = new Map(held.map((one) => [one.pieceId, one.id]));
+    if (held.length > 0)
+      await supersede(
+        trx,
+        held.map(({ id }) => id),
+        now,
+      );
+    const observations = ids.map((pieceId): Observation & { supersedes?: string } => {
+      const old = before.get(pieceId);
+      return {
+        id: newId(),
+        pieceId,
+        firingId,
+        zone,
+        seenAt: now,
+        ...seen,
+        ...(old === undefined ? {} : { supersedes: old }),
+      };
+    });
+    await appendObservations(trx, observations, person.id);
+    if (zone === null) {
+      const waitingFor = seen.verdict === 'refire' ? 'refire' : null;
+      for (const piece of pieces) {
+        if (piece.waitingFor !== waitingFor)
+          await updatePiece(trx, piece.id, { waiting_for: waitingFor });
+      }
+    }
+    await refreshCells(
+      trx,
+      ids.map((pieceId) => ({ pieceId, firingId })),
+    );
+    return { observationIds: Object.fromEntries(observations.map((one) => [one.pieceId, one.id])) };
+  },
+});
+
+/** Takes observations back (undo): what they replaced is believed again. */
+export const withdraw = operation({
+  name: 'opening.withdraw',
+  permit: permit('write of own pieces'),
+  input: withdrawSchema,
+  run: async ({ trx, person, now }, { observationIds }) => {
+    const taken = await listObservations(trx, { ids: observationIds });
+    if (taken.length !== observationIds.length) throw notFound('One of these observations');
+    const pieces = new Map(
+      (await listPieces(trx, { ids: [...new Set(taken.map((one) => one.pieceId))] })).map(
+        (piece) => [piece.id, piece],
+      ),
+    );
+    for (const one of taken) {
+      if (one.superseded)
+        throw conflict('This was corrected meanwhile and cannot be taken back any more.');
+      if (!mayTouchPiece(person, pieces.get(one.pieceId)?.ownerId ?? null))
+        throw refuse('You can take back what was written of your own pieces only.');
+    }
+    await supersede(trx, observationIds, now);
+    const replaced = taken.flatMap((one) => (one.supersedes === null ? [] : [one.supersedes]));
+    for (const one of await listObservations(trx, { ids: replaced })) await reinstate(trx, one);
+    await refreshCells(
+      trx,
+      taken.map(({ pieceId, firingId }) => ({ pieceId, firingId })),
+    );
+  },
+});
+
+export const finish = operation({
+  name: 'opening.finish',
+  permit: permit('keep records'),
+  input: finishSchema,
+  run: async ({ trx, now }, { firingId, done }) => {
+    const firing = await findFiring(trx, firingId, true);
+    if (firing === null) throw notFound('This firing');
+    if (firing.status !== 'opened') throw refuse('Open the kiln first.');
+    await setWrittenUp(trx, firingId, done ? now : null);
+  },
+});
+
+export const dropPicture = operation({
+  name: 'opening.bin-picture',
+  permit: permit('keep records'),
+  input: binPhotoSchema,
+  run: async ({ trx, now }, { photoId, binned }) => {
+    const photo = await binPhoto(trx, photoId, binned ? now : null);
+    if (photo === null) throw notFound('This picture');
+    if (photo.pieceId !== null && photo.firingId !== null) {
+      await refreshCells(trx, [{ pieceId: photo.pieceId, firingId: photo.firingId }]);
+    }
+  },
+});

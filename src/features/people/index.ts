@@ -1,0 +1,2 @@
+export { may, mayTouchPiece, permit, type Deed } from './permissions';
+export * as peopleOperations from './actions';

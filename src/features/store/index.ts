@@ -1,0 +1,2 @@
+export * as storeOperations from './actions';
+export { optionalCone } from './schema';

@@ -1,0 +1,2 @@
+export * as testsOperations from './actions';
+export { layerSchema, faceSchema, type LayerInput } from './schema';

@@ -1,0 +1,143 @@
+import { z } from 'zod';
+import {
+  isDatabaseAway,
+  isDuplicate,
+  transact,
+  type Database,
+  type Transaction,
+} from '@/data/database';
+import { findOperation, keepOperation } from '@/data/operations';
+import type { Person } from '@/data/people';
+import { log } from './log';
+import { Refusal, type Problem } from './refusal';
+
+export type Answer<T = unknown> = { ok: true; data: T } | { ok: false; problem: Problem };
+
+/** What an operation works with: one transaction, who acts, and the time. */
+export type Act = { trx: Transaction; person: Person; now: Date; operationId: string };
+
+export type Operation<I extends z.ZodType = z.ZodType, R = unknown> = {
+  name: string;
+  /** Who may do this at all; finer rules (ownership) are asked inside. */
+  permit: (person: Person) => boolean;
+  input: I;
+  run: (act: Act, input: z.output<I>) => Promise<R>;
+};
+
+/** Ties an operation's parts together; the one way to define a write. */
+export const operation = <I extends z.ZodType, R>(definition: Operation<I, R>): Operation<I, R> =>
+  definition;
+
+/** Messages by field path from a failed parse, the first of each field. */
+export function fieldMessages(error: z.ZodError): Record<string, string> {
+  const fields: Record<string, string> = {};
+  for (const issue of error.issues) fields[issue.path.join('.')] ??= issue.message;
+  return fields;
+}
+
+const NOT_SIGNED_IN: Problem = {
+  code: 'not-signed-in',
+  message: 'You are not signed in any more. Sign in again; what you typed is still here.',
+};
+
+/**
+ * Carries an operation out once: a repeat with the same id answers as the first time
+ * and changes nothing. Every failure comes back as a problem a person can act on.
+ */
+export async function perform(
+  db: Database,
+  definition: Operation,
+  request: { id: string; input: unknown },
+  person: Person | null,
+  now = new Date(),
+): Promise<Answer> {
+  if (person === null) return { ok: false, problem: NOT_SIGNED_IN };
+  if (!definition.permit(person)) {
+    return {
+      ok: false,
+      problem: {
+        code: 'not-allowed',
+        message: `A ${person.role} cannot do this. Ask a technician.`,
+      },
+    };
+  }
+  const parsed = definition.input.safeParse(request.input);
+  if (!parsed.success) {
+    const fields = fieldMessages(parsed.error);
+    return {
+      ok: false,
+      problem: {
+        code: 'invalid',
+        message: Object.values(fields)[0] ?? 'Something is missing.',
+        fields,
+      },
+    };
+  }
+  try {
+    const data = await transact(db, async (trx) => {
+      const done = await findOperation(trx, request.id);
+      if (done !== undefined) return repeated(done, definition.name, person);
+      const result = await definition.run(
+        { trx, person, now, operationId: request.id },
+        parsed.data,
+      );
+      await keepOperation(
+        trx,
+        { id: request.id, name: definition.name, personId: person.id, result },
+        now,
+      );
+      return result;
+    });
+    return { ok: true, data: data ?? null };
+  } catch (error) {
+    // Two tries of one operation at the same moment: the loser reads the winner's answer.
+    const done = isDuplicate(error)
+      ? await findOperation(db, request.id).catch(() => undefined)
+      : undefined;
+    if (done?.name === definition.name && done.personId === person.id)
+      return { ok: true, data: done.result };
+    return { ok: false, problem: problemOf(error, definition.name) };
+  }
+}
+
+function repeated(
+  done: { name: string; personId: string | null; result: unknown },
+  name: string,
+  person: Person,
+): unknown {
+  if (done.name !== name || done.personId !== person.id) {
+    throw new Refusal({
+      code: 'conflict',
+      message: 'This operation id was used for something else.',
+    });
+  }
+  return done.result;
+}
+
+/** Turns anything thrown into a problem; what is not the person's doing is logged. */
+export function problemOf(error: unknown, where: string): Problem {
+  if (error instanceof Refusal) return error.problem;
+  if (isDatabaseAway(error)) {
+    log.error({ where, error: String(error) }, 'database away');
+    return {
+      code: 'database-away',
+      message:
+        'The studio’s database does not answer. Nothing was lost: what you typed is still here. Try again in a moment.',
+    };
+  }
+  if (isDuplicate(error)) {
+    return {
+      code: 'conflict',
+      message: 'There is one like this already: a name, code or place is taken.',
+    };
+  }
+  log.error(
+    { where, error: error instanceof Error ? error.stack : String(error) },
+    'operation failed',
+  );
+  return {
+    code: 'failed',
+    message:
+      'This did not work, and nothing was changed. Try again; if it stays so, tell your technician.',
+  };
+}

@@ -1,0 +1,36 @@
+/** Why an operation was not carried out, in words for the person, beside the fields concerned. */
+export type Problem = {
+  code:
+    | 'invalid'
+    | 'not-signed-in'
+    | 'not-allowed'
+    | 'not-found'
+    | 'conflict'
+    | 'too-many'
+    | 'database-away'
+    | 'failed';
+  message: string;
+  /** Message by field path, as in "layers.0.coats". */
+  fields?: Record<string, string>;
+  /** What the person needs to resolve a conflict. */
+  details?: unknown;
+};
+
+/** Thrown inside an operation to roll it back and tell the person why. */
+export class Refusal extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.message);
+  }
+}
+
+export const refuse = (message: string, fields?: Record<string, string>): Refusal =>
+  new Refusal({ code: 'invalid', message, ...(fields ? { fields } : {}) });
+
+export const notFound = (what: string): Refusal =>
+  new Refusal({
+    code: 'not-found',
+    message: `${what} is not there any more. It may have been removed meanwhile.`,
+  });
+
+export const conflict = (message: string, details?: unknown): Refusal =>
+  new Refusal({ code: 'conflict', message, details });

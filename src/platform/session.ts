@@ -1,0 +1,43 @@
+import { cookies } from 'next/headers';
+import { redirect } from 'next/navigation';
+import { createSession, endSession, findSession, type Person } from '@/data/people';
+import type { Source } from '@/data/database';
+import { readConfig } from './config';
+import { database } from './database';
+
+const COOKIE = 'jiten-session';
+const DAYS = 30;
+
+/** Who is signed in on this request; null for nobody. */
+export async function currentPerson(): Promise<Person | null> {
+  const token = (await cookies()).get(COOKIE)?.value;
+  return token === undefined ? null : findSession(database(), token, new Date());
+}
+
+/** Who is signed in; sends everybody else to the sign-in page. */
+export async function requirePerson(): Promise<Person> {
+  const person = await currentPerson();
+  if (person === null) redirect('/sign-in');
+  return person;
+}
+
+/** Opens a session and sets its cookie. */
+export async function signIn(src: Source, personId: string, now: Date): Promise<void> {
+  const expires = new Date(now.getTime() + DAYS * 86_400_000);
+  const token = await createSession(src, personId, now, expires);
+  (await cookies()).set(COOKIE, token, {
+    httpOnly: true,
+    sameSite: 'lax',
+    secure: readConfig().secureCookies,
+    path: '/',
+    expires,
+  });
+}
+
+/** Ends the session of this browser. */
+export async function signOut(): Promise<void> {
+  const jar = await cookies();
+  const token = jar.get(COOKIE)?.value;
+  if (token !== undefined) await endSession(database(), token);
+  jar.delete(COOKIE);
+}
