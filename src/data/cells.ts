@@ -478,3 +478,14 @@ export async function piecesOfCells(src: Source, ids: readonly string[]): Promis
     variables: row.variables,
   }));
 }
+
+/** For each coating a picture of it by itself where there is one, else under another, by slug. */
+export async function picturesOfCoatings(src: Source): Promise<Map<string, string>> {
+  const rows: Row[] = await src('cell')
+    .whereNotNull('photo_sha')
+    .whereNotNull('base_slug')
+    .where('depth', '<=', 2)
+    .orderBy([{ column: 'depth', order: 'desc' }, { column: 'pieces' }])
+    .select('base_slug', 'photo_sha');
+  return new Map(rows.map((row) => [row.base_slug as string, row.photo_sha as string]));
+}

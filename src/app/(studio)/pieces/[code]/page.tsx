@@ -1,0 +1,270 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { readCode } from '@/core/codes';
+import { formatCone } from '@/core/cones';
+import { FORMS } from '@/core/designs';
+import { formatLength, type Units } from '@/core/units';
+import { deviations } from '@/core/zones';
+import { listBodies, listCoatings } from '@/data/catalogue';
+import { glazeFirings, listFirings, listPlacements, openFiringsOf } from '@/data/firings';
+import { listObservations } from '@/data/observations';
+import { listPhotos } from '@/data/photos';
+import { loadPieces } from '@/data/pieces';
+import { Silhouette, paintsOf, zoneLines } from '@/features/drawings';
+import { may, mayTouchPiece, permit } from '@/features/people';
+import { PictureDrop } from '@/features/opening/components/PictureDrop';
+import { CorrectLayers } from '@/features/tests/components/CorrectLayers';
+import { EditPiece } from '@/features/tests/components/EditPiece';
+import { ObservationView } from '@/features/tests/components/ObservationView';
+import { FlagList } from '@/features/tests/components/PieceActs';
+import { makeChoices } from '@/features/tests/queries';
+import { stateOf } from '@/features/tests/state';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import { Page, Section } from '@/ui/Page';
+import { Picture } from '@/ui/Picture';
+import { MONO } from '@/ui/theme';
+import { calendarDay } from '@/ui/time';
+
+export default async function PiecePage({ params }: { params: Promise<{ code: string }> }) {
+  const { person, studio } = await enter(permit('see the chart'));
+  const read = readCode(decodeURIComponent((await params).code));
+  const db = database();
+  const [piece] = read.ok ? await loadPieces(db, { codes: [read.code] }) : [];
+  if (piece === undefined || !mayTouchPiece(person, piece.ownerId)) notFound();
+  const keeps = may(person, 'keep records');
+  const units: Units = {
+    temperature: studio.temperatureUnit,
+    length: studio.lengthUnit,
+    mass: studio.massUnit,
+  };
+  const [coatings, bodies, choices] = [
+    await listCoatings(db),
+    await listBodies(db),
+    await makeChoices(db),
+  ];
+  const [photos, observations, placements] = [
+    await listPhotos(db, { pieceIds: [piece.id] }),
+    await listObservations(db, { pieceIds: [piece.id] }),
+    await listPlacements(db, { pieceIds: [piece.id] }),
+  ];
+  const firings = new Map((await listFirings(db)).map((firing) => [firing.id, firing]));
+  const [open, times] = [
+    (await openFiringsOf(db, [piece.id])).get(piece.id),
+    (await glazeFirings(db, [piece.id])).get(piece.id) ?? 0,
+  ];
+  const body = bodies.find((one) => one.id === piece.bodyId);
+  const paints = paintsOf(body?.colour ?? '#cccccc', coatings);
+  const name = (slug: string): string => paints.coat(slug).name;
+  const axis = FORMS.find((one) => one.name === piece.form)?.axis;
+  const otherwise = piece.meant.length === 0 ? [] : deviations(piece.meant, piece.done, name);
+  const stages = placements
+    .map((one) => ({ one, firing: firings.get(one.firingId) }))
+    .sort(
+      (a, b) =>
+        (a.firing?.plannedFor ?? '').localeCompare(b.firing?.plannedFor ?? '') ||
+        a.one.generation - b.one.generation,
+    );
+  return (
+    <Page
+      title={
+        <Box component="span" sx={{ fontFamily: MONO }}>
+          {piece.code}
+        </Box>
+      }
+      lead={`${piece.mark ? `“${piece.mark}”, ` : ''}${piece.form} in ${piece.bodyName}${piece.heightMm ? `, ${formatLength(piece.heightMm, units)}` : ''}; ${stateOf(piece, open?.label, times)}${piece.ownerName ? `; belongs to ${piece.ownerName}` : ''}`}
+      acts={
+        keeps ? (
+          <>
+            <Button component={Link} href={`/tests/make?like=${piece.code}`} variant="contained">
+              Make more like this
+            </Button>
+            {piece.lotId && (
+              <Button component={Link} href={`/tests?lot=${piece.lotId}`} variant="outlined">
+                Its lot
+              </Button>
+            )}
+          </>
+        ) : undefined
+      }
+    >
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 4,
+          gridTemplateColumns: { xs: '1fr', md: '300px minmax(0,1fr)' },
+        }}
+      >
+        <Box>
+          <Box
+            sx={(theme) => ({
+              bgcolor: theme.vars!.palette.booth.ground,
+              color: theme.vars!.palette.booth.ink,
+              p: 2,
+              textAlign: 'center',
+            })}
+          >
+            <Silhouette
+              faces={piece.faces}
+              layers={piece.done}
+              paints={paints}
+              height={250}
+              axis={axis}
+            />
+          </Box>
+          {zoneLines(piece.faces, piece.done, paints).map((line) => (
+            <Box key={line.key} sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}>
+              <Typography variant="body2" color="text.secondary">
+                {line.where}
+              </Typography>
+              <Typography sx={{ fontWeight: 600 }}>{line.what}</Typography>
+            </Box>
+          ))}
+        </Box>
+        <Box>
+          <Section title="Pictures">
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+              {photos.map((photo) => (
+                <a key={photo.id} href={`/api/pictures/${photo.sha}/large`}>
+                  <Picture sha={photo.sha} alt={`Picture of ${piece.code}`} sx={{ width: 150 }} />
+                </a>
+              ))}
+              <PictureDrop
+                pieceId={piece.id}
+                firingId={
+                  stages.filter(({ firing }) => firing?.status === 'opened').at(-1)?.one.firingId ??
+                  null
+                }
+              />
+            </Box>
+          </Section>
+          {otherwise.length > 0 && (
+            <Section title="Done otherwise than meant">
+              {otherwise.map((line) => (
+                <Typography key={line}>{line}</Typography>
+              ))}
+            </Section>
+          )}
+          <Section title="Firings and what was seen">
+            {stages.length === 0 && <Typography>Not in a kiln yet.</Typography>}
+            {stages.map(({ one, firing }) => (
+              <Box key={one.id} sx={{ mb: 2 }}>
+                <Typography variant="h3">
+                  {firing && keeps ? (
+                    <Link href={`/kilns/firings/${firing.id}`}>
+                      {firing.kilnName} {firing.no}
+                    </Link>
+                  ) : firing ? (
+                    `${firing.kilnName} ${firing.no}`
+                  ) : (
+                    ''
+                  )}
+                  {firing
+                    ? `: ${firing.kind}, cone ${formatCone(firing.coneBand === 'unknown' ? null : firing.coneBand)}, ${firing.atmosphere}, ${calendarDay(firing.plannedFor)}`
+                    : ''}
+                  {one.shelf === null ? '' : `; shelf ${one.shelf}`}
+                  {one.setting === 'unknown' ? '' : `, on ${one.setting}`}
+                </Typography>
+                {observations
+                  .filter((seen) => seen.firingId === one.firingId)
+                  .map((seen) => (
+                    <ObservationView
+                      key={seen.id}
+                      one={seen}
+                      timeZone={studio.timeZone}
+                      units={units}
+                    />
+                  ))}
+                {firing?.status === 'opened' &&
+                  observations.every((seen) => seen.firingId !== one.firingId) && (
+                    <Typography>
+                      Not written up yet.{' '}
+                      {keeps && (
+                        <Link href={`/opening/${firing.id}?piece=${piece.code}`}>Write it up</Link>
+                      )}
+                    </Typography>
+                  )}
+              </Box>
+            ))}
+          </Section>
+          <Section title="Flags">
+            <FlagList pieceId={piece.id} flags={piece.flags} mayClear={keeps} />
+          </Section>
+          <Section title="Particulars">
+            <EditPiece
+              start={{
+                pieceId: piece.id,
+                mark: piece.mark ?? '',
+                notes: piece.notes,
+                ownerId: piece.ownerId,
+                heightMm: piece.heightMm,
+              }}
+              people={choices.people}
+              mayGive={keeps}
+            />
+          </Section>
+          {keeps && (
+            <Section title="Layers as done">
+              <CorrectLayers
+                pieceId={piece.id}
+                faces={piece.faces.map((face) => ({
+                  no: face.no,
+                  kind: face.kind,
+                  slipVersionId: null,
+                }))}
+                heightMm={piece.heightMm}
+                layers={piece.done.map(
+                  ({
+                    coatingVersionId,
+                    method,
+                    coats,
+                    weight,
+                    thicknessMm,
+                    seconds,
+                    stage,
+                    driedBefore,
+                    region,
+                    generation,
+                  }) => ({
+                    coatingVersionId,
+                    method,
+                    coats,
+                    weight,
+                    thicknessMm,
+                    seconds,
+                    stage,
+                    driedBefore,
+                    region,
+                    generation,
+                  }),
+                )}
+                coatings={allVersions(coatings)}
+                bodyColour={body?.colour ?? '#cccccc'}
+                form={piece.form}
+                units={units}
+                generation={times + 1}
+              />
+            </Section>
+          )}
+        </Box>
+      </Box>
+    </Page>
+  );
+}
+
+/** Every version of every coating: an old piece names old ones. */
+function allVersions(coatings: Awaited<ReturnType<typeof listCoatings>>) {
+  return coatings.flatMap((coating) =>
+    coating.versions.map((version) => ({
+      versionId: version.id,
+      name: coating.name,
+      slug: coating.slug,
+      kind: coating.kind,
+      version: version.no,
+      colour: coating.colour,
+    })),
+  );
+}

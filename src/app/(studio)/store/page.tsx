@@ -1,0 +1,141 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { formatConeRange } from '@/core/cones';
+import { listBodies, listCoatings } from '@/data/catalogue';
+import { picturesOfCoatings } from '@/data/cells';
+import { permit } from '@/features/people';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import { Nothing, Page, Section } from '@/ui/Page';
+import { Picture } from '@/ui/Picture';
+
+export const metadata = { title: 'Store' };
+
+const range = (one: { coneLow: string | null; coneHigh: string | null }): string =>
+  one.coneLow !== null && one.coneHigh !== null
+    ? `cone ${formatConeRange({ low: one.coneLow, high: one.coneHigh })}`
+    : 'cone range unknown';
+
+const rowStyle = {
+  display: 'grid',
+  alignItems: 'center',
+  gap: 2,
+  borderTop: '1px solid',
+  borderColor: 'divider',
+  py: 1,
+  textDecoration: 'none',
+  color: 'inherit',
+  '&:hover': { bgcolor: 'background.paper' },
+};
+
+export default async function StorePage() {
+  await enter(permit('see records'));
+  const db = database();
+  const [bodies, coatings, pictures] = [
+    await listBodies(db),
+    await listCoatings(db),
+    await picturesOfCoatings(db),
+  ];
+  return (
+    <Page title="Store" lead={`${bodies.length} bodies, ${coatings.length} coatings`}>
+      <Section
+        title="Coatings"
+        acts={
+          <Button component={Link} href="/store/coatings/new" variant="contained">
+            Add a coating
+          </Button>
+        }
+      >
+        {coatings.length === 0 && (
+          <Nothing>
+            Glazes, slips, engobes, underglazes, washes and overglazes stand here, each with its
+            versions and with what it looks like fired.
+          </Nothing>
+        )}
+        {coatings.map((coating) => (
+          <Box
+            key={coating.id}
+            component={Link}
+            href={`/store/coatings/${coating.slug}`}
+            prefetch={false}
+            sx={{
+              ...rowStyle,
+              gridTemplateColumns: { xs: '56px 1fr', md: '56px 200px 1fr 170px' },
+              opacity: coating.archived ? 0.6 : 1,
+            }}
+          >
+            <Picture
+              sha={pictures.get(coating.slug) ?? null}
+              alt={pictures.has(coating.slug) ? `${coating.name}, fired` : ''}
+              sx={{ width: 56 }}
+            />
+            <Box>
+              <Typography sx={{ fontWeight: 650 }}>{coating.name}</Typography>
+              <Typography variant="body2" color="text.secondary">
+                {coating.kind}, version {coating.versions.at(-1)?.no ?? 1}
+                {coating.archived ? ', put away' : ''}
+              </Typography>
+            </Box>
+            <Typography sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}>
+              {coating.whatItDoes}
+            </Typography>
+            <Typography variant="body2" sx={{ display: { xs: 'none', md: 'block' } }}>
+              {range(coating)}
+            </Typography>
+          </Box>
+        ))}
+      </Section>
+      <Section
+        title="Bodies"
+        acts={
+          <Button component={Link} href="/store/bodies/new" variant="contained">
+            Add a body
+          </Button>
+        }
+      >
+        {bodies.length === 0 && (
+          <Nothing>
+            The clay bodies you use: what they fire to, and whether iron in them colours a glaze.
+          </Nothing>
+        )}
+        {bodies.map((body) => (
+          <Box
+            key={body.id}
+            component={Link}
+            href={`/store/bodies/${body.slug}`}
+            prefetch={false}
+            sx={{
+              ...rowStyle,
+              gridTemplateColumns: { xs: '56px 1fr', md: '56px 200px 1fr 170px' },
+              opacity: body.archived ? 0.6 : 1,
+            }}
+          >
+            <Box
+              sx={(theme) => ({
+                width: 56,
+                height: 44,
+                bgcolor: theme.vars!.palette.booth.ground,
+                p: 1,
+              })}
+            >
+              <Box sx={{ height: '100%', bgcolor: body.colour }} />
+            </Box>
+            <Box>
+              <Typography sx={{ fontWeight: 650 }}>{body.name}</Typography>
+              <Typography variant="body2" color="text.secondary">
+                {body.kind}, {body.ground} ground{body.ironBearing ? ', iron-bearing' : ''}
+                {body.archived ? ', put away' : ''}
+              </Typography>
+            </Box>
+            <Typography sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}>{body.notes}</Typography>
+            <Typography variant="body2" sx={{ display: { xs: 'none', md: 'block' } }}>
+              {range(body)}
+            </Typography>
+          </Box>
+        ))}
+      </Section>
+    </Page>
+  );
+}

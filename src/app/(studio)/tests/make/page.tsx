@@ -1,0 +1,86 @@
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { EVERYWHERE, NAMED_STRETCHES } from '@/core/zones';
+import { loadPieces } from '@/data/pieces';
+import { listBodies } from '@/data/catalogue';
+import { permit } from '@/features/people';
+import { newLayer } from '@/features/tests/components/LayerEditor';
+import { MakeForm, type Starting } from '@/features/tests/components/MakeForm';
+import { likePiece, makeChoices } from '@/features/tests/queries';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import { Nothing, Page } from '@/ui/Page';
+import { today } from '@/ui/time';
+
+export const metadata = { title: 'Make tiles' };
+
+type Query = {
+  like?: string;
+  coating?: string;
+  base?: string;
+  over?: string;
+  body?: string;
+  cone?: string;
+  atmosphere?: string;
+};
+
+export default async function MakePage({ searchParams }: { searchParams: Promise<Query> }) {
+  const { studio } = await enter(permit('keep records'));
+  const query = await searchParams;
+  const db = database();
+  const choices = await makeChoices(db);
+  const bySlug = new Map(choices.coatings.map((coating) => [coating.slug, coating.versionId]));
+  let start: Starting = {};
+  if (query.like) {
+    const [piece] = await loadPieces(db, { codes: [query.like] });
+    if (piece) start = likePiece(piece, choices);
+  } else {
+    const base = bySlug.get(query.base ?? query.coating ?? '');
+    const over = bySlug.get(query.over ?? '');
+    const at = (versionId: string, stretch = EVERYWHERE.stretch) => ({
+      ...newLayer(versionId, 1),
+      region: { ...EVERYWHERE, stretch },
+    });
+    if (base && over)
+      start.layers = [
+        at(base, NAMED_STRETCHES[3]!.stretch),
+        { ...at(over, NAMED_STRETCHES[5]!.stretch), driedBefore: true },
+      ];
+    else if (base) start.layers = [at(base)];
+    const body = (await listBodies(db)).find((one) => one.slug === query.body);
+    if (body) start.bodyId = body.id;
+    if (query.cone && query.cone !== 'unknown') start.wantedCone = query.cone;
+    if (query.atmosphere && query.atmosphere !== 'unknown')
+      start.wantedAtmosphere = query.atmosphere as Starting['wantedAtmosphere'];
+  }
+  return (
+    <Page
+      title={query.like ? `Make more like ${query.like}` : 'Make tiles'}
+      wide
+      lead="What goes on, in which order and where; the zones follow."
+    >
+      {choices.bodies.length === 0 ? (
+        <Nothing
+          act={
+            <Button component={Link} href="/store/bodies/new" variant="contained">
+              Add a body
+            </Button>
+          }
+        >
+          A tile is made of a body: add one to the store first.
+        </Nothing>
+      ) : (
+        <MakeForm
+          {...choices}
+          start={start}
+          today={today(studio.timeZone)}
+          units={{
+            temperature: studio.temperatureUnit,
+            length: studio.lengthUnit,
+            mass: studio.massUnit,
+          }}
+        />
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,93 @@
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { describeStack, stackOf } from '@/core/zones';
+import { listCoatings } from '@/data/catalogue';
+import { glazeFirings, openFiringsOf } from '@/data/firings';
+import { flagsOf, layersOf, listPieces } from '@/data/pieces';
+import { may, permit } from '@/features/people';
+import { PieceGrid } from '@/features/tests/components/PieceGrid';
+import { stateOf } from '@/features/tests/state';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import { Nothing, Page } from '@/ui/Page';
+
+export const metadata = { title: 'Tests' };
+const SHOWN = 2000;
+
+export default async function TestsPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ bin?: string; lot?: string }>;
+}) {
+  const { person } = await enter(permit('see records'));
+  const { bin, lot } = await searchParams;
+  const db = database();
+  const pieces = await listPieces(db, {
+    binned: bin === '1',
+    limit: SHOWN,
+    ...(lot ? { lotId: lot } : {}),
+  });
+  const ids = pieces.map((piece) => piece.id);
+  const [layers, flags, open, fired, coatings] = [
+    await layersOf(db, ids, ['done']),
+    await flagsOf(db, ids),
+    await openFiringsOf(db, ids),
+    await glazeFirings(db, ids),
+    await listCoatings(db),
+  ];
+  const names = new Map(coatings.map((coating) => [coating.slug, coating.name]));
+  const rows = pieces.map((piece) => ({
+    id: piece.id,
+    code: piece.code,
+    mark: piece.mark ?? '',
+    body: piece.bodyName,
+    form: piece.form,
+    owner: piece.ownerName ?? '',
+    stack: describeStack(stackOf(layers.get(piece.id) ?? []), (slug) => names.get(slug) ?? slug),
+    state: stateOf(piece, open.get(piece.id)?.label, fired.get(piece.id) ?? 0),
+    made: piece.madeOn ?? '',
+    flags: flags.get(piece.id)?.length ?? 0,
+  }));
+  return (
+    <Page
+      title={bin === '1' ? 'Bin' : lot ? 'A lot' : 'Tests'}
+      wide
+      lead={
+        pieces.length === SHOWN
+          ? `The newest ${SHOWN} pieces; older ones are found by their code.`
+          : `${pieces.length} pieces`
+      }
+      acts={
+        <>
+          <Button component={Link} href="/tests/make" variant="contained">
+            Make tiles
+          </Button>
+          <Button component={Link} href="/tests/matrix" variant="outlined">
+            Every base under every over
+          </Button>
+          <Button component={Link} href={bin === '1' ? '/tests' : '/tests?bin=1'}>
+            {bin === '1' ? 'Back from the bin' : 'Bin'}
+          </Button>
+        </>
+      }
+    >
+      {pieces.length === 0 ? (
+        <Nothing
+          act={
+            bin === '1' ? undefined : (
+              <Button component={Link} href="/tests/make" variant="contained">
+                Make the first tiles
+              </Button>
+            )
+          }
+        >
+          {bin === '1'
+            ? 'Nothing is in the bin.'
+            : 'No piece is on record yet. Tiles are made here: body, form, layers; each gets a code to scratch into it.'}
+        </Nothing>
+      ) : (
+        <PieceGrid rows={rows} binned={bin === '1'} edit={may(person, 'keep records')} />
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,47 @@
+import { headers } from 'next/headers';
+import type { z } from 'zod';
+import { acceptInvitation, checkSignIn, firstRun } from '@/features/people/door';
+import { acceptSchema, firstRunSchema, signInSchema } from '@/features/people/schema';
+import { database } from '@/platform/database';
+import { fieldMessages } from '@/platform/operation';
+import { Refusal, notFound } from '@/platform/refusal';
+import { answering } from '@/platform/respond';
+import { signIn, signOut } from '@/platform/session';
+
+function read<T extends z.ZodType>(schema: T, input: unknown): z.output<T> {
+  const parsed = schema.safeParse(input);
+  if (parsed.success) return parsed.data;
+  const fields = fieldMessages(parsed.error);
+  throw new Refusal({
+    code: 'invalid',
+    message: Object.values(fields)[0] ?? 'Something is missing.',
+    fields,
+  });
+}
+
+/** The ways in and out for somebody who has no session yet. */
+export async function POST(
+  http: Request,
+  { params }: { params: Promise<{ name: string }> },
+): Promise<Response> {
+  const { name } = await params;
+  const input: unknown = await http.json().catch(() => null);
+  const now = new Date();
+  const db = database();
+  return answering(`door ${name}`, async () => {
+    switch (name) {
+      case 'first-run':
+        return signIn(db, await firstRun(db, read(firstRunSchema, input), now), now);
+      case 'sign-in': {
+        const address = (await headers()).get('x-forwarded-for')?.split(',')[0]?.trim() ?? 'local';
+        return signIn(db, await checkSignIn(db, read(signInSchema, input), address), now);
+      }
+      case 'accept':
+        return signIn(db, await acceptInvitation(db, read(acceptSchema, input), now), now);
+      case 'sign-out':
+        return signOut();
+      default:
+        throw notFound('This door');
+    }
+  });
+}

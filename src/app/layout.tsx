@@ -1,0 +1,26 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/atkinson-hyperlegible-mono';
+import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
+import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import { ThemeRoot } from '@/ui/ThemeRoot';
+
+export const metadata: Metadata = {
+  title: { default: 'Jiten', template: '%s · Jiten' },
+  description: 'Glaze tests, kiln openings and the studio’s shared chart',
+};
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <body>
+        <InitColorSchemeScript attribute="data" />
+        <AppRouterCacheProvider options={{ enableCssLayer: true }}>
+          <ThemeRoot>{children}</ThemeRoot>
+        </AppRouterCacheProvider>
+      </body>
+    </html>
+  );
+}

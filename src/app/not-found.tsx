@@ -1,0 +1,14 @@
+import Link from 'next/link';
+import { Page } from '@/ui/Page';
+
+export default function NotFound() {
+  return (
+    <Page title="Not here">
+      <p>
+        There is nothing at this address: it may have been removed, or a character of the code may
+        be wrong.
+      </p>
+      <Link href="/">To the studio</Link>
+    </Page>
+  );
+}

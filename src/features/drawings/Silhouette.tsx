@@ -1,0 +1,236 @@
+import {
+  describeRegion,
+  describeStack,
+  slipKey,
+  zonesOf,
+  type Coat,
+  type Face,
+  type Layer,
+  type Zone,
+} from '@/core/zones';
+
+export type Paints = {
+  /** Fired colour of the bare body. */
+  body: string;
+  /** Colour and name of a coating by slug. */
+  coat: (slug: string) => { colour: string; name: string };
+};
+
+const LIGHT_SLIP = '#e9e6df';
+const DARK_SLIP = '#3a332e';
+
+function mix(a: string, b: string, share: number): string {
+  const channel = (hex: string, i: number): number => parseInt(hex.slice(1 + 2 * i, 3 + 2 * i), 16);
+  return `#${[0, 1, 2]
+    .map((i) =>
+      Math.round(channel(a, i) * (1 - share) + channel(b, i) * share)
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`;
+}
+
+function groundColour(face: Face, ground: readonly Coat[], paints: Paints): string {
+  const slip = ground.at(-1);
+  if (slip) return paints.coat(slip.slug).colour;
+  if (face.kind === 'light-slip') return LIGHT_SLIP;
+  if (face.kind === 'dark-slip') return DARK_SLIP;
+  return paints.body;
+}
+
+/** A drawing's colour for a zone: only to tell bands apart, not what it will fire to. */
+function zoneColour(face: Face, zone: Zone, paints: Paints): string {
+  return zone.stack.reduce(
+    (under, entry) => {
+      const coats = Number(/×(\d+)/.exec(entry.amount)?.[1] ?? 1);
+      return mix(under, paints.coat(entry.coat.slug).colour, Math.min(0.92, 0.55 + 0.13 * coats));
+    },
+    groundColour(face, zone.ground, paints),
+  );
+}
+
+const FACE_NAMES: Record<Face['kind'], string> = {
+  bare: 'bare body',
+  'light-slip': 'light slip',
+  'dark-slip': 'dark slip',
+  textured: 'textured',
+};
+
+/** "bare body", or the slip that is known to lie there. */
+export function faceName(face: Face, paints: Paints): string {
+  const slip = face.slip === null ? null : paints.coat(face.slip.slug).name;
+  return slip ?? FACE_NAMES[face.kind];
+}
+
+type Spot = {
+  key: string;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  zone: Zone;
+  partial: boolean;
+};
+
+/** Zones of a face unrolled into a rectangle of unit size, foot at the bottom. */
+function spots(zones: readonly Zone[]): Spot[] {
+  return zones.map((zone, i) => ({
+    key: `${i}`,
+    x: zone.sector.from,
+    width: zone.sector.to - zone.sector.from,
+    y: 1 - zone.stretch.to,
+    height: zone.stretch.to - zone.stretch.from,
+    zone,
+    partial: zone.relief !== 'all',
+  }));
+}
+
+/** A piece's faces side by side with its zones as bands, as they follow from its layers. */
+export function Silhouette(props: {
+  faces: readonly Face[];
+  layers: readonly Layer[];
+  paints: Paints;
+  generation?: number;
+  axis?: 'foot to rim' | 'centre to rim';
+  height?: number;
+  marked?: (zone: Zone) => boolean;
+  onZone?: (zone: Zone) => void;
+}) {
+  const { faces, layers, paints, generation = 99, axis = 'foot to rim', height = 220 } = props;
+  const zones = zonesOf(faces, layers, generation);
+  const name = (slug: string): string => paints.coat(slug).name;
+  const label = zones
+    .map((zone) => `${describeRegion(zone)}: ${describeStack(zone.stack, name, { amounts: true })}`)
+    .join('; ');
+  const [W, H, gap] = [92, 200, 10];
+  const width = faces.length * (W + gap) + gap;
+  const round = axis === 'centre to rim';
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${H + 26}`}
+      height={height}
+      style={{ maxWidth: '100%' }}
+      role="img"
+      aria-label={`Drawing of the piece: ${label}`}
+    >
+      <defs>
+        <pattern id="hollows" width="6" height="6" patternUnits="userSpaceOnUse">
+          <path d="M0 3H6" stroke="#000" strokeOpacity="0.55" strokeWidth="2.4" />
+        </pattern>
+        <pattern id="raised" width="6" height="6" patternUnits="userSpaceOnUse">
+          <path d="M0 3H6" stroke="#fff" strokeOpacity="0.6" strokeWidth="1.2" />
+        </pattern>
+      </defs>
+      {faces.map((face, f) => {
+        const left = gap + f * (W + gap);
+        const own = zones.filter((zone) => zone.face === face.no);
+        const parts = spots(own);
+        return (
+          <g key={face.no} transform={`translate(${left} 4)`}>
+            {round
+              ? [...parts]
+                  .sort((a, b) => b.zone.stretch.to - a.zone.stretch.to)
+                  .map((spot) => (
+                    <circle
+                      key={spot.key}
+                      cx={W / 2}
+                      cy={H / 2}
+                      r={(W / 2) * spot.zone.stretch.to}
+                      fill={zoneColour(face, spot.zone, paints)}
+                      stroke="#111"
+                      strokeOpacity={0.7}
+                      strokeWidth={0.8}
+                      onClick={() => props.onZone?.(spot.zone)}
+                    />
+                  ))
+              : parts.map((spot) => (
+                  <g
+                    key={spot.key}
+                    onClick={() => props.onZone?.(spot.zone)}
+                    style={{ cursor: props.onZone ? 'pointer' : undefined }}
+                  >
+                    {!(spot.partial && spot.zone.relief.startsWith('hollows')) && (
+                      <rect
+                        x={spot.x * W}
+                        y={spot.y * H}
+                        width={spot.width * W}
+                        height={spot.height * H}
+                        fill={zoneColour(face, spot.zone, paints)}
+                        stroke="#111"
+                        strokeOpacity={0.75}
+                        strokeWidth={0.8}
+                      />
+                    )}
+                    {spot.partial && spot.zone.relief.startsWith('hollows') && (
+                      <g>
+                        {Array.from(
+                          { length: Math.max(2, Math.round(spot.height * 14)) },
+                          (_, i, all = Math.max(2, Math.round(spot.height * 14))) => (
+                            <rect
+                              key={i}
+                              x={spot.x * W + 6}
+                              width={Math.max(2, spot.width * W - 12)}
+                              y={spot.y * H + ((i + 0.3) * spot.height * H) / all}
+                              height={(0.4 * spot.height * H) / all}
+                              fill={zoneColour(face, spot.zone, paints)}
+                            />
+                          ),
+                        )}
+                      </g>
+                    )}
+                    {props.marked?.(spot.zone) && (
+                      <rect
+                        x={spot.x * W + 2}
+                        y={spot.y * H + 2}
+                        width={spot.width * W - 4}
+                        height={spot.height * H - 4}
+                        fill="none"
+                        stroke="#fff"
+                        strokeWidth={5}
+                      />
+                    )}
+                    {props.marked?.(spot.zone) && (
+                      <rect
+                        x={spot.x * W + 2}
+                        y={spot.y * H + 2}
+                        width={spot.width * W - 4}
+                        height={spot.height * H - 4}
+                        fill="none"
+                        stroke="#000"
+                        strokeWidth={2.2}
+                      />
+                    )}
+                  </g>
+                ))}
+            {!round && (
+              <path d={`M0 0V${H}H${W}V0`} fill="none" stroke="currentColor" strokeWidth={2} />
+            )}
+            {!round && <path d={`M-5 ${H}H${W + 5}`} stroke="currentColor" strokeWidth={4} />}
+            <text x={W / 2} y={H + 18} textAnchor="middle" fontSize={12} fill="currentColor">
+              {faceName(face, paints)}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+/** The zones in words, rim first, one line each: where, and what lies there. */
+export function zoneLines(
+  faces: readonly Face[],
+  layers: readonly Layer[],
+  paints: Paints,
+  generation = 99,
+): { key: string; where: string; what: string; ground: string }[] {
+  const name = (slug: string): string => paints.coat(slug).name;
+  return [...zonesOf(faces, layers, generation)].reverse().map((zone, i) => {
+    const face = faces.find((one) => one.no === zone.face) as Face;
+    return {
+      key: `${i}`,
+      where: `${faces.length > 1 ? `${faceName(face, paints)}, ` : ''}${describeRegion(zone)}`,
+      what: describeStack(zone.stack, name, { amounts: true }),
+      ground: slipKey(face, zone.ground),
+    };
+  });
+}

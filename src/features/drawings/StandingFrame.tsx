@@ -1,0 +1,54 @@
+import type { Standing } from '@/core/standing';
+
+/**
+ * A cell's standing as its frame: corner brackets for untried, a thin line for once, a
+ * double one for repeated, a heavy one for settled, a broken one for contradictory.
+ */
+export function StandingFrame({ standing }: { standing: Standing }) {
+  const stroke = {
+    stroke: 'currentColor',
+    fill: 'none',
+    vectorEffect: 'non-scaling-stroke' as const,
+  };
+  return (
+    <svg
+      viewBox="0 0 100 100"
+      preserveAspectRatio="none"
+      aria-hidden
+      style={{
+        position: 'absolute',
+        inset: 0,
+        width: '100%',
+        height: '100%',
+        pointerEvents: 'none',
+      }}
+    >
+      {standing === 'untried' && (
+        <path {...stroke} strokeWidth={1.2} d="M2 14V2H14M86 2H98V14M98 86V98H86M14 98H2V86" />
+      )}
+      {standing === 'once' && (
+        <rect {...stroke} strokeWidth={1} x={1} y={1} width={98} height={98} />
+      )}
+      {standing === 'repeated' && (
+        <>
+          <rect {...stroke} strokeWidth={1} x={1} y={1} width={98} height={98} />
+          <rect {...stroke} strokeWidth={1} x={4.5} y={4.5} width={91} height={91} />
+        </>
+      )}
+      {standing === 'settled' && (
+        <rect {...stroke} strokeWidth={5} x={2} y={2} width={96} height={96} />
+      )}
+      {standing === 'contradictory' && (
+        <rect
+          {...stroke}
+          strokeWidth={3}
+          strokeDasharray="9 6"
+          x={2}
+          y={2}
+          width={96}
+          height={96}
+        />
+      )}
+    </svg>
+  );
+}

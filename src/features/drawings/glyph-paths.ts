@@ -1,0 +1,48 @@
+/**
+ * Our own line drawings of signs: a section through body (lower line) and glaze (upper
+ * line), 32 × 24. The same drawing stands on the chart, in opening mode and on paper.
+ */
+const BODY = 'M2 18H30';
+const SURFACE = 'M2 9H30';
+
+export const GLYPHS: Readonly<Record<string, readonly string[]>> = {
+  pinhole: ['M2 18H15M17 18H30', 'M2 9H14Q15 9 15 11V20M30 9H18Q17 9 17 11V20'],
+  pit: [BODY, 'M2 9H9Q16 21 23 9H30'],
+  blister: [BODY, 'M2 9H8C10 -1 22 -1 24 9H30', 'M12 9C13 4 19 4 20 9'],
+  crater: [BODY, 'M2 9H8L11 4L13 15H19L21 4L24 9H30'],
+  crazing: [BODY, SURFACE, 'M8 9L10 13L7 18M17 9L15 13L18 18M25 9L23 13L26 18'],
+  shivering: [BODY, 'M2 9H13V18', 'M14 8L28 2L29 8L16 13Z'],
+  crawling: [BODY, 'M2 18Q2 8 7 8Q12 8 12 18M20 18Q20 8 25 8Q30 8 30 18'],
+  running: ['M3 2V22', 'M3 2H8L9 12Q14 13 14 18Q14 22 10 22H3', 'M22 5V19M18 15L22 19L26 15'],
+  stuck: ['M2 22H30', 'M6 4V14Q6 18 3 22M26 4V14Q26 18 29 22', 'M6 14H26'],
+  dry: [BODY, 'M2 9L5 6L8 11L11 6L14 10L17 5L20 11L23 7L26 10L30 7'],
+  patchy: [BODY, 'M2 9H9L11 16H20L22 9H30'],
+  cloudy: [BODY, SURFACE, 'M8 13.5H8.1M13 12H13.1M17 15H17.1M21 12H21.1M25 14.5H25.1M11 16H11.1'],
+  'off-colour': [BODY, SURFACE, 'M11 12H21M11 15H21M19 10L13 17'],
+  blush: [BODY, SURFACE, 'M4 4Q10 1 14 4T26 4', 'M23 1L26 4L22 6'],
+  lifting: ['M2 20H30', 'M2 15H13Q23 15 24 5Q20 3 18 7'],
+  bleed: [BODY, SURFACE, 'M13 9L8 18M19 9L24 18M16 9V18'],
+  dunt: ['M2 18H14M18 18H30', 'M2 9H13M19 9H30', 'M17 1L14 8L18 13L14 23'],
+  bloat: ['M2 18H7C10 8 22 8 25 18H30', 'M2 11H6C10 -1 22 -1 26 11H30'],
+  spot: [BODY, 'M2 9H11V5L15 3L20 4L21 9H30'],
+  'orange-peel': [BODY, 'M2 9Q5.5 5 9 9T16 9T23 9T30 9'],
+  crystals: [
+    BODY,
+    SURFACE,
+    'M10 11V17M7.5 12.5L12.5 15.5M12.5 12.5L7.5 15.5',
+    'M22 11V17M19.5 12.5L24.5 15.5M24.5 12.5L19.5 15.5',
+  ],
+  mottling: [BODY, SURFACE, 'M4 14H8M12 12H16M20 14H24M12 16H15M26 12H29'],
+  halo: [BODY, SURFACE, 'M12 9Q16 14 20 9', 'M8 9Q16 20 24 9'],
+  froth: [
+    BODY,
+    'M2 9Q2 5 5 5Q8 5 8 9Q8 3 12 3Q16 3 16 9Q16 5 19 5Q22 5 22 9Q22 4 26 4Q30 4 30 9',
+    'M6 13H6.1M14 13H14.1M23 13H23.1',
+  ],
+  breaking: ['M2 20H10L16 13L22 20H30', 'M2 12H9L16 10.5L23 12H30'],
+  smoke: [
+    BODY,
+    SURFACE,
+    'M7 17Q5 14.5 7 12.5T7 10M15 17Q13 14.5 15 12.5T15 10M23 17Q21 14.5 23 12.5T23 10',
+  ],
+};

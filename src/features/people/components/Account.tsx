@@ -1,0 +1,94 @@
+'use client';
+import { zodResolver } from '@hookform/resolvers/zod';
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useColorScheme } from '@mui/material/styles';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { call } from '@/platform/client';
+import { showFieldProblems, useSend } from '@/platform/useSend';
+import { ProblemNote } from '@/ui/Problem';
+import { useSay } from '@/ui/Undo';
+import { TextInput } from '@/ui/fields';
+import { passwordSchema } from '../schema';
+
+/** A person's own matters: light or dark, the password, leaving. */
+export function Account() {
+  const { mode, setMode } = useColorScheme();
+  const [changing, setChanging] = useState(false);
+  const leave = async (): Promise<void> => {
+    await call('/api/door/sign-out', { method: 'POST', body: '{}' });
+    window.location.assign('/sign-in');
+  };
+  return (
+    <Stack spacing={2}>
+      <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', alignItems: 'center' }}>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={mode ?? 'system'}
+          onChange={(_, value) => value && setMode(value)}
+          aria-label="Light or dark"
+        >
+          <ToggleButton value="light">Light</ToggleButton>
+          <ToggleButton value="dark">Dark (kiln room)</ToggleButton>
+          <ToggleButton value="system">As the device</ToggleButton>
+        </ToggleButtonGroup>
+        <Button variant="outlined" onClick={() => setChanging(true)}>
+          Change password
+        </Button>
+        <Button variant="outlined" onClick={() => void leave()}>
+          Sign out
+        </Button>
+      </Stack>
+      {changing && <PasswordForm onDone={() => setChanging(false)} />}
+    </Stack>
+  );
+}
+
+function PasswordForm({ onDone }: { onDone: () => void }) {
+  const say = useSay();
+  const { control, handleSubmit, setError } = useForm({
+    resolver: zodResolver(passwordSchema),
+    defaultValues: { current: '', next: '' },
+  });
+  const { act, busy, problem } = useSend();
+  const submit = handleSubmit(async (values) => {
+    const answer = await act('people.change-password', values);
+    showFieldProblems(answer, setError);
+    if (answer.ok) {
+      say('Password changed');
+      onDone();
+    }
+  });
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate>
+      <Stack spacing={2} sx={{ maxWidth: 420 }}>
+        <TextInput
+          control={control}
+          name="current"
+          label="Present password"
+          type="password"
+          autoComplete="current-password"
+        />
+        <TextInput
+          control={control}
+          name="next"
+          label="New password"
+          type="password"
+          autoComplete="new-password"
+          helper="At least ten characters."
+        />
+        <ProblemNote>{problem}</ProblemNote>
+        <Stack direction="row" spacing={1}>
+          <Button type="submit" variant="contained" disabled={busy}>
+            Change password
+          </Button>
+          <Button onClick={onDone}>Leave it</Button>
+        </Stack>
+      </Stack>
+    </form>
+  );
+}

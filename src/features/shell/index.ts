@@ -1,0 +1,2 @@
+export { Shell } from './components/Shell';
+export { search } from './search';

@@ -1,0 +1,28 @@
+import type { Answer } from './operation';
+import { problemOf } from './operation';
+import type { Problem } from './refusal';
+
+const STATUS: Record<Problem['code'], number> = {
+  invalid: 422,
+  'not-signed-in': 401,
+  'not-allowed': 403,
+  'not-found': 404,
+  conflict: 409,
+  'too-many': 429,
+  'database-away': 503,
+  failed: 500,
+};
+
+/** An answer as a response, with the status that fits its problem. */
+export function respond(answer: Answer): Response {
+  return Response.json(answer, { status: answer.ok ? 200 : STATUS[answer.problem.code] });
+}
+
+/** Runs a handler; whatever is thrown becomes an answer a person can act on. */
+export async function answering(where: string, work: () => Promise<unknown>): Promise<Response> {
+  try {
+    return respond({ ok: true, data: (await work()) ?? null });
+  } catch (error) {
+    return respond({ ok: false, problem: problemOf(error, where) });
+  }
+}

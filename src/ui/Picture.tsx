@@ -1,0 +1,47 @@
+import Box from '@mui/material/Box';
+import type { SxProps, Theme } from '@mui/material/styles';
+
+/** Address of a kept picture; `share` lets a share link see it. */
+export function pictureUrl(
+  sha: string,
+  size: 'small' | 'medium' | 'large',
+  share?: string | null,
+): string {
+  return `/api/pictures/${sha}/${size}${share ? `?share=${encodeURIComponent(share)}` : ''}`;
+}
+
+/** A picture on the neutral grey it is to be judged on; without one, the grey alone. */
+export function Picture(props: {
+  sha: string | null;
+  alt: string;
+  size?: 'small' | 'medium' | 'large';
+  share?: string | null;
+  sx?: SxProps<Theme>;
+  eager?: boolean;
+}) {
+  return (
+    <Box
+      sx={[
+        (theme) => ({
+          bgcolor: theme.vars!.palette.booth.ground,
+          position: 'relative',
+          overflow: 'hidden',
+          aspectRatio: '3 / 4',
+        }),
+        ...(Array.isArray(props.sx) ? props.sx : [props.sx]),
+      ]}
+    >
+      {props.sha !== null && (
+        // The sizes are made on the server already, so the framework's image service is not wanted.
+        // eslint-disable-next-line @next/next/no-img-element
+        <img
+          src={pictureUrl(props.sha, props.size ?? 'small', props.share)}
+          alt={props.alt}
+          loading={props.eager ? 'eager' : 'lazy'}
+          decoding="async"
+          style={{ width: '100%', height: '100%', objectFit: 'contain', display: 'block' }}
+        />
+      )}
+    </Box>
+  );
+}
