@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '@/ui/Link';
 import { Page } from '@/ui/Page';
 
 export default function NotFound() {

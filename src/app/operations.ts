@@ -1,8 +1,8 @@
-import { kilnsOperations } from '@/features/kilns';
-import { openingOperations } from '@/features/opening';
-import { peopleOperations } from '@/features/people';
-import { storeOperations } from '@/features/store';
-import { testsOperations } from '@/features/tests';
+import { kilnsOperations } from '@/features/kilns/server';
+import { openingOperations } from '@/features/opening/server';
+import { peopleOperations } from '@/features/people/server';
+import { storeOperations } from '@/features/store/server';
+import { testsOperations } from '@/features/tests/server';
 import type { Operation } from '@/platform/operation';
 
 /** Every write the application knows, by name. */

@@ -193,6 +193,7 @@ export const sightingRow = ({ id, sighting }: Placed): Row => ({
   firing_id: sighting.firingId,
   cell_id: id,
   face_no: sighting.faceNo,
+  area: sighting.area,
   seen_at: new Date(sighting.seenAt),
   surface: sighting.surface,
   opacity: sighting.opacity,
@@ -232,11 +233,12 @@ export async function summariseCells(src: Source, ids: readonly string[]): Promi
   }
 }
 
-/** The best picture: of the piece liked most, then the one seen last, then the newest picture. */
+/** The best picture: where the stack fills most of the piece, then of the one liked most, then seen last. */
 function bestPicture(rows: readonly Row[]): { sha: string | null; code: string } {
   const sorted = [...rows].sort(
     (a, b) =>
       Number(b.sha !== null) - Number(a.sha !== null) ||
+      Math.round(4 * (b.area - a.area)) ||
       (b.rating ?? 0) - (a.rating ?? 0) ||
       b.seen_at.getTime() - a.seen_at.getTime() ||
       String(b.photo_id ?? '').localeCompare(String(a.photo_id ?? '')) ||
@@ -262,6 +264,7 @@ function summaryRow(id: string, rows: readonly Row[]): Row {
       signs: row.signs,
       variables: row.variables,
       faceNo: row.face_no,
+      area: row.area,
       stackKey: '',
       slips: '',
       groundKey: '',

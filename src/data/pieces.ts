@@ -439,3 +439,12 @@ export async function findByMarks(
   }
   return found;
 }
+
+/** Puts pieces of the past on the day they were made. */
+export async function setMade(
+  src: Source,
+  pieces: readonly { id: string; at: Date }[],
+): Promise<void> {
+  for (const piece of pieces)
+    await src('piece').where({ id: piece.id }).update({ created_at: piece.at });
+}

@@ -13,7 +13,7 @@ export function readConfig(env: Record<string, string | undefined> = process.env
       password: env.JITEN_DB_PASSWORD ?? '',
       database: env.JITEN_DB_NAME ?? 'jiten',
     },
-    dataDirectory: resolve(env.JITEN_DATA ?? 'studio-data'),
+    dataDirectory: resolve(/* turbopackIgnore: true */ env.JITEN_DATA ?? 'studio-data'),
     secureCookies: env.JITEN_SECURE_COOKIES === '1',
   };
 }

@@ -71,10 +71,12 @@ export async function keepPicture(store: PictureStore, bytes: Buffer): Promise<K
   const upright = sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' }).rotate();
   try {
     const large = await resized(upright, 'large').toBuffer();
-    const [medium, small] = await Promise.all([
-      resized(sharp(large), 'medium').toBuffer(),
-      resized(sharp(large), 'small').toBuffer(),
-    ]);
+    // A picture smaller than a size is that size already.
+    const smaller = (size: Size): Promise<Buffer> =>
+      Math.max(width, height) <= SIZES[size]
+        ? Promise.resolve(large)
+        : resized(sharp(large), size).toBuffer();
+    const [medium, small] = [await smaller('medium'), await smaller('small')];
     await store.write(`${sha}.original`, bytes);
     await Promise.all([
       store.write(name(sha, 'large'), large),
@@ -92,7 +94,7 @@ const resized = (picture: Sharp, size: Size): Sharp =>
   picture
     .clone()
     .resize({ width: SIZES[size], height: SIZES[size], fit: 'inside', withoutEnlargement: true })
-    .webp({ quality: 82, effort: 2 });
+    .webp({ quality: 82, effort: 1 });
 
 async function inspect(bytes: Buffer): Promise<{ width: number; height: number }> {
   let metadata;

@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import type { SxProps, Theme } from '@mui/material/styles';
 
 /** Address of a kept picture; `share` lets a share link see it. */
 export function pictureUrl(
@@ -16,20 +15,18 @@ export function Picture(props: {
   alt: string;
   size?: 'small' | 'medium' | 'large';
   share?: string | null;
-  sx?: SxProps<Theme>;
+  sx?: Record<string, unknown>;
   eager?: boolean;
 }) {
   return (
     <Box
-      sx={[
-        (theme) => ({
-          bgcolor: theme.vars!.palette.booth.ground,
-          position: 'relative',
-          overflow: 'hidden',
-          aspectRatio: '3 / 4',
-        }),
-        ...(Array.isArray(props.sx) ? props.sx : [props.sx]),
-      ]}
+      sx={{
+        bgcolor: 'booth.ground',
+        position: 'relative',
+        overflow: 'hidden',
+        aspectRatio: '3 / 4',
+        ...props.sx,
+      }}
     >
       {props.sha !== null && (
         // The sizes are made on the server already, so the framework's image service is not wanted.

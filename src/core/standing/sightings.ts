@@ -1,5 +1,13 @@
 import type { Meeting, Opacity, Surface } from '../signs';
-import { groundKey, parseZoneKey, slipKey, speaksFor, stackKey, zonesOf } from '../zones';
+import {
+  groundKey,
+  parseZoneKey,
+  slipKey,
+  speaksFor,
+  stackKey,
+  zoneShare,
+  zonesOf,
+} from '../zones';
 import type { Face, Layer, Zone } from '../zones';
 
 /** A fault or an effect as it was seen on a piece. */
@@ -45,6 +53,8 @@ export type Sighting = {
   /** Coatings of the stack from base to top, by slug. */
   coatings: string[];
   faceNo: number;
+  /** Share of its faces that this stack takes up, 0 … 1. */
+  area: number;
   seenAt: string;
   surface: Surface | null;
   opacity: Opacity | null;
@@ -88,6 +98,7 @@ export function sightingsOf(piece: FiredPiece): Sighting[] {
       atmosphere: piece.atmosphere,
       coatings: zone.stack.map((entry) => entry.coat.slug),
       faceNo: zone.face,
+      area: zoneShare(zone) / piece.faces.length,
       variables: piece.variables,
       ...said,
     };
@@ -151,6 +162,7 @@ function joinZones(a: Sighting, b: Sighting): Sighting {
     x === null ? y : y === null ? x : Math.max(x, y);
   return {
     ...a,
+    area: a.area + b.area,
     seenAt: a.seenAt > b.seenAt ? a.seenAt : b.seenAt,
     surface: a.surface ?? b.surface,
     opacity: a.opacity ?? b.opacity,

@@ -79,6 +79,7 @@ export async function up(db: Knex): Promise<void> {
     firing_id UUID NOT NULL REFERENCES firing (id),
     cell_id CHAR(32) CHARACTER SET ascii NOT NULL REFERENCES cell (id),
     face_no TINYINT UNSIGNED NOT NULL,
+    area FLOAT NOT NULL,
     seen_at DATETIME(3) NOT NULL,
     surface ${SURFACE} NULL,
     opacity ${OPACITY} NULL,

@@ -27,11 +27,11 @@ const better = (a: Cell, b: Cell): number =>
 /**
  * Lays cells out as base × over. Every coating that has a cell stands on the axes, and
  * every other one that is in use and whose range holds the cone, so that what is untried
- * has its place. Stacks of three and more coats stand apart.
+ * has its place; those best known come first. Stacks of three and more coats stand apart.
  */
 export function layOut(cells: readonly Cell[], coatings: readonly Coating[], cone: string): Board {
   const groups = new Map<string, Cell[]>();
-  const present = new Set<string>();
+  const present = new Map<string, number>();
   const deeper: Cell[] = [];
   for (const cell of cells) {
     if (cell.base === null) continue;
@@ -39,8 +39,8 @@ export function layOut(cells: readonly Cell[], coatings: readonly Coating[], con
       deeper.push(cell);
       continue;
     }
-    present.add(cell.base);
-    if (cell.over !== null) present.add(cell.over);
+    for (const slug of [cell.base, cell.over])
+      if (slug !== null) present.set(slug, (present.get(slug) ?? 0) + 1);
     const key = positionKey(cell.base, cell.over);
     const group = groups.get(key);
     if (group) group.push(cell);
@@ -64,6 +64,10 @@ export function layOut(cells: readonly Cell[], coatings: readonly Coating[], con
   }
   const axis = coatings
     .filter((coating) => present.has(coating.slug) || fits(coating, cone))
+    .sort(
+      (a, b) =>
+        (present.get(b.slug) ?? 0) - (present.get(a.slug) ?? 0) || a.name.localeCompare(b.name),
+    )
     .map(({ slug, name, colour }) => ({ slug, name, colour }));
   return { axis, positions, deeper: deeper.sort(better) };
 }

@@ -9,7 +9,7 @@ import {
 } from '@/data/cells';
 import type { Source } from '@/data/database';
 import { listFirings, type Firing } from '@/data/firings';
-import { listPhotos, type Photo } from '@/data/photos';
+import { listPhotos } from '@/data/photos';
 import { facesOf, layersOf, type PieceLayer } from '@/data/pieces';
 import type { Face } from '@/core/zones';
 import { layOut, sortCones, type Board } from './board';
@@ -100,11 +100,17 @@ export async function chartData(src: Source, view: ChartView): Promise<ChartData
   };
 }
 
+/** What may be seen of a firing through a share link: no notes. */
+type ZoomFiring = Pick<
+  Firing,
+  'kilnName' | 'no' | 'plannedFor' | 'targetCone' | 'reachedOrdinal' | 'reachedBound'
+>;
+
 export type ZoomPiece = CellPiece & {
   faces: Face[];
   layers: PieceLayer[];
-  photos: Photo[];
-  firing: Firing | null;
+  photos: { sha: string }[];
+  firing: ZoomFiring | null;
 };
 export type Zoom = { cells: Cell[]; pieces: ZoomPiece[] };
 
@@ -137,16 +143,21 @@ export async function zoomData(
     listPhotos(src, { pieceIds: ids }),
     listFirings(src),
   ]);
-  const byFiring = new Map(firings.map((firing) => [firing.id, firing]));
+  const byFiring = new Map(
+    firings.map(({ id, kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound }) => [
+      id,
+      { kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound },
+    ]),
+  );
   return {
     cells,
     pieces: seen.map((one) => ({
       ...one,
       faces: faces.get(one.pieceId) ?? [],
       layers: layers.get(one.pieceId) ?? [],
-      photos: photos.filter(
-        (photo) => photo.pieceId === one.pieceId && photo.firingId === one.firingId,
-      ),
+      photos: photos
+        .filter((photo) => photo.pieceId === one.pieceId && photo.firingId === one.firingId)
+        .map(({ sha }) => ({ sha })),
       firing: byFiring.get(one.firingId) ?? null,
     })),
   };

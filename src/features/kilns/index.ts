@@ -1,2 +1,3 @@
-export * as kilnsOperations from './actions';
-export { WAY, NEXT_ACT, type Status } from './progress';
+export { ConePacks } from './components/ConePacks';
+export { ConeRow } from './components/ConeRow';
+export { firingTitle, reachedWords } from './words';

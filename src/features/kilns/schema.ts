@@ -1,15 +1,7 @@
 import { z } from 'zod';
-import { parseCone } from '@/core/cones';
 import { ATMOSPHERES } from '@/core/signs';
 import { CONE_ROLES, FIRING_KINDS, SETTINGS, STATUSES } from '@/data/firings';
-import { optionalCone } from '../store';
-
-const cone = z.string().transform((value, context) => {
-  const read = parseCone(value);
-  if (read.ok) return read.cone;
-  context.addIssue({ code: 'custom', message: read.message });
-  return z.NEVER;
-});
+import { coneField, optionalCone } from '@/platform/fields';
 
 export const firingFields = z.object({
   kilnId: z.uuid('Choose a kiln.'),
@@ -21,7 +13,7 @@ export const firingFields = z.object({
 });
 
 const pack = z.object({
-  cone,
+  cone: coneField,
   role: z.enum(CONE_ROLES),
   place: z.string().trim().min(1, 'Say where it stands.').max(60),
 });

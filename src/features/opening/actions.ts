@@ -1,6 +1,5 @@
 import { refreshCells } from '@/data/cells';
 import { findFiring, listPlacements, setWrittenUp } from '@/data/firings';
-import { newId } from '@/data/ids';
 import {
   appendObservations,
   currentKey,
@@ -20,8 +19,9 @@ export const record = operation({
   name: 'opening.record',
   permit: permit('write of own pieces'),
   input: recordSchema,
-  run: async ({ trx, person, now }, { firingId, pieceIds, zone, basedOn, replace, seen }) => {
-    const ids = [...new Set(pieceIds)];
+  run: async ({ trx, person, now }, { firingId, pieces: entries, zone, replace, seen }) => {
+    const ids = [...new Set(entries.map((entry) => entry.pieceId))];
+    const entryOf = new Map(entries.map((entry) => [entry.pieceId, entry]));
     const pieces = await listPieces(trx, { ids });
     if (pieces.length !== ids.length) throw notFound('One of these pieces');
     if (!pieces.every((piece) => mayTouchPiece(person, piece.ownerId)))
@@ -42,7 +42,7 @@ export const record = operation({
 
     const keys = ids.map((pieceId) => currentKey({ pieceId, firingId, zone }));
     const held = await listObservations(trx, { keys });
-    const strange = held.filter((one) => (basedOn[one.pieceId] ?? null) !== one.id);
+    const strange = held.filter((one) => entryOf.get(one.pieceId)?.basedOn !== one.id);
     if (strange.length > 0 && !replace) {
       const code = new Map(pieces.map((piece) => [piece.id, piece.code]));
       throw conflict(
@@ -60,7 +60,7 @@ export const record = operation({
     const observations = ids.map((pieceId): Observation & { supersedes?: string } => {
       const old = before.get(pieceId);
       return {
-        id: newId(),
+        id: (entryOf.get(pieceId) as { observationId: string }).observationId,
         pieceId,
         firingId,
         zone,
@@ -81,7 +81,6 @@ export const record = operation({
       trx,
       ids.map((pieceId) => ({ pieceId, firingId })),
     );
-    return { observationIds: Object.fromEntries(observations.map((one) => [one.pieceId, one.id])) };
   },
 });
 

@@ -29,19 +29,22 @@ export const seenSchema = z.object({
 export type SeenInput = z.input<typeof seenSchema>;
 
 /**
- * One thing seen on one or many pieces alike. `basedOn` names, per piece, the
+ * One thing seen on one or many pieces alike. The ids of the observations are made by
+ * whoever writes, so that a phone without network can go on. `basedOn` names the
  * observation that was on the screen (null for none): if another stands there now,
  * somebody else wrote meanwhile. `replace` writes over that all the same.
  */
 export const recordSchema = z.object({
   firingId: z.uuid(),
-  pieceIds: z.array(z.uuid()).min(1, 'Choose a piece.').max(500),
+  pieces: z
+    .array(z.object({ pieceId: z.uuid(), observationId: z.uuid(), basedOn: z.uuid().nullable() }))
+    .min(1, 'Choose a piece.')
+    .max(500),
   zone: z
     .string()
     .max(80)
     .refine((key) => parseZoneKey(key) !== null, 'There is no such zone.')
     .nullable(),
-  basedOn: z.record(z.string(), z.uuid().nullable()),
   replace: z.boolean().default(false),
   seen: seenSchema,
 });

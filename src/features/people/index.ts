@@ -1,2 +1,1 @@
 export { may, mayTouchPiece, permit, type Deed } from './permissions';
-export * as peopleOperations from './actions';

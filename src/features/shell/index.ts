@@ -1,2 +1,2 @@
 export { Shell } from './components/Shell';
-export { search } from './search';
+export { SignInAgainHost } from './components/SignInAgainHost';

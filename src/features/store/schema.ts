@@ -1,24 +1,12 @@
 import { z } from 'zod';
-import { compareCones, isCone, parseCone } from '@/core/cones';
+import { compareCones, isCone } from '@/core/cones';
 import { COATING_KINDS } from '@/core/zones';
+import { optionalCone } from '@/platform/fields';
 import { BODY_KINDS, CONTROLS, ENERGIES, GROUNDS } from '@/data/catalogue';
 
 const name = z.string().trim().min(1, 'Give a name.').max(80, 'At most 80 characters.');
 const text = z.string().trim().max(4000, 'At most 4000 characters.').default('');
 const colour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour is written like #7a8b8c.');
-
-/** A cone as people write it, or nothing; comes out in canonical spelling or null. */
-export const optionalCone = z
-  .string()
-  .max(20)
-  .nullable()
-  .transform((value, context) => {
-    if (value === null || value.trim() === '') return null;
-    const read = parseCone(value);
-    if (read.ok) return read.cone;
-    context.addIssue({ code: 'custom', message: read.message });
-    return z.NEVER;
-  });
 
 const rangeRuns = (range: { coneLow: string | null; coneHigh: string | null }): boolean =>
   range.coneLow === null ||

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FACE_KINDS, METHODS, STAGES, WEIGHTS } from '@/core/zones';
 import { ATMOSPHERES } from '@/core/signs';
-import { optionalCone } from '../store';
+import { optionalCone } from '@/platform/fields';
 
 const fraction = z
   .number('Give a number.')

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
+import Link from '@/ui/Link';
 import { formatConeRange } from '@/core/cones';
 import { listBodies, listCoatings } from '@/data/catalogue';
 import { picturesOfCoatings } from '@/data/cells';
@@ -113,12 +113,12 @@ export default async function StorePage() {
             }}
           >
             <Box
-              sx={(theme) => ({
+              sx={{
                 width: 56,
                 height: 44,
-                bgcolor: theme.vars!.palette.booth.ground,
+                bgcolor: 'booth.ground',
                 p: 1,
-              })}
+              }}
             >
               <Box sx={{ height: '100%', bgcolor: body.colour }} />
             </Box>

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import Link from '@/ui/Link';
 import { listInvitations, listPeople, listShareLinks } from '@/data/people';
 import { may, permit } from '@/features/people';
 import { Account } from '@/features/people/components/Account';

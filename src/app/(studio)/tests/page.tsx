@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import Link from '@/ui/Link';
 import { describeStack, stackOf } from '@/core/zones';
 import { listCoatings } from '@/data/catalogue';
 import { glazeFirings, openFiringsOf } from '@/data/firings';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { addPicture } from '@/features/opening';
+import { addPicture } from '@/features/opening/server';
 import { database } from '@/platform/database';
 import { MAX_BYTES } from '@/platform/pictures';
 import { Refusal, refuse } from '@/platform/refusal';

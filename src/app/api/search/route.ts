@@ -1,4 +1,4 @@
-import { search } from '@/features/shell/search';
+import { search } from '@/features/shell/server';
 import { database } from '@/platform/database';
 import { Refusal } from '@/platform/refusal';
 import { answering } from '@/platform/respond';

@@ -1,4 +1,4 @@
-import { chartData, zoomData } from '@/features/chart';
+import { chartData, zoomData } from '@/features/chart/server';
 import { database } from '@/platform/database';
 import { notFound } from '@/platform/refusal';
 import { answering } from '@/platform/respond';

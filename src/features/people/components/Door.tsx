@@ -22,15 +22,15 @@ export function Door({
       }}
     >
       <Box
-        sx={(theme) => ({
-          bgcolor: theme.vars!.palette.booth.ground,
-          color: theme.vars!.palette.booth.ink,
+        sx={{
+          bgcolor: 'booth.ground',
+          color: 'booth.ink',
           p: { xs: 3, md: 6 },
           display: 'flex',
           flexDirection: 'column',
           justifyContent: 'flex-end',
           gap: 1,
-        })}
+        }}
       >
         <Board />
         <Typography

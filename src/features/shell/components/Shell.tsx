@@ -9,7 +9,7 @@ import Tiles from '@mui/icons-material/ViewColumnOutlined';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import Link from '@/ui/Link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { SignInAgainHost } from './SignInAgainHost';

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import Link from '@/ui/Link';
 import Typography from '@mui/material/Typography';
 import { MONO } from '@/ui/theme';
 

@@ -382,12 +382,12 @@ function MatrixPreview({
   return (
     <Box sx={{ position: { md: 'sticky' }, top: 24, alignSelf: 'start' }}>
       <Box
-        sx={(theme) => ({
-          bgcolor: theme.vars!.palette.booth.ground,
-          color: theme.vars!.palette.booth.ink,
+        sx={{
+          bgcolor: 'booth.ground',
+          color: 'booth.ink',
           p: 2,
           minHeight: 200,
-        })}
+        }}
       >
         <Typography sx={{ fontSize: '2rem', fontWeight: 700, lineHeight: 1 }}>
           {tiles.length * bodyCount} tiles

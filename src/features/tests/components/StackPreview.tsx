@@ -51,13 +51,13 @@ export function StackPreview({
   return (
     <Box sx={{ position: { md: 'sticky' }, top: 24 }}>
       <Box
-        sx={(theme) => ({
-          bgcolor: theme.vars!.palette.booth.ground,
-          color: theme.vars!.palette.booth.ink,
+        sx={{
+          bgcolor: 'booth.ground',
+          color: 'booth.ink',
           p: 2,
           display: 'flex',
           justifyContent: 'center',
-        })}
+        }}
       >
         <Silhouette
           faces={piece.faces}

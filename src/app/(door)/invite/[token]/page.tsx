@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '@/ui/Link';
 import { findInvitation } from '@/data/people';
 import { readStudio } from '@/data/studio';
 import { Door } from '@/features/people/components/Door';

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
+import Link from '@/ui/Link';
 import { notFound } from 'next/navigation';
 import { readCode } from '@/core/codes';
 import { formatCone } from '@/core/cones';
@@ -100,12 +100,12 @@ export default async function PiecePage({ params }: { params: Promise<{ code: st
       >
         <Box>
           <Box
-            sx={(theme) => ({
-              bgcolor: theme.vars!.palette.booth.ground,
-              color: theme.vars!.palette.booth.ink,
+            sx={{
+              bgcolor: 'booth.ground',
+              color: 'booth.ink',
               p: 2,
               textAlign: 'center',
-            })}
+            }}
           >
             <Silhouette
               faces={piece.faces}

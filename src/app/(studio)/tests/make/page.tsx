@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import Link from '@/ui/Link';
 import { EVERYWHERE, NAMED_STRETCHES } from '@/core/zones';
 import { loadPieces } from '@/data/pieces';
 import { listBodies } from '@/data/catalogue';

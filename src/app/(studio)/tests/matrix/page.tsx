@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import Link from '@/ui/Link';
 import { permit } from '@/features/people';
 import { MatrixForm } from '@/features/tests/components/MatrixForm';
 import { makeChoices } from '@/features/tests/queries';

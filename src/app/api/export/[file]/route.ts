@@ -2,7 +2,7 @@ import { zipSync, strToU8 } from 'fflate';
 import Papa from 'papaparse';
 import { EXPORTED } from '@/data/export';
 import { readStudio } from '@/data/studio';
-import { documentJsonSchema, exportDocument, exportLines } from '@/features/exchange';
+import { documentJsonSchema, exportDocument, exportLines } from '@/features/exchange/server';
 import { may } from '@/features/people';
 import { database } from '@/platform/database';
 import { problemOf } from '@/platform/operation';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { transact } from '@/data/database';
 import { findOperation, keepOperation } from '@/data/operations';
-import { importOptions, matchPictures, planImport, writeImport } from '@/features/exchange';
+import { importOptions, matchPictures, planImport, writeImport } from '@/features/exchange/server';
 import { may } from '@/features/people';
 import { database } from '@/platform/database';
 import { Refusal, notFound, refuse } from '@/platform/refusal';

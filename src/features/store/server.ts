@@ -1,2 +1,1 @@
 export * as storeOperations from './actions';
-export { optionalCone } from './schema';

@@ -1,0 +1,45 @@
+import { Worker } from 'node:worker_threads';
+import type { KeptPicture } from '../src/platform/pictures';
+import type { Scene } from './paint';
+
+const WORKER = new URL('./paint.worker.ts', import.meta.url).href;
+
+// Worker threads do not inherit the loader for TypeScript, so each starts it itself.
+const BOOT = `import('tsx/esm/api').then(({ tsImport }) => tsImport('${WORKER}', '${WORKER}'))`;
+
+/** Paints scenes in worker threads and keeps the pictures; answers in the order of the scenes. */
+export async function paintAll(
+  scenes: readonly Scene[],
+  folder: string,
+  threads: number,
+  progress: (done: number) => void,
+): Promise<KeptPicture[]> {
+  const kept: KeptPicture[] = new Array(scenes.length);
+  let next = 0;
+  let done = 0;
+  await Promise.all(
+    Array.from(
+      { length: threads },
+      () =>
+        new Promise<void>((resolve, reject) => {
+          const worker = new Worker(BOOT, { eval: true });
+          const give = (): void => {
+            if (next >= scenes.length) {
+              void worker.terminate().then(() => resolve());
+              return;
+            }
+            const index = next++;
+            worker.postMessage({ index, scene: scenes[index], folder });
+          };
+          worker.on('message', ({ index, sha, width, height }: KeptPicture & { index: number }) => {
+            kept[index] = { sha, width, height };
+            progress(++done);
+            give();
+          });
+          worker.on('error', reject);
+          give();
+        }),
+    ),
+  );
+  return kept;
+}

@@ -1,0 +1,331 @@
+/** What the demo studio made: tiles by campaign, ware by habit, and the stories told by both. */
+import type { FaceKind, Method, Relief, Stage, Weight } from '../src/core/zones';
+import type { Random } from './random';
+
+export type CoatSpec = {
+  slug: string;
+  version?: number;
+  coats?: number;
+  method?: Method;
+  weight?: Weight;
+  from?: number;
+  to?: number;
+  stage?: Stage;
+  relief?: Relief;
+  seconds?: number;
+  dried?: boolean;
+  sector?: [number, number];
+};
+export type PieceSpec = {
+  body: string;
+  form: string;
+  kind: 'tile' | 'ware';
+  heightMm: number;
+  faces: { kind: FaceKind; slip?: string }[];
+  coats: CoatSpec[];
+  /** What was put on when it was otherwise than meant. */
+  done?: CoatSpec[];
+  mark?: string;
+  flag?: string;
+  owner?: boolean;
+  besideRosehip?: boolean;
+};
+export type LotSpec = { kind: 'alike' | 'matrix'; name: string; pieces: PieceSpec[] };
+
+const TWO = [
+  { from: 0, to: 2 / 3 },
+  { from: 1 / 3, to: 1 },
+] as const;
+
+const tile = (body: string, coats: CoatSpec[], rest: Partial<PieceSpec> = {}): PieceSpec => ({
+  body,
+  form: 'L tile',
+  kind: 'tile',
+  heightMm: 95,
+  faces: [
+    { kind: 'bare' },
+    body === 'peat' || body === 'gantry'
+      ? { kind: 'light-slip', slip: 'chalk-slip' }
+      : { kind: 'dark-slip', slip: 'soot-slip' },
+  ],
+  coats,
+  ...rest,
+});
+
+const over = (base: string, top: string, rest: Partial<CoatSpec>[] = []): CoatSpec[] => [
+  { slug: base, ...TWO[0], seconds: 3, ...rest[0] },
+  { slug: top, ...TWO[1], seconds: 3, dried: true, ...rest[1] },
+];
+const alone = (slug: string): CoatSpec[] => [
+  { slug, from: 0, to: 1, seconds: 3 },
+  { slug, from: 0.5, to: 1, seconds: 3, dried: true },
+];
+
+/** A board: every base under every over, both orders, each by itself; `again` makes some of it twice or thrice. */
+function board(body: string, slugs: readonly string[], again: number, random: Random): LotSpec {
+  const pieces: PieceSpec[] = slugs.map((slug) => tile(body, alone(slug)));
+  for (const base of slugs) {
+    for (const top of slugs) {
+      if (base === top) continue;
+      pieces.push(tile(body, over(base, top)));
+      while (random.chance(again)) pieces.push(tile(body, over(base, top)));
+    }
+  }
+  return { kind: 'matrix', name: `Board on ${body}`, pieces };
+}
+
+/** Everything for Marta at cone 6, in the order it was made. */
+export function coneSix(random: Random): LotSpec[] {
+  const lots: LotSpec[] = [
+    board(
+      'saltbox',
+      ['yard-clear', 'tarn', 'pitch', 'gull', 'ember', 'slack-tide', 'snowmelt', 'rosehip'],
+      0.42,
+      random,
+    ),
+    board('peat', ['tarn', 'pitch', 'gull', 'slack-tide', 'snowmelt', 'ember'], 0.45, random),
+    board('drift', ['yard-clear', 'tarn', 'pitch', 'slack-tide', 'gull', 'ember'], 0.35, random),
+    board('eider', ['yard-clear', 'tarn', 'gull', 'rosehip', 'slack-tide'], 0.3, random),
+  ];
+  lots.push({
+    kind: 'alike',
+    name: 'Foxglove ladder on Eider',
+    pieces: [1, 2, 3, 4].flatMap((version) =>
+      [0, 1, 2].map(() =>
+        tile('eider', [{ slug: 'foxglove', version }], {
+          faces: [{ kind: 'bare' }],
+          mark: `F${version}`,
+        }),
+      ),
+    ),
+  });
+  lots.push({
+    kind: 'alike',
+    name: 'Tarn over Gull, short and long',
+    pieces: [3, 3, 3, 9, 9].map((seconds) =>
+      tile('saltbox', over('gull', 'tarn', [{ seconds: 3 }, { seconds }]), {
+        faces: [{ kind: 'bare' }],
+      }),
+    ),
+  });
+  lots.push({
+    kind: 'alike',
+    name: 'Ember coats ladder',
+    pieces: ['saltbox', 'peat'].flatMap((body) =>
+      [0, 1].map(() =>
+        tile(
+          body,
+          [1, 0.75, 0.5, 0.25].map((to) => ({ slug: 'ember', from: 0, to, seconds: 2 })),
+          { faces: [{ kind: 'bare' }], form: 'slab' },
+        ),
+      ),
+    ),
+  });
+  lots.push({
+    kind: 'alike',
+    name: 'Washes in texture',
+    pieces: ['hull-wash', 'rust-wash'].flatMap((wash) =>
+      ['yard-clear', 'tarn', 'gull'].map((glaze) =>
+        tile(
+          'saltbox',
+          [
+            { slug: wash, method: 'wiped-back', relief: 'hollows' },
+            { slug: glaze, seconds: 3 },
+          ],
+          { faces: [{ kind: 'textured' }], form: 'slab' },
+        ),
+      ),
+    ),
+  });
+  lots.push({
+    kind: 'alike',
+    name: 'Chalk Slip on dry clay',
+    pieces: (['leather-hard', 'leather-hard', 'bone-dry', 'bone-dry', 'bone-dry'] as const).map(
+      (stage, i) =>
+        tile(
+          'peat',
+          [
+            { slug: 'chalk-slip', method: 'brush', coats: 2, stage },
+            { slug: 'yard-clear', seconds: 3 },
+          ],
+          {
+            faces: [{ kind: 'bare' }],
+            mark: `CS${i + 1}`,
+            ...(stage === 'bone-dry' ? { flag: 'Slip went on too dry' } : {}),
+          },
+        ),
+    ),
+  });
+  lots.push({
+    kind: 'alike',
+    name: 'Barnacle, over and under',
+    pieces: ['pitch', 'gull', 'slack-tide'].flatMap((slug) => [
+      tile('saltbox', over(slug, 'barnacle')),
+      tile('saltbox', over('barnacle', slug)),
+    ]),
+  });
+  lots.push({
+    kind: 'alike',
+    name: 'Gull beside Rosehip',
+    pieces: [true, true, false, false].map((besideRosehip) =>
+      tile('saltbox', [{ slug: 'gull', seconds: 3 }], { faces: [{ kind: 'bare' }], besideRosehip }),
+    ),
+  });
+  const stretched: CoatSpec[] = [
+    { slug: 'tarn', seconds: 4 },
+    { slug: 'slack-tide', from: 0.79, to: 1, method: 'brush', coats: 2, dried: true },
+  ];
+  lots.push({
+    kind: 'alike',
+    name: 'Beaker and the vases after it',
+    pieces: [
+      {
+        body: 'saltbox',
+        form: 'beaker',
+        kind: 'ware',
+        heightMm: 120,
+        faces: [{ kind: 'bare' }],
+        coats: stretched,
+      },
+      ...[0, 1, 2].map((): PieceSpec => ({
+        body: 'saltbox',
+        form: 'vase',
+        kind: 'ware',
+        heightMm: 300,
+        faces: [{ kind: 'bare' }],
+        coats: stretched,
+      })),
+    ],
+  });
+  for (let set = 0; set < 40; set++)
+    lots.push(
+      ware(
+        ['saltbox', 'drift', 'peat', 'eider'],
+        ['tarn', 'pitch', 'gull', 'slack-tide', 'snowmelt', 'yard-clear'],
+        random,
+      ),
+    );
+  return random.shuffle(lots.slice(4)).reduce<LotSpec[]>(
+    (mixed, lot, i) => {
+      mixed.splice(Math.min(mixed.length, 1 + i * 2), 0, lot);
+      return mixed;
+    },
+    chunked(lots.slice(0, 4)),
+  );
+}
+
+/** Everything for Gable at cone 10 in reduction. */
+export function coneTen(random: Random): LotSpec[] {
+  const slugs = ['tarn', 'pitch', 'ember', 'ash-lane', 'cinder', 'hull-wash'];
+  const lots = [board('loft', slugs, 0.3, random), board('gantry', slugs, 0.3, random)];
+  const extra = Array.from({ length: 11 }, () => ware(['loft', 'gantry'], slugs, random));
+  return [...chunked(lots), ...extra];
+}
+
+/** Small firings in Pip: a few cone 6 tests, earthenware, and the dug clay. */
+export function small(random: Random): { six: LotSpec[]; earthenware: LotSpec[] } {
+  return {
+    six: [
+      {
+        kind: 'alike',
+        name: 'Underglazes under clear and white',
+        pieces: ['damson', 'moss'].flatMap((under) =>
+          ['yard-clear', 'gull'].map((top) =>
+            tile(
+              'saltbox',
+              [
+                { slug: under, method: 'brush', coats: 2, from: 0.3, to: 1 },
+                { slug: top, seconds: 3, dried: true },
+              ],
+              { faces: [{ kind: 'bare' }], form: 'slab' },
+            ),
+          ),
+        ),
+      },
+      {
+        kind: 'alike',
+        name: 'Quay, does it stand the heat',
+        pieces: [0, 1, 2].map((i) => ({
+          ...tile('quay', i === 0 ? [] : [{ slug: i === 1 ? 'pitch' : 'yard-clear', seconds: 3 }]),
+          faces: [{ kind: 'bare' }],
+          form: 'test cup',
+          heightMm: 55,
+          flag: 'Unknown clay: on a waster',
+        })),
+      },
+      {
+        kind: 'alike',
+        name: 'Tarn in Pip',
+        pieces: [0, 1, 2, 3].map(() => tile('saltbox', alone('tarn'))),
+      },
+    ],
+    earthenware: [0, 1, 2].map((): LotSpec => ({
+      kind: 'alike',
+      name: 'Furrow with slip',
+      pieces: Array.from({ length: 6 }, () => ({
+        ...tile(
+          'furrow',
+          random.chance(0.6)
+            ? [{ slug: 'chalk-slip', method: 'dip', stage: 'leather-hard', from: 0.4, to: 1 }]
+            : [],
+        ),
+        faces: [{ kind: 'bare' }],
+        form: 'bowl',
+        kind: 'ware',
+        heightMm: 70,
+        owner: true,
+      })),
+    })),
+  };
+}
+
+/** A big board is not made in a day: parts of it, each its own lot. */
+function chunked(lots: readonly LotSpec[]): LotSpec[] {
+  return lots.flatMap((lot) => {
+    const parts: LotSpec[] = [];
+    for (let i = 0; i < lot.pieces.length; i += 16)
+      parts.push({
+        ...lot,
+        name: `${lot.name}, part ${i / 16 + 1}`,
+        pieces: lot.pieces.slice(i, i + 16),
+      });
+    return parts;
+  });
+}
+
+function ware(bodies: readonly string[], slugs: readonly string[], random: Random): LotSpec {
+  const [form, heightMm] = random.pick([
+    ['mug', 105],
+    ['bowl', 75],
+    ['beaker', 120],
+    ['plate', 120],
+    ['jar with lid', 160],
+  ] as const);
+  const base = random.pick(slugs);
+  const top = random.pick(slugs.filter((slug) => slug !== base));
+  const coats: CoatSpec[] = random.chance(0.6)
+    ? [
+        { slug: base, from: 0.06, to: 1, seconds: 3 },
+        { slug: top, from: 0.7, to: 1, seconds: 2, dried: true },
+      ]
+    : [{ slug: base, from: 0.06, to: 1, seconds: 3 }];
+  const body = random.pick(bodies);
+  const count = random.integer(4, 8);
+  return {
+    kind: 'alike',
+    name: `${count} × ${form}`,
+    pieces: Array.from({ length: count }, (): PieceSpec => ({
+      body,
+      form,
+      kind: 'ware',
+      heightMm,
+      faces: [{ kind: 'bare' }],
+      coats,
+      owner: true,
+      ...(random.chance(0.08)
+        ? { flag: random.pick(['Foot not wiped', 'Gave when lifted', 'Dipped twice by mistake']) }
+        : {}),
+      ...(random.chance(0.06) ? { done: coats.map((coat) => ({ ...coat, coats: 2 })) } : {}),
+    })),
+  };
+}

@@ -1,0 +1,122 @@
+import next from 'eslint-config-next/core-web-vitals';
+import tseslint from 'typescript-eslint';
+
+const zone = (target, from, message) => ({
+  target: `./src/${target}`,
+  from: from.map((one) => `./src/${one}`),
+  message,
+});
+const FEATURES = [
+  'bench',
+  'chart',
+  'drawings',
+  'exchange',
+  'kilns',
+  'opening',
+  'people',
+  'shell',
+  'store',
+  'tests',
+];
+
+export default tseslint.config(
+  {
+    ignores: [
+      '.next/**',
+      'node_modules/**',
+      'studio-data/**',
+      'next-env.d.ts',
+      'test-results/**',
+      'playwright-report/**',
+    ],
+  },
+  ...next,
+  ...tseslint.configs.recommended,
+  {
+    settings: { react: { version: '19.3' } },
+    rules: {
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_$' },
+      ],
+      'no-console': 'error',
+      'import/no-restricted-paths': [
+        'error',
+        {
+          basePath: import.meta.dirname,
+          // app → features → data, platform, ui → core; core knows only itself.
+          zones: [
+            zone(
+              'core',
+              ['app', 'data', 'features', 'platform', 'ui', 'workers'],
+              'The core knows only itself and pure libraries.',
+            ),
+            zone(
+              'ui',
+              ['app', 'data', 'features', 'platform', 'workers'],
+              'ui knows nothing of the studio’s data or features.',
+            ),
+            zone(
+              'data',
+              ['app', 'features', 'platform', 'ui', 'workers'],
+              'data stands below features and platform.',
+            ),
+            zone(
+              'platform',
+              ['app', 'features', 'ui', 'workers'],
+              'platform stands below features.',
+            ),
+            zone('features', ['app'], 'Routes use features, not the other way round.'),
+            ...FEATURES.map((feature) => ({
+              target: `./src/features/${feature}`,
+              from: './src/features',
+              except: [
+                `./${feature}`,
+                ...FEATURES.flatMap((other) => [`./${other}/index.ts`, `./${other}/server.ts`]),
+              ],
+              message:
+                'A feature reaches another only through its index.ts or, on the server, its server.ts.',
+            })),
+          ],
+        },
+      ],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: '^(?:\\.\\./){4,}', message: 'Climb with @/ instead.' }] },
+      ],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^(?!\\.)',
+              message: 'The core imports only itself and pure libraries named here.',
+            },
+          ],
+        },
+      ],
+      'no-restricted-globals': ['error', 'Date', 'process', 'window', 'document', 'fetch'],
+    },
+  },
+  {
+    files: ['src/features/**/*.{ts,tsx}', 'src/app/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "CallExpression[callee.name='trx'], CallExpression[callee.name='db'], CallExpression[callee.name='src']",
+          message: 'SQL is written in data/ only.',
+        },
+      ],
+    },
+  },
+  { files: ['scripts/**', 'bench/**', 'demo/**'], rules: { 'no-console': 'off' } },
+);

@@ -1,0 +1,135 @@
+/** Starts everything: database, migrations, demo studio, application. Ctrl+C stops all of it. */
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { DEMO_PASSWORD, PEOPLE } from '../demo/studio';
+import { loadDemo } from '../demo/load';
+import { openDatabase } from '../src/data/database';
+import { migrate } from '../src/data/migrations';
+import { readStudio } from '../src/data/studio';
+import { ensureDatabase, freePort, startDatabase, type RunningDatabase } from './mariadb';
+
+const empty = process.argv.includes('--empty');
+const data = resolve(process.env.JITEN_DATA ?? (empty ? 'studio-data/empty' : 'studio-data/demo'));
+const wanted = Number(process.env.PORT ?? 3000);
+
+/** The sources the build follows from; when they change, it is made again. */
+function sourceHash(): string {
+  const hash = createHash('sha256');
+  const walk = (path: string): void => {
+    if (statSync(path).isDirectory())
+      for (const name of readdirSync(path).sort()) walk(join(path, name));
+    else hash.update(path).update(readFileSync(path));
+  };
+  for (const path of ['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json'])
+    if (existsSync(path)) walk(path);
+  return hash.digest('hex');
+}
+
+function build(): void {
+  const mark = join('.next', 'jiten-source-hash');
+  const hash = sourceHash();
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === hash) return;
+  console.log('Building the application (a minute, only when the sources have changed) …');
+  const result = spawnSync('npx', ['next', 'build'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+  });
+  if (result.status !== 0) throw new Error('The build failed; run “npx next build” to see why.');
+  writeFileSync(mark, hash);
+}
+
+async function portFor(preferred: number): Promise<number> {
+  const { createServer } = await import('node:net');
+  const free = await new Promise<boolean>((answer) => {
+    const server = createServer()
+      .once('error', () => answer(false))
+      .once('listening', () => server.close(() => answer(true)));
+    server.listen(preferred, '127.0.0.1');
+  });
+  return free ? preferred : freePort();
+}
+
+let database: RunningDatabase | undefined;
+let application: ChildProcess | undefined;
+let stopping = false;
+
+async function stop(code: number): Promise<void> {
+  if (stopping) return;
+  stopping = true;
+  application?.kill('SIGTERM');
+  await database?.stop();
+  process.exit(code);
+}
+process.on('SIGINT', () => void stop(0));
+process.on('SIGTERM', () => void stop(0));
+
+async function main(): Promise<void> {
+  build();
+  mkdirSync(data, { recursive: true });
+  database = await startDatabase(data);
+  await ensureDatabase(database.port, 'jiten');
+  const env = { JITEN_DB_PORT: String(database.port), JITEN_DB_NAME: 'jiten', JITEN_DATA: data };
+  Object.assign(process.env, env);
+  const db = openDatabase({
+    host: '127.0.0.1',
+    port: database.port,
+    user: 'root',
+    password: '',
+    database: 'jiten',
+  });
+  await migrate(db);
+  if (!empty && (await readStudio(db)) === null) {
+    console.log('Loading the demo studio …');
+    const began = Date.now();
+    const report = await loadDemo(db, data, {
+      progress: (said) => process.stdout.write(`\r  ${said}          `),
+    });
+    console.log(
+      `\n  ${report.pieces} pieces, ${report.firings} firings, ${report.pictures} pictures in ${Math.round((Date.now() - began) / 1000)} s`,
+    );
+  }
+  const fresh = (await readStudio(db)) === null;
+  await db.destroy();
+  const port = await portFor(wanted);
+  application = spawn(
+    'node',
+    [
+      'node_modules/next/dist/bin/next',
+      'start',
+      '-p',
+      String(port),
+      '-H',
+      process.env.HOST ?? '127.0.0.1',
+    ],
+    {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, ...env, NEXT_TELEMETRY_DISABLED: '1' },
+    },
+  );
+  application.once('exit', (code) => void stop(code ?? 1));
+  for (let attempt = 0; attempt < 150; attempt++) {
+    if (
+      await fetch(`http://127.0.0.1:${port}/api/health`).then(
+        (answer) => answer.ok,
+        () => false,
+      )
+    )
+      break;
+    await new Promise((wait) => setTimeout(wait, 100));
+  }
+  console.log(`\nJiten is at http://127.0.0.1:${port}`);
+  if (fresh) console.log('The studio is empty: its first page makes the first technician.');
+  else if (!empty) {
+    console.log(`Sign in with the password “${DEMO_PASSWORD}” as`);
+    for (const person of [PEOPLE[0]!, PEOPLE[1]!, PEOPLE[2]!])
+      console.log(`  ${person.login.padEnd(8)} ${person.name}, ${person.role}`);
+  }
+  console.log('Ctrl+C stops it.');
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  void stop(1);
+});

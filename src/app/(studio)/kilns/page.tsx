@@ -1,0 +1,148 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Link from '@/ui/Link';
+import { formatCone } from '@/core/cones';
+import { listKilns } from '@/data/catalogue';
+import { countPlacements, listFirings, listWitnesses } from '@/data/firings';
+import { may, permit } from '@/features/people';
+import { ConeRow } from '@/features/kilns/components/ConeRow';
+import { reachedWords } from '@/features/kilns/words';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import { Nothing, Page, Section } from '@/ui/Page';
+import { calendarDay } from '@/ui/time';
+
+export const metadata = { title: 'Kilns' };
+const SHOWN = 24;
+
+export default async function KilnsPage() {
+  const { person } = await enter(permit('see records'));
+  const db = database();
+  const [kilns, firings] = [await listKilns(db), await listFirings(db)];
+  const shown = kilns.map((kiln) => ({
+    kiln,
+    all: firings.filter((firing) => firing.kilnId === kiln.id),
+  }));
+  const ids = shown.flatMap(({ all }) => all.slice(0, SHOWN).map((firing) => firing.id));
+  const [cones, counts] = [await listWitnesses(db, ids), await countPlacements(db, ids)];
+  return (
+    <Page
+      title="Kilns"
+      wide
+      lead="Each firing by its cone row, newest first: whether they bend alike shows how alike the kiln fires."
+      acts={
+        may(person, 'keep records') ? (
+          <>
+            <Button component={Link} href="/kilns/plan" variant="contained">
+              Plan a firing
+            </Button>
+            <Button component={Link} href="/kilns/new" variant="outlined">
+              Add a kiln
+            </Button>
+          </>
+        ) : undefined
+      }
+    >
+      {kilns.length === 0 && (
+        <Nothing
+          act={
+            <Button component={Link} href="/kilns/new" variant="contained">
+              Add a kiln
+            </Button>
+          }
+        >
+          No kiln yet: its name, how it is heated and run, and how many shelves it has.
+        </Nothing>
+      )}
+      {shown.map(({ kiln, all }) => (
+        <Section
+          key={kiln.id}
+          title={
+            <>
+              {kiln.name}{' '}
+              <Typography component="span" color="text.secondary">
+                {kiln.energy}
+                {kiln.volumeL ? `, ${kiln.volumeL} l` : ''},{' '}
+                {kiln.control === 'controller'
+                  ? 'controller'
+                  : kiln.control === 'shut-off'
+                    ? 'mechanical shut-off'
+                    : 'fired by hand'}
+                ; {all.length} firings
+              </Typography>
+            </>
+          }
+          acts={<Link href={`/kilns/${kiln.slug}`}>Settings</Link>}
+        >
+          {all.length === 0 ? (
+            <Nothing>It has not been fired on record yet.</Nothing>
+          ) : (
+            <Box
+              component="ol"
+              tabIndex={0}
+              aria-label={`Firings of ${kiln.name}`}
+              sx={{
+                listStyle: 'none',
+                m: 0,
+                p: 0,
+                display: 'flex',
+                gap: 0,
+                overflowX: 'auto',
+                borderTop: '1px solid',
+                borderBottom: '1px solid',
+                borderColor: 'divider',
+              }}
+            >
+              {all.slice(0, SHOWN).map((firing) => (
+                <Box
+                  component="li"
+                  key={firing.id}
+                  sx={{
+                    flex: 'none',
+                    width: 178,
+                    borderRight: '1px solid',
+                    borderColor: 'divider',
+                    bgcolor: firing.status === 'opened' ? 'transparent' : 'background.paper',
+                  }}
+                >
+                  <Box
+                    component={Link}
+                    href={`/kilns/firings/${firing.id}`}
+                    prefetch={false}
+                    sx={{
+                      display: 'block',
+                      color: 'inherit',
+                      textDecoration: 'none',
+                      p: 1.25,
+                      minHeight: 168,
+                      '&:hover': { bgcolor: 'background.paper' },
+                    }}
+                  >
+                    <Typography sx={{ fontWeight: 700 }}>
+                      {kiln.name} {firing.no}
+                    </Typography>
+                    <Typography variant="body2">
+                      {firing.kind}
+                      {firing.targetCone ? ` ${formatCone(firing.targetCone)}` : ''},{' '}
+                      {firing.atmosphere}
+                    </Typography>
+                    <Box sx={{ my: 0.5, minHeight: 52 }}>
+                      <ConeRow cones={(cones.get(firing.id) ?? []).slice(0, 4)} size={34} />
+                    </Box>
+                    <Typography variant="body2" sx={{ fontWeight: 600 }}>
+                      {firing.status === 'opened' ? reachedWords(firing) : firing.status}
+                    </Typography>
+                    <Typography variant="body2" color="text.secondary">
+                      {calendarDay(firing.plannedFor)}, {counts.get(firing.id) ?? 0} pieces
+                    </Typography>
+                  </Box>
+                </Box>
+              ))}
+            </Box>
+          )}
+        </Section>
+      ))}
+    </Page>
+  );
+}

@@ -1,0 +1,82 @@
+'use client';
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { Section } from '@/ui/Page';
+import { KNOWN_COLUMNS, type Column } from '../columns';
+import type { ImportPlan } from '../plan';
+import type { ImportOptionsInput } from '../schema';
+
+/** What each column of the file holds; blanks left by merged cells may take what stands above. */
+export function ColumnMap({
+  plan,
+  options,
+  onChange,
+}: {
+  plan: ImportPlan;
+  options: ImportOptionsInput;
+  onChange: (part: ImportOptionsInput) => void;
+}) {
+  const fill = options.fillDown ?? [];
+  return (
+    <Section title="Columns">
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1.5,
+          gridTemplateColumns: 'repeat(auto-fill, minmax(200px, 1fr))',
+        }}
+      >
+        {plan.header.map((title, i) => {
+          const column = plan.columns[i] ?? null;
+          return (
+            <Box key={`${i}${title}`}>
+              <TextField
+                select
+                label={title === '' ? `column ${i + 1}, no heading` : `“${title}” holds`}
+                value={column ?? ''}
+                slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+                onChange={(event) =>
+                  onChange({
+                    columns: {
+                      ...options.columns,
+                      [String(i)]: (event.target.value || null) as Column | null,
+                    },
+                  })
+                }
+              >
+                <MenuItem value="">nothing we take</MenuItem>
+                {KNOWN_COLUMNS.map((one) => (
+                  <MenuItem key={one} value={one}>
+                    {one}
+                  </MenuItem>
+                ))}
+              </TextField>
+              {column !== null && (
+                <FormControlLabel
+                  control={
+                    <Checkbox
+                      size="small"
+                      checked={fill.includes(column)}
+                      onChange={(event) =>
+                        onChange({
+                          fillDown: event.target.checked
+                            ? [...fill, column]
+                            : fill.filter((one) => one !== column),
+                        })
+                      }
+                    />
+                  }
+                  label="blanks as above"
+                  slotProps={{ typography: { variant: 'body2' } }}
+                />
+              )}
+            </Box>
+          );
+        })}
+      </Box>
+    </Section>
+  );
+}

@@ -1,0 +1,195 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import Link from '@/ui/Link';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { askSignIn, call, type Sent } from '@/platform/client';
+import { Nothing, Section } from '@/ui/Page';
+import { ProblemNote } from '@/ui/Problem';
+import type { ImportPlan } from '../plan';
+import type { ImportOptionsInput } from '../schema';
+import type { Imported } from '../write';
+import { ColumnMap } from './ColumnMap';
+import { NameMap } from './NameMap';
+import { RowGrid } from './RowGrid';
+
+/** Brings a spreadsheet of past tests in: the dry run first, then all of it or nothing. */
+export function ImportRoom() {
+  const [file, setFile] = useState<File | null>(null);
+  const [options, setOptions] = useState<ImportOptionsInput>({});
+  const [plan, setPlan] = useState<ImportPlan | null>(null);
+  const [done, setDone] = useState<Imported | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState<string | null>(null);
+  const [id, setId] = useState(() => v7());
+
+  const ask = async <T,>(
+    step: 'plan' | 'commit',
+    from: File,
+    with_: ImportOptionsInput,
+  ): Promise<Sent<T>> => {
+    const request = (): Promise<Sent<T>> => {
+      const form = new FormData();
+      form.set('file', from);
+      form.set('options', JSON.stringify(with_));
+      form.set('id', id);
+      return call<T>(`/api/import/${step}`, { method: 'POST', body: form });
+    };
+    const answer = await request();
+    return !answer.ok && answer.problem.code === 'not-signed-in' && (await askSignIn())
+      ? request()
+      : answer;
+  };
+  const dryRun = async (from: File, next: ImportOptionsInput): Promise<void> => {
+    setFile(from);
+    setOptions(next);
+    setBusy('Reading the file …');
+    setProblem(null);
+    const answer = await ask<ImportPlan>('plan', from, next);
+    setBusy(null);
+    if (answer.ok) setPlan(answer.data);
+    else setProblem(answer.problem.message);
+  };
+  const commit = async (): Promise<void> => {
+    if (file === null) return;
+    setBusy('Bringing the rows in; all of them or none …');
+    setProblem(null);
+    const answer = await ask<Imported>('commit', file, options);
+    setBusy(null);
+    if (!answer.ok) return setProblem(answer.problem.message);
+    setDone(answer.data);
+    setId(v7());
+  };
+  const change = (part: ImportOptionsInput): void =>
+    void (file && dryRun(file, { ...options, ...part }));
+  if (done) {
+    return (
+      <Box>
+        <Typography variant="h2">{done.pieces} pieces are on record</Typography>
+        <Typography sx={{ mb: 2 }}>
+          In {done.firings} firings; {done.bodies} new bodies, {done.coatings} new coatings,{' '}
+          {done.kilns} new kilns. Give the new ones their kind, range and cautions in the store.
+        </Typography>
+        <Button component={Link} href="/chart" variant="contained">
+          Look at the chart
+        </Button>{' '}
+        <Button component={Link} href="/studio/pictures" variant="outlined">
+          Bring in their pictures
+        </Button>{' '}
+        <Button
+          onClick={() => {
+            setDone(null);
+            setPlan(null);
+            setFile(null);
+          }}
+        >
+          Another file
+        </Button>
+      </Box>
+    );
+  }
+  return (
+    <Box>
+      <Box
+        component="label"
+        onDragOver={(event) => event.preventDefault()}
+        onDrop={(event) => {
+          event.preventDefault();
+          const dropped = event.dataTransfer.files[0];
+          if (dropped) void dryRun(dropped, {});
+        }}
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          justifyContent: 'center',
+          border: '2px dashed',
+          borderColor: 'divider',
+          minHeight: 84,
+          p: 2,
+          mb: 2,
+          color: 'primary.main',
+          fontWeight: 650,
+          cursor: 'pointer',
+          '&:focus-within': { outline: '3px solid', outlineColor: 'primary.main' },
+        }}
+      >
+        {file ? `${file.name}: choose or drop another` : 'Choose or drop a CSV file'}
+        <input
+          type="file"
+          accept=".csv,.tsv,.txt,text/csv"
+          aria-label="Choose a CSV file"
+          style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
+          onChange={(event) => {
+            const chosen = event.target.files?.[0];
+            if (chosen) void dryRun(chosen, {});
+            event.target.value = '';
+          }}
+        />
+      </Box>
+      {busy && (
+        <Box role="status" sx={{ mb: 2 }}>
+          <Typography>{busy}</Typography>
+          <LinearProgress />
+        </Box>
+      )}
+      <ProblemNote>{problem}</ProblemNote>
+      {plan === null && busy === null && problem === null && (
+        <Nothing>
+          One row a test. Columns may be called: mark, body, form, coating 1, coats 1, coating 2,
+          coats 2 … (first on first), cone, atmosphere, date, kiln, surface, colour, movement,
+          defects, rating, verdict, note. Only the body is needed; a cone or atmosphere left empty
+          stays unknown.
+        </Nothing>
+      )}
+      {plan && (
+        <>
+          <Section title={`${plan.counts.add} of ${plan.rows.length} rows can be taken`}>
+            <Typography>
+              {plan.counts.firings} firings; cone unknown in {plan.counts.unknownCone}, atmosphere
+              unknown in {plan.counts.unknownAtmosphere}; {plan.counts.doubtful} with a remark;{' '}
+              {plan.counts.refused} refused. Nothing has been changed yet.
+            </Typography>
+            {plan.notices.map((notice) => (
+              <Typography key={notice}>{notice}</Typography>
+            ))}
+          </Section>
+          <NameMap plan={plan} options={options} onChange={change} />
+          <ColumnMap plan={plan} options={options} onChange={change} />
+          <Section title="Row by row">
+            <RowGrid rows={plan.rows} />
+          </Section>
+          {plan.counts.refused > 0 && (
+            <FormControlLabel
+              control={
+                <Checkbox
+                  checked={options.leaveOutRefused ?? false}
+                  onChange={(event) => change({ leaveOutRefused: event.target.checked })}
+                />
+              }
+              label={`Leave the ${plan.counts.refused} refused rows out`}
+            />
+          )}
+          {plan.open.map((question) => (
+            <Typography key={question} sx={{ fontWeight: 650 }}>
+              {question}
+            </Typography>
+          ))}
+          <Button
+            variant="contained"
+            size="large"
+            disabled={busy !== null || plan.open.length > 0}
+            onClick={() => void commit()}
+            sx={{ mt: 2 }}
+          >
+            Bring in {plan.counts.add} rows
+          </Button>
+        </>
+      )}
+    </Box>
+  );
+}

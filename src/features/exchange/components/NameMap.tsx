@@ -1,0 +1,155 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { METHODS } from '@/core/zones';
+import { Section } from '@/ui/Page';
+import type { ImportPlan, Known, Naming } from '../plan';
+import type { ImportOptionsInput } from '../schema';
+
+type Kind = 'bodies' | 'coatings' | 'kilns';
+const WORDS: Record<Kind, string> = { bodies: 'Bodies', coatings: 'Coatings', kilns: 'Kilns' };
+
+/** Names of the file that the store does not know: which is meant, or a new one. */
+export function NameMap({
+  plan,
+  options,
+  onChange,
+}: {
+  plan: ImportPlan;
+  options: ImportOptionsInput;
+  onChange: (part: ImportOptionsInput) => void;
+}) {
+  const kinds: Kind[] = ['bodies', 'coatings', 'kilns'];
+  const unknown = (kind: Kind): Naming[] =>
+    plan[kind].filter((one) => one.id === null || one.name in (options[kind] ?? {}));
+  const all = kinds.flatMap((kind) => plan[kind].filter((one) => one.id === null));
+  const allNew = (): void =>
+    onChange(
+      Object.fromEntries(
+        kinds.map((kind) => [
+          kind,
+          {
+            ...options[kind],
+            ...Object.fromEntries(
+              plan[kind].filter((one) => one.id === null).map((one) => [one.name, 'new']),
+            ),
+          },
+        ]),
+      ),
+    );
+  if (
+    kinds.every((kind) => unknown(kind).length === 0) &&
+    plan.rowsWithoutKiln === 0 &&
+    plan.rowsWithoutMethod === 0
+  )
+    return null;
+  return (
+    <Section
+      title="Which is which"
+      acts={
+        all.length > 1 ? (
+          <Button size="small" variant="outlined" onClick={allNew}>
+            All {all.length} are new
+          </Button>
+        ) : undefined
+      }
+    >
+      {kinds.map(
+        (kind) =>
+          unknown(kind).length > 0 && (
+            <Box key={kind} sx={{ mb: 1.5 }}>
+              <Typography variant="h3">{WORDS[kind]}</Typography>
+              {unknown(kind).map((one) => (
+                <Answer
+                  key={one.name}
+                  label={`“${one.name}”, ${one.rows} ${one.rows === 1 ? 'row' : 'rows'}`}
+                  value={one.id}
+                  known={plan.known[kind]}
+                  fresh="a new one"
+                  onChange={(id) => onChange({ [kind]: { ...options[kind], [one.name]: id } })}
+                />
+              ))}
+            </Box>
+          ),
+      )}
+      {plan.rowsWithoutKiln > 0 && (
+        <Answer
+          label={`${plan.rowsWithoutKiln} rows name no kiln`}
+          value={options.kilnForRest ?? null}
+          known={plan.known.kilns}
+          fresh="“Kiln not recorded”"
+          onChange={(id) => onChange({ kilnForRest: id })}
+        />
+      )}
+      {plan.rowsWithoutMethod > 0 && (
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: '1fr', sm: '1fr 300px' },
+            alignItems: 'center',
+            gap: 1,
+            py: 0.5,
+          }}
+        >
+          <Typography>{plan.rowsWithoutMethod} rows do not say how the coats went on</Typography>
+          <TextField
+            select
+            label="were"
+            value={options.method ?? 'dip'}
+            onChange={(event) => onChange({ method: event.target.value as 'dip' })}
+          >
+            {METHODS.map((method) => (
+              <MenuItem key={method} value={method}>
+                {method}
+              </MenuItem>
+            ))}
+          </TextField>
+        </Box>
+      )}
+    </Section>
+  );
+}
+
+function Answer({
+  label,
+  value,
+  known,
+  fresh,
+  onChange,
+}: {
+  label: string;
+  value: string | null;
+  known: readonly Known[];
+  fresh: string;
+  onChange: (id: string) => void;
+}) {
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '1fr 300px' },
+        alignItems: 'center',
+        gap: 1,
+        py: 0.5,
+      }}
+    >
+      <Typography>{label}</Typography>
+      <TextField
+        select
+        label="is"
+        value={value ?? ''}
+        onChange={(event) => onChange(event.target.value)}
+      >
+        <MenuItem value="new">{fresh}</MenuItem>
+        {known.map((one) => (
+          <MenuItem key={one.id} value={one.id}>
+            {one.name}
+          </MenuItem>
+        ))}
+      </TextField>
+    </Box>
+  );
+}

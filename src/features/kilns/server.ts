@@ -1,0 +1,1 @@
+export * as kilnsOperations from './actions';

@@ -1,0 +1,30 @@
+import { CONES, coneOrdinal, formatCone } from '@/core/cones';
+import type { Firing } from '@/data/firings';
+
+/** What a firing reached, as its cones say: "6.3", "at least 6"; the target when none was read. */
+export function reachedWords(
+  firing: Pick<Firing, 'reachedOrdinal' | 'reachedBound' | 'targetCone'>,
+): string {
+  if (firing.reachedOrdinal === null)
+    return firing.targetCone === null
+      ? 'cone unknown'
+      : `target cone ${formatCone(firing.targetCone)}, cones not read`;
+  const ordinal = firing.reachedOrdinal;
+  const below =
+    [...CONES].reverse().find((cone) => coneOrdinal(cone) <= ordinal + 1e-9) ?? CONES[0]!;
+  const above = CONES[CONES.indexOf(below) + 1];
+  const share =
+    above === undefined
+      ? 0
+      : (ordinal - coneOrdinal(below)) / (coneOrdinal(above) - coneOrdinal(below));
+  const words =
+    share < 0.02 || above === undefined
+      ? `cone ${formatCone(below)}`
+      : `cone ${formatCone(below)}, ${formatCone(above)} bent ${Math.round(share * 100)} %`;
+  if (firing.reachedBound === 'at least') return `at least ${words}`;
+  if (firing.reachedBound === 'less than') return `less than cone ${formatCone(above ?? below)}`;
+  return words;
+}
+
+export const firingTitle = (firing: Pick<Firing, 'kilnName' | 'no'>): string =>
+  `${firing.kilnName} ${firing.no}`;

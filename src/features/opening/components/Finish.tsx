@@ -1,0 +1,93 @@
+'use client';
+import Button from '@mui/material/Button';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Caution } from '@/ui/Caution';
+import { MONO } from '@/ui/theme';
+import { ProblemNote } from '@/ui/Problem';
+import type { Tally } from '../room';
+
+/** What remains when the kiln is empty: what is missing, shelves to grind, whom to tell. */
+export function Finish({
+  tally,
+  writtenUp,
+  waiting,
+  busy,
+  problem,
+  onFinish,
+  onPick,
+}: {
+  tally: Tally;
+  writtenUp: boolean;
+  waiting: number;
+  busy: boolean;
+  problem: string | null;
+  onFinish: (done: boolean) => void;
+  onPick: (code: string) => void;
+}) {
+  return (
+    <Box sx={{ maxWidth: 640 }}>
+      <Typography component="h1" sx={{ fontSize: '2.4rem', fontWeight: 800 }}>
+        {tally.written} of {tally.all} written up
+      </Typography>
+      {tally.missing.length > 0 && (
+        <>
+          <Typography sx={{ mt: 1 }}>Still to come:</Typography>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, my: 1 }}>
+            {tally.missing.map((code) => (
+              <Button
+                key={code}
+                size="small"
+                variant="outlined"
+                onClick={() => onPick(code)}
+                sx={{ fontFamily: MONO }}
+              >
+                {code}
+              </Button>
+            ))}
+          </Box>
+        </>
+      )}
+      {tally.grind.length > 0 && (
+        <Typography sx={{ mt: 1 }}>
+          <b>Shelves to grind:</b> {tally.grind.join(', ')}
+        </Typography>
+      )}
+      {tally.grind.length > 0 && (
+        <Caution>
+          Chip and grind shelves with eyes and lungs covered, wet or with extraction; lift them two
+          to a shelf.
+        </Caution>
+      )}
+      {tally.refire.length > 0 && (
+        <Typography sx={{ mt: 1 }}>
+          <b>To be refired:</b> <span style={{ fontFamily: MONO }}>{tally.refire.join(', ')}</span>
+        </Typography>
+      )}
+      {tally.tell.map(({ owner, codes }) => (
+        <Typography key={owner}>
+          <b>{owner}:</b> <span style={{ fontFamily: MONO }}>{codes.join(', ')}</span>
+        </Typography>
+      ))}
+      <ProblemNote>{problem}</ProblemNote>
+      <Button
+        variant="contained"
+        size="large"
+        disabled={busy || waiting > 0}
+        onClick={() => onFinish(!writtenUp)}
+        sx={{ mt: 2 }}
+      >
+        {writtenUp
+          ? 'Go on writing up'
+          : tally.missing.length > 0
+            ? `Close it without the ${tally.missing.length} missing`
+            : 'The opening is written up'}
+      </Button>
+      {waiting > 0 && (
+        <Typography variant="body2">
+          First {waiting} {waiting === 1 ? 'entry goes' : 'entries go'} to the studio’s server.
+        </Typography>
+      )}
+    </Box>
+  );
+}

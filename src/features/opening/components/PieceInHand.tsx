@@ -1,0 +1,220 @@
+'use client';
+import FlagOutlined from '@mui/icons-material/FlagOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { FORMS } from '@/core/designs';
+import type { Units } from '@/core/units';
+import { describeRegion, describeStack, zoneKey, zonesOf } from '@/core/zones';
+import { Picture } from '@/ui/Picture';
+import { MONO } from '@/ui/theme';
+import { Silhouette, faceName, paintsOf } from '../../drawings';
+import { isWritten, type RoomPiece } from '../room';
+import type { SeenInput } from '../schema';
+import type { PaintChoice } from '../queries';
+import { LotPicker } from './LotPicker';
+import { PictureTaker } from './PictureTaker';
+import { SeenFields } from './SeenFields';
+
+export type InHand = {
+  piece: RoomPiece;
+  lot: readonly RoomPiece[];
+  coatings: readonly PaintChoice[];
+  units: Units;
+  previews: readonly string[];
+  zone: string | null;
+  onZone: (zone: string | null) => void;
+  seen: SeenInput;
+  onSeen: (seen: SeenInput) => void;
+  changed: boolean;
+  chosen: ReadonlySet<string>;
+  onChosen: (chosen: ReadonlySet<string>) => void;
+  onPicture: (files: readonly File[]) => void;
+  onSave: (next: boolean) => void;
+};
+
+/** The piece in hand: what lies on it, its pictures, and what is to be said of it. */
+export function PieceInHand(props: InHand) {
+  const { piece, zone, seen } = props;
+  const paints = paintsOf(piece.bodyColour, props.coatings);
+  const zones = zonesOf(piece.faces, piece.layers, 99);
+  const current = zones.find((one) => zoneKey(one) === zone);
+  const name = (slug: string): string => paints.coat(slug).name;
+  const stacked = (current ? [current] : zones).some((one) => one.stack.length > 1);
+  const before = piece.seen[zone ?? ''];
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', lg: '340px minmax(0,1fr)' },
+        gap: 2.5,
+      }}
+    >
+      <Box>
+        <Typography
+          component="h1"
+          sx={{ fontFamily: MONO, fontSize: '2.4rem', fontWeight: 800, lineHeight: 1 }}
+        >
+          {piece.code}
+        </Typography>
+        <Typography sx={{ mb: 1 }}>
+          {piece.mark ? `“${piece.mark}”, ` : ''}
+          {piece.form}, {piece.bodyName}
+          {piece.generation > 1 ? `, glaze firing ${piece.generation}` : ''}
+          {piece.owner ? `, ${piece.owner}’s` : ''}
+        </Typography>
+        {piece.flags.map((flag) => (
+          <Typography
+            key={flag}
+            sx={{ fontWeight: 700, border: '2px solid', px: 1, py: 0.5, mb: 0.5 }}
+          >
+            <FlagOutlined fontSize="small" aria-label="Flag" sx={{ verticalAlign: '-4px' }} />{' '}
+            {flag}
+          </Typography>
+        ))}
+        {piece.otherwise.map((line) => (
+          <Typography key={line} variant="body2">
+            {line}
+          </Typography>
+        ))}
+        <Box
+          sx={{
+            bgcolor: 'booth.ground',
+            color: 'booth.ink',
+            p: 1.5,
+            display: 'flex',
+            gap: 1.5,
+            alignItems: 'flex-start',
+          }}
+        >
+          <Silhouette
+            faces={piece.faces}
+            layers={piece.layers}
+            paints={paints}
+            height={190}
+            axis={FORMS.find((one) => one.name === piece.form)?.axis}
+            marked={(one) => zoneKey(one) === zone}
+            onZone={(one) => props.onZone(zoneKey(one) === zone ? null : zoneKey(one))}
+          />
+          {[
+            ...props.previews.map((url) => ({ key: url, url, sha: null })),
+            ...piece.photos.map((sha) => ({ key: sha, url: null, sha })),
+          ]
+            .slice(0, 1)
+            .map((one) =>
+              one.sha !== null ? (
+                <Picture
+                  key={one.key}
+                  sha={one.sha}
+                  alt={`Picture of ${piece.code}`}
+                  size="medium"
+                  sx={{ flex: 1 }}
+                  eager
+                />
+              ) : (
+                // eslint-disable-next-line @next/next/no-img-element -- a picture still on this device
+                <img
+                  key={one.key}
+                  src={one.url ?? ''}
+                  alt={`Picture of ${piece.code}, on this device`}
+                  style={{ flex: 1, minWidth: 0, maxHeight: 190, objectFit: 'contain' }}
+                />
+              ),
+            )}
+        </Box>
+        <PictureTaker
+          onFiles={props.onPicture}
+          count={props.previews.length + piece.photos.length}
+        />
+        <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
+          Said of
+        </Typography>
+        <ToggleButtonGroup
+          orientation="vertical"
+          exclusive
+          fullWidth
+          size="small"
+          value={zone ?? ''}
+          onChange={(_, value: string | null) =>
+            value !== null && props.onZone(value === '' ? null : value)
+          }
+          aria-label="Which part"
+        >
+          <ToggleButton value="" sx={{ justifyContent: 'flex-start' }}>
+            the whole piece{isWritten(piece) ? ' ✓' : ''}
+          </ToggleButton>
+          {[...zones].reverse().map((one) => {
+            const key = zoneKey(one);
+            const face = piece.faces.find((entry) => entry.no === one.face)!;
+            return (
+              <ToggleButton
+                key={key}
+                value={key}
+                sx={{ justifyContent: 'flex-start', textAlign: 'left', lineHeight: 1.2 }}
+              >
+                {piece.faces.length > 1 ? `${faceName(face, paints)}: ` : ''}
+                {describeRegion(one)}: {describeStack(one.stack, name)}
+                {piece.seen[key] ? ' ✓' : ''}
+              </ToggleButton>
+            );
+          })}
+        </ToggleButtonGroup>
+      </Box>
+      <Box>
+        {zone === null && (
+          <LotPicker
+            piece={piece}
+            lot={props.lot}
+            chosen={props.chosen}
+            onChange={props.onChosen}
+          />
+        )}
+        {zone !== null && (
+          <Typography sx={{ mb: 1, fontWeight: 650 }}>
+            Only where it differs from the whole piece.
+          </Typography>
+        )}
+        {before && !props.changed && (
+          <Typography variant="body2" sx={{ mb: 1 }}>
+            Written up by {before.by}. Change anything to correct it; what stood here stays on
+            record.
+          </Typography>
+        )}
+        <SeenFields
+          seen={seen}
+          onChange={props.onSeen}
+          stacked={stacked}
+          whole={zone === null}
+          units={props.units}
+        />
+        <Box
+          sx={{
+            position: 'sticky',
+            bottom: 0,
+            bgcolor: 'background.default',
+            py: 1.5,
+            display: 'flex',
+            gap: 1,
+            mt: 1,
+            zIndex: 2,
+          }}
+        >
+          <Button
+            variant="contained"
+            size="large"
+            sx={{ flex: 1, minHeight: 60, fontSize: '1.1rem' }}
+            onClick={() => props.onSave(zone === null)}
+          >
+            {zone !== null
+              ? 'Save this zone'
+              : props.chosen.size > 1
+                ? `Save ${props.chosen.size}, next`
+                : 'Save, next piece'}
+          </Button>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

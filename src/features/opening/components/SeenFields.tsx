@@ -1,0 +1,185 @@
+'use client';
+import Add from '@mui/icons-material/Add';
+import Remove from '@mui/icons-material/Remove';
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { MEETINGS, OPACITIES, SURFACES, VERDICTS } from '@/core/signs';
+import { formatLength, type Units } from '@/core/units';
+import type { SeenInput } from '../schema';
+import { SignPad } from './SignPad';
+
+/** One of a few words in sight; touching the chosen one takes it back. */
+function Words<T extends string>({
+  label,
+  words,
+  value,
+  onChange,
+  big = false,
+}: {
+  label: string;
+  words: readonly T[];
+  value: T | null;
+  onChange: (value: T | null) => void;
+  big?: boolean;
+}) {
+  return (
+    <Box sx={{ mb: 1.25 }}>
+      <Typography variant="h3" sx={{ mb: 0.5 }}>
+        {label}
+      </Typography>
+      <ToggleButtonGroup
+        exclusive
+        value={value}
+        onChange={(_, next: T | null) => onChange(next)}
+        aria-label={label}
+        sx={{ flexWrap: 'wrap' }}
+      >
+        {words.map((word) => (
+          <ToggleButton
+            key={word}
+            value={word}
+            sx={{ minHeight: big ? 52 : 44, minWidth: 64, fontSize: big ? '1rem' : undefined }}
+          >
+            {word}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </Box>
+  );
+}
+
+/** What can be said of a piece or of one zone of it. `whole` also asks for the verdict. */
+export function SeenFields({
+  seen,
+  onChange,
+  stacked,
+  whole,
+  units,
+}: {
+  seen: SeenInput;
+  onChange: (seen: SeenInput) => void;
+  stacked: boolean;
+  whole: boolean;
+  units: Units;
+}) {
+  const set = (part: Partial<SeenInput>): void => onChange({ ...seen, ...part });
+  const step = units.length === 'mm' ? 1 : 25.4 / 16;
+  const mm = seen.movementMm ?? 0;
+  return (
+    <Box>
+      <Words
+        label="Surface"
+        words={SURFACES}
+        value={seen.surface}
+        onChange={(surface) => set({ surface })}
+        big
+      />
+      {whole && (
+        <Words
+          label="Verdict"
+          words={VERDICTS}
+          value={seen.verdict}
+          onChange={(verdict) => set({ verdict })}
+        />
+      )}
+      {seen.verdict === 'keep' || seen.verdict === 'sell' || seen.verdict === 'give' ? (
+        <Typography role="note" variant="body2" sx={{ borderLeft: '4px solid', pl: 1, mb: 1 }}>
+          For use with food only a laboratory leach test clears a glaze, on this body and firing;
+          crazed, pitted, dry or metallic surfaces are not for food. The studio’s own rules come
+          first.
+        </Typography>
+      ) : null}
+      <SignPad signs={seen.signs} onChange={(signs) => set({ signs })} />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, mt: 1.5 }}>
+        <Box>
+          <Typography variant="h3" sx={{ mb: 0.5 }}>
+            Ran
+          </Typography>
+          <Box sx={{ display: 'flex', alignItems: 'center' }}>
+            <IconButton
+              aria-label="Ran less"
+              onClick={() =>
+                set({
+                  movementMm:
+                    mm - step <= 0
+                      ? seen.movementMm === null
+                        ? 0
+                        : mm === 0
+                          ? null
+                          : 0
+                      : mm - step,
+                })
+              }
+            >
+              <Remove />
+            </IconButton>
+            <Typography
+              aria-live="polite"
+              sx={{ fontSize: '1.4rem', fontWeight: 700, minWidth: 84, textAlign: 'center' }}
+            >
+              {seen.movementMm === null ? '–' : formatLength(seen.movementMm, units)}
+            </Typography>
+            <IconButton
+              aria-label="Ran more"
+              onClick={() => set({ movementMm: seen.movementMm === null ? step : mm + step })}
+            >
+              <Add />
+            </IconButton>
+          </Box>
+        </Box>
+        <Box>
+          <Typography variant="h3" sx={{ mb: 0.5 }}>
+            Liked
+          </Typography>
+          <ToggleButtonGroup
+            exclusive
+            value={seen.rating}
+            onChange={(_, rating: number | null) => set({ rating })}
+            aria-label="Liked, 1 to 5"
+          >
+            {[1, 2, 3, 4, 5].map((n) => (
+              <ToggleButton key={n} value={n} sx={{ minWidth: 44 }}>
+                {n}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        </Box>
+      </Box>
+      <Box sx={{ mt: 1.5 }}>
+        <Words
+          label="Opacity"
+          words={OPACITIES}
+          value={seen.opacity}
+          onChange={(opacity) => set({ opacity })}
+        />
+        {stacked && (
+          <Words
+            label="How the coats met"
+            words={MEETINGS}
+            value={seen.met}
+            onChange={(met) => set({ met })}
+          />
+        )}
+      </Box>
+      <TextField
+        label="Colour in words"
+        value={seen.colour ?? ''}
+        onChange={(event) =>
+          set({ colour: event.target.value === '' ? null : event.target.value.slice(0, 120) })
+        }
+        sx={{ mb: 1.5 }}
+      />
+      <TextField
+        label="Note"
+        multiline
+        minRows={2}
+        value={seen.note ?? ''}
+        onChange={(event) => set({ note: event.target.value.slice(0, 4000) })}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,2 @@
+export * as openingOperations from './actions';
+export { addPicture } from './pictures';

@@ -1,0 +1,1 @@
+export * as peopleOperations from './actions';

@@ -1,2 +1,0 @@
-export * as testsOperations from './actions';
-export { layerSchema, faceSchema, type LayerInput } from './schema';

@@ -1,0 +1,1 @@
+export * as testsOperations from './actions';
