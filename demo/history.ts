@@ -1,5 +1,5 @@
 /** The demo studio's two years: which firing held what, and what came out of it. */
-import { CONES, coneOrdinal, previousCone, usualPack } from '../src/core/cones';
+import { CONES, coneOrdinal, previousWholeCone, usualPack } from '../src/core/cones';
 import type { Atmosphere, Verdict } from '../src/core/signs';
 import { EVERYWHERE, zoneKey, zonesOf, type Coat, type Face, type Layer } from '../src/core/zones';
 import type { Observation } from '../src/data/observations';
@@ -94,10 +94,12 @@ export function demoHistory(now: Date): DemoHistory {
 
   const day = (n: number): Date => new Date(start.getTime() + n * DAY);
   const marta = 26;
+  const perFiring = Math.floor((six.length - 34) / marta);
+  const perGable = Math.floor((ten.length - 12) / 13);
   for (let n = 0; n < marta; n++) {
     const last = n === marta - 1;
     const opened = n === marta - 2;
-    const load = six.splice(0, last ? 22 : opened ? 26 : 24);
+    const load = six.splice(0, perFiring);
     const over = n === 9;
     add(history, random, {
       kiln: 'marta',
@@ -132,7 +134,7 @@ export function demoHistory(now: Date): DemoHistory {
       status: last ? 'cooling' : 'opened',
       reached: 10.05 + random.between(-0.25, 0.3),
       writtenUp: true,
-      load: ten.splice(0, last ? 12 : 11),
+      load: ten.splice(0, perGable),
       notes: under ? 'Damper slipped; hardly any reduction between 1000 and 1150 °C.' : '',
       under,
     });
@@ -277,7 +279,7 @@ function conePacks(plan: NewFiring, random: Random): DemoFiring['cones'] {
 
 /** How far a cone has come down when the place reached this point of the line. */
 function bendAt(cone: string, reached: number): number {
-  const [top, foot] = [coneOrdinal(cone), coneOrdinal(previousCone(cone) ?? CONES[0]!)];
+  const [top, foot] = [coneOrdinal(cone), coneOrdinal(previousWholeCone(cone) ?? CONES[0]!)];
   if (reached >= top) return 90;
   return reached <= foot ? 0 : Math.round(((reached - foot) / (top - foot)) * 18) * 5;
 }

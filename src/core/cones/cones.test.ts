@@ -121,8 +121,13 @@ test('a reading is the last cone down plus the bend of the next', () => {
     bound: 'exact',
     disordered: false,
   });
-  expect(readCones([witness('6', 45)])).toMatchObject({ last: null, next: '6', ordinal: 5.75 });
+  expect(readCones([witness('6', 45)])).toMatchObject({ last: null, next: '6', ordinal: 5.5 });
   expect(readCones([witness('01', 90), witness('1', 45)])).toMatchObject({ ordinal: 0.5 });
+});
+
+test('a half cone that was set and is down is where the next bend begins', () => {
+  expect(readCones([witness('5.5', 90), witness('6', 45)])?.ordinal).toBe(5.75);
+  expect(readCones([witness('5', 90), witness('6', 45)])?.ordinal).toBe(5.5);
 });
 
 test('cones all down or all upright only fence the truth in', () => {
@@ -171,7 +176,7 @@ test('a firing is read place by place, with its spread', () => {
 
 test('the usual pack is guide, target, guard', () => {
   expect(usualPack('6').map((c) => [c.role, c.cone])).toEqual([
-    ['guide', '5.5'],
+    ['guide', '5'],
     ['target', '6'],
     ['guard', '7'],
   ]);

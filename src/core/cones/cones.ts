@@ -112,6 +112,18 @@ export function previousCone(cone: string): string | null {
   return CONES[CONES.indexOf(cone) - 1] ?? null;
 }
 
+const WHOLE = CONES.filter((cone) => cone !== '5.5');
+
+/** The next hotter cone that is no half cone, or null at the top. */
+export function nextWholeCone(cone: string): string | null {
+  return WHOLE.find((one) => compareCones(one, cone) > 0) ?? null;
+}
+
+/** The next cooler cone that is no half cone, or null at the foot. */
+export function previousWholeCone(cone: string): string | null {
+  return WHOLE.findLast((one) => compareCones(one, cone) < 0) ?? null;
+}
+
 /**
  * The whole cone nearest to a place on the line, as the chart groups firings.
  * 5½ is a band of its own only when hit exactly (a target of 5½); a reading
@@ -119,9 +131,8 @@ export function previousCone(cone: string): string | null {
  */
 export function coneBand(ordinal: number): string {
   if (ordinal === 5.5) return '5.5';
-  const whole = CONES.filter((cone) => cone !== '5.5');
-  let best = whole[0] as string;
-  for (const cone of whole) {
+  let best = WHOLE[0] as string;
+  for (const cone of WHOLE) {
     if (Math.abs(coneOrdinal(cone) - ordinal) <= Math.abs(coneOrdinal(best) - ordinal)) best = cone;
   }
   return best;

@@ -1,4 +1,4 @@
-import { compareCones, coneOrdinal, formatCone, nextCone, previousCone } from './cones';
+import { compareCones, coneOrdinal, formatCone, nextWholeCone, previousWholeCone } from './cones';
 
 /** A witness cone as it was found: how far its tip has come down, 0° upright to 90° touching. */
 export type WitnessCone = { cone: string; place: string; bendDegrees: number };
@@ -50,12 +50,12 @@ export function readCones(cones: readonly WitnessCone[]): ConeReading | null {
     };
   }
   const bend = Math.max(0, upright.bendDegrees) / 90;
-  const below = last ?? previousCone(upright.cone);
-  const from = below === null ? coneOrdinal(upright.cone) - 1 : coneOrdinal(below);
-  // Cones between the last one down and the first standing were not set: the bend is
-  // that of the standing one, measured from the cone just below it on the scale.
-  const gapStart = Math.max(from, coneOrdinal(previousCone(upright.cone) ?? upright.cone));
-  const ordinal = bend === 0 ? from : gapStart + bend * (coneOrdinal(upright.cone) - gapStart);
+  // The bend is measured from the whole cone below, or from a half cone that was set and is down.
+  const below = previousWholeCone(upright.cone);
+  const foot = below === null ? coneOrdinal(upright.cone) - 1 : coneOrdinal(below);
+  const from =
+    last === null ? foot : bend === 0 ? coneOrdinal(last) : Math.max(foot, coneOrdinal(last));
+  const ordinal = from + bend * (coneOrdinal(upright.cone) - from);
   return {
     ordinal,
     last,
@@ -108,10 +108,10 @@ export function describeReading(reading: ConeReading): string {
   return reading.last === null ? bend : `cone ${formatCone(reading.last)} down, ${bend}`;
 }
 
-/** One below, the target, one above: the cones a pack usually holds. */
+/** One whole cone below, the target, one above: the cones a pack usually holds. */
 export function usualPack(target: string): { cone: string; role: 'guide' | 'target' | 'guard' }[] {
   const pack: { cone: string; role: 'guide' | 'target' | 'guard' }[] = [];
-  const [below, above] = [previousCone(target), nextCone(target)];
+  const [below, above] = [previousWholeCone(target), nextWholeCone(target)];
   if (below !== null) pack.push({ cone: below, role: 'guide' });
   pack.push({ cone: target, role: 'target' });
   if (above !== null) pack.push({ cone: above, role: 'guard' });

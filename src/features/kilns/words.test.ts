@@ -7,10 +7,11 @@ const firing = (
 ) => ({ reachedOrdinal, reachedBound, targetCone });
 
 test('what was reached is said as cones, never as a decimal', () => {
-  expect(reachedWords(firing(6.3, 'exact'))).toBe('cone 6, 7 bent 30 %');
+  expect(reachedWords(firing(6.3, 'exact'))).toBe('cone 6 down, 7 bent 30 %');
+  expect(reachedWords(firing(5.5, 'exact'))).toBe('cone 5½');
   expect(reachedWords(firing(6, 'exact'))).toBe('cone 6');
   expect(reachedWords(firing(7, 'at least'))).toBe('at least cone 7');
-  expect(reachedWords(firing(5, 'less than'))).toBe('less than cone 5½');
+  expect(reachedWords(firing(5, 'less than'))).toBe('less than cone 6');
   expect(reachedWords(firing(null, null))).toBe('target cone 6, cones not read');
   expect(reachedWords(firing(null, null, null))).toBe('cone unknown');
 });

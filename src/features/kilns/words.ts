@@ -10,9 +10,10 @@ export function reachedWords(
       ? 'cone unknown'
       : `target cone ${formatCone(firing.targetCone)}, cones not read`;
   const ordinal = firing.reachedOrdinal;
-  const below =
-    [...CONES].reverse().find((cone) => coneOrdinal(cone) <= ordinal + 1e-9) ?? CONES[0]!;
-  const above = CONES[CONES.indexOf(below) + 1];
+  // A half cone is named only when it was hit; otherwise the whole cone below and the bend of the next.
+  const named = ordinal === 5.5 ? CONES : CONES.filter((cone) => cone !== '5.5');
+  const below = named.findLast((cone) => coneOrdinal(cone) <= ordinal + 1e-9) ?? CONES[0]!;
+  const above = named[named.indexOf(below) + 1];
   const share =
     above === undefined
       ? 0
@@ -20,7 +21,7 @@ export function reachedWords(
   const words =
     share < 0.02 || above === undefined
       ? `cone ${formatCone(below)}`
-      : `cone ${formatCone(below)}, ${formatCone(above)} bent ${Math.round(share * 100)} %`;
+      : `cone ${formatCone(below)} down, ${formatCone(above)} bent ${Math.round(share * 100)} %`;
   if (firing.reachedBound === 'at least') return `at least ${words}`;
   if (firing.reachedBound === 'less than') return `less than cone ${formatCone(above ?? below)}`;
   return words;

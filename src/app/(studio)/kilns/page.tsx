@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { formatCone } from '@/core/cones';
 import { listKilns } from '@/data/catalogue';
-import { countPlacements, listFirings, listWitnesses } from '@/data/firings';
+import { countPlacements, listFirings, listWitnesses, type Witness } from '@/data/firings';
 import { may, permit } from '@/features/people';
 import { ConeRow } from '@/features/kilns/components/ConeRow';
 import { reachedWords } from '@/features/kilns/words';
@@ -15,6 +15,10 @@ import { calendarDay } from '@/ui/time';
 
 export const metadata = { title: 'Kilns' };
 const SHOWN = 24;
+
+/** The cones of one place: enough to compare firings by. */
+const firstPlace = (cones: readonly Witness[]): Witness[] =>
+  cones.filter((cone) => cone.place === cones.at(-1)?.place);
 
 export default async function KilnsPage() {
   const { person } = await enter(permit('see records'));
@@ -128,7 +132,7 @@ export default async function KilnsPage() {
                       {firing.atmosphere}
                     </Typography>
                     <Box sx={{ my: 0.5, minHeight: 52 }}>
-                      <ConeRow cones={(cones.get(firing.id) ?? []).slice(0, 4)} size={34} />
+                      <ConeRow cones={firstPlace(cones.get(firing.id) ?? [])} size={46} />
                     </Box>
                     <Typography variant="body2" sx={{ fontWeight: 600 }}>
                       {firing.status === 'opened' ? reachedWords(firing) : firing.status}

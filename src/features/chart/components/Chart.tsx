@@ -185,7 +185,7 @@ export function Chart(props: ChartProps) {
         ref={board}
         sx={{
           overflow: 'auto',
-          maxHeight: { xs: '70vh', md: 'calc(100vh - 215px)' },
+          maxHeight: { xs: '70vh', md: 'calc(100vh - 245px)' },
           border: '1px solid',
           borderColor: 'text.primary',
           bgcolor: 'booth.ground',
@@ -229,7 +229,11 @@ export function Chart(props: ChartProps) {
                   pair.over === null ? null : name(pair.over),
                 );
                 return (
-                  <Box key={column} role="gridcell" sx={{ width, height: width * 1.42, p: '2px' }}>
+                  <Box
+                    key={column}
+                    role="gridcell"
+                    sx={{ width, height: width * 1.3 + 28, p: '2px' }}
+                  >
                     {!impossible && (
                       <Box
                         component="button"
@@ -259,7 +263,6 @@ export function Chart(props: ChartProps) {
                           position={position}
                           share={props.share}
                           eager={row < 5 && column < 12}
-                          impossible={false}
                         />
                       </Box>
                     )}

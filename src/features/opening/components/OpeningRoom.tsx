@@ -175,17 +175,21 @@ export function OpeningRoom(props: {
           display: 'flex',
           flexWrap: 'wrap',
           alignItems: 'center',
-          gap: 2,
+          columnGap: 2,
           px: 2,
-          py: 1,
+          py: { xs: 0.25, md: 1 },
           borderBottom: '2px solid',
           borderColor: 'text.primary',
           bgcolor: 'background.paper',
         }}
       >
-        <Typography variant="h2" component="p" sx={{ flex: '1 1 200px' }}>
+        <Typography variant="h2" component="p" sx={{ flex: '1 1 150px' }}>
           Opening {props.title}{' '}
-          <Typography component="span" color="text.secondary">
+          <Typography
+            component="span"
+            color="text.secondary"
+            sx={{ display: { xs: 'none', md: 'inline' } }}
+          >
             {props.reached}
           </Typography>
         </Typography>

@@ -2,6 +2,8 @@
 import FlagOutlined from '@mui/icons-material/FlagOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
@@ -93,7 +95,7 @@ export function PieceInHand(props: InHand) {
             faces={piece.faces}
             layers={piece.layers}
             paints={paints}
-            height={190}
+            height={160}
             axis={FORMS.find((one) => one.name === piece.form)?.axis}
             marked={(one) => zoneKey(one) === zone}
             onZone={(one) => props.onZone(zoneKey(one) === zone ? null : zoneKey(one))}
@@ -128,39 +130,22 @@ export function PieceInHand(props: InHand) {
           onFiles={props.onPicture}
           count={props.previews.length + piece.photos.length}
         />
-        <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
-          Said of
-        </Typography>
-        <ToggleButtonGroup
-          orientation="vertical"
-          exclusive
-          fullWidth
-          size="small"
-          value={zone ?? ''}
-          onChange={(_, value: string | null) =>
-            value !== null && props.onZone(value === '' ? null : value)
-          }
-          aria-label="Which part"
-        >
-          <ToggleButton value="" sx={{ justifyContent: 'flex-start' }}>
-            the whole piece{isWritten(piece) ? ' ✓' : ''}
-          </ToggleButton>
-          {[...zones].reverse().map((one) => {
-            const key = zoneKey(one);
-            const face = piece.faces.find((entry) => entry.no === one.face)!;
-            return (
-              <ToggleButton
-                key={key}
-                value={key}
-                sx={{ justifyContent: 'flex-start', textAlign: 'left', lineHeight: 1.2 }}
-              >
-                {piece.faces.length > 1 ? `${faceName(face, paints)}: ` : ''}
-                {describeRegion(one)}: {describeStack(one.stack, name)}
-                {piece.seen[key] ? ' ✓' : ''}
-              </ToggleButton>
-            );
-          })}
-        </ToggleButtonGroup>
+        <ZonePick
+          zone={zone}
+          onZone={props.onZone}
+          choices={[
+            { key: '', label: `the whole piece${isWritten(piece) ? ' ✓' : ''}` },
+            ...[...zones].reverse().map((one) => {
+              const face = piece.faces.find((entry) => entry.no === one.face)!;
+              const side = piece.faces.length > 1 ? `${faceName(face, paints)}: ` : '';
+              const done = piece.seen[zoneKey(one)] ? ' ✓' : '';
+              return {
+                key: zoneKey(one),
+                label: `${side}${describeRegion(one)}: ${describeStack(one.stack, name)}${done}`,
+              };
+            }),
+          ]}
+        />
       </Box>
       <Box>
         {zone === null && (
@@ -214,6 +199,61 @@ export function PieceInHand(props: InHand) {
                 : 'Save, next piece'}
           </Button>
         </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** Which part is spoken of: all choices in sight on a wide screen, one field on a phone. */
+function ZonePick({
+  zone,
+  onZone,
+  choices,
+}: {
+  zone: string | null;
+  onZone: (zone: string | null) => void;
+  choices: readonly { key: string; label: string }[];
+}) {
+  const pick = (key: string): void => onZone(key === '' ? null : key);
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      <TextField
+        select
+        label="Said of"
+        value={zone ?? ''}
+        onChange={(event) => pick(event.target.value)}
+        sx={{ display: { xs: 'flex', lg: 'none' } }}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      >
+        {choices.map((choice) => (
+          <MenuItem key={choice.key} value={choice.key}>
+            {choice.label}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Box sx={{ display: { xs: 'none', lg: 'block' } }}>
+        <Typography variant="h3" sx={{ mb: 0.5 }}>
+          Said of
+        </Typography>
+        <ToggleButtonGroup
+          orientation="vertical"
+          exclusive
+          fullWidth
+          size="small"
+          value={zone ?? ''}
+          onChange={(_, value: string | null) => value !== null && pick(value)}
+          aria-label="Which part"
+        >
+          {choices.map((choice) => (
+            <ToggleButton
+              key={choice.key}
+              value={choice.key}
+              sx={{ justifyContent: 'flex-start', textAlign: 'left', lineHeight: 1.2 }}
+            >
+              {choice.label}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
       </Box>
     </Box>
   );

@@ -11,10 +11,11 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Controller, useFieldArray, type Control, type FieldErrors } from 'react-hook-form';
-import { EVERYWHERE, METHODS, STAGES, WEIGHTS } from '@/core/zones';
+import { METHODS, STAGES, WEIGHTS } from '@/core/zones';
 import type { Units } from '@/core/units';
 import { NumberInput, SelectInput, type Choice } from '@/ui/fields';
 import type { LayerInput } from '../schema';
+import { newLayer } from '../layers';
 import { RegionFields } from './RegionFields';
 
 export type LayersForm = {
@@ -33,20 +34,6 @@ export type CoatingChoice = {
 
 const words = (values: readonly string[]): Choice[] =>
   values.map((value) => ({ value, label: value }));
-
-/** A layer as it is first offered: one dip everywhere. */
-export const newLayer = (coatingVersionId: string, generation: number): LayerInput => ({
-  coatingVersionId,
-  method: 'dip',
-  coats: 1,
-  weight: 'normal',
-  thicknessMm: null,
-  seconds: null,
-  stage: generation > 1 ? 'glaze-fired' : 'bisque',
-  driedBefore: null,
-  region: EVERYWHERE,
-  generation,
-});
 
 /** The layers in the order they go on: first one first. */
 export function LayerEditor({

@@ -81,7 +81,9 @@ export function StackPreview({
           >
             <Typography component="dt" variant="body2" color="text.secondary">
               {line.where}
-              {line.ground === '' ? '' : `, ground: ${line.ground.replace(/#\d+/g, '')}`}
+              {line.ground === '' || line.where.startsWith(line.ground)
+                ? ''
+                : `, on ${line.ground.replace(/#\d+/g, '')}`}
             </Typography>
             <Typography component="dd" sx={{ m: 0, fontWeight: 600 }}>
               {line.what}

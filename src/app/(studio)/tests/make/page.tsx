@@ -4,7 +4,7 @@ import { EVERYWHERE, NAMED_STRETCHES } from '@/core/zones';
 import { loadPieces } from '@/data/pieces';
 import { listBodies } from '@/data/catalogue';
 import { permit } from '@/features/people';
-import { newLayer } from '@/features/tests/components/LayerEditor';
+import { newLayer } from '@/features/tests/layers';
 import { MakeForm, type Starting } from '@/features/tests/components/MakeForm';
 import { likePiece, makeChoices } from '@/features/tests/queries';
 import { enter } from '@/platform/access';
