@@ -15,7 +15,7 @@ const shared = {
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/studio-data'],
 };
 
-export default {
+const config = {
   projects: [
     {
       ...shared,
@@ -32,3 +32,5 @@ export default {
     },
   ],
 };
+
+export default config;

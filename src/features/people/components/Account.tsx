@@ -5,6 +5,7 @@ import Stack from '@mui/material/Stack';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useColorScheme } from '@mui/material/styles';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { call } from '@/platform/client';
@@ -18,9 +19,11 @@ import { passwordSchema } from '../schema';
 export function Account() {
   const { mode, setMode } = useColorScheme();
   const [changing, setChanging] = useState(false);
+  const router = useRouter();
   const leave = async (): Promise<void> => {
     await call('/api/door/sign-out', { method: 'POST', body: '{}' });
-    window.location.assign('/sign-in');
+    router.replace('/sign-in');
+    router.refresh();
   };
   return (
     <Stack spacing={2}>

@@ -3,6 +3,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
 import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import { useState, type ReactNode } from 'react';
 import type { z } from 'zod';
@@ -25,14 +26,17 @@ function DoorForm<S extends z.ZodType<FieldValues, FieldValues>>(props: {
     defaultValues: props.defaults,
   });
   const [problem, setProblem] = useState<string | null>(null);
+  const router = useRouter();
   const submit = form.handleSubmit(async (values) => {
     setProblem(null);
     const answer = await call(`/api/door/${props.door}`, {
       method: 'POST',
       body: JSON.stringify(values),
     });
-    if (answer.ok) window.location.assign('/');
-    else {
+    if (answer.ok) {
+      router.replace('/');
+      router.refresh();
+    } else {
       setProblem(answer.problem.message);
       showFieldProblems(answer, form.setError);
     }

@@ -1,0 +1,69 @@
+import { v7 } from 'uuid';
+import { PORT } from '../../../test/studio';
+import { freshDatabase } from '../../../scripts/mariadb';
+import { openDatabase, type Database } from '../database';
+import { MIGRATIONS, migrate } from './index';
+
+let db: Database;
+beforeAll(async () => {
+  await freshDatabase(PORT, 'test_migrations');
+  db = openDatabase({
+    host: '127.0.0.1',
+    port: PORT,
+    user: 'root',
+    password: '',
+    database: 'test_migrations',
+  });
+});
+afterAll(() => db.destroy());
+
+const CHECK_FAILED = 4025;
+
+test('each step goes over a database with rows in it, and a second run changes nothing', async () => {
+  const technician = v7();
+  await migrate(db, '0001-people');
+  await db('person').insert({
+    id: technician,
+    name: 'A',
+    login: 'a',
+    password_hash: 'x',
+    role: 'technician',
+    created_at: new Date(),
+  });
+  await migrate(db, '0002-store');
+  const bodyId = v7();
+  await db('body').insert({
+    id: bodyId,
+    slug: 'b',
+    name: 'B',
+    kind: 'stoneware',
+    ground: 'light',
+    colour: '#ffffff',
+    notes: '',
+    cautions: '',
+  });
+  await migrate(db, '0003-pieces');
+  const piece = {
+    id: v7(),
+    code: 'AAAAA',
+    kind: 'tile',
+    body_id: bodyId,
+    form: 'L',
+    notes: '',
+    created_by: technician,
+    created_at: new Date(),
+  };
+  await db('piece').insert(piece);
+  expect(await migrate(db)).toEqual(MIGRATIONS.slice(3).map(({ name }) => name));
+  expect(await migrate(db)).toEqual([]);
+  expect(await db('piece').where({ id: piece.id }).first('code')).toEqual({ code: 'AAAAA' });
+
+  // The database itself holds the line: codes are unique, lengths positive, bodies real.
+  await expect(db('piece').insert({ ...piece, id: v7() })).rejects.toMatchObject({ errno: 1062 });
+  await expect(
+    db('piece').insert({ ...piece, id: v7(), code: 'BBBBB', height_mm: -1 }),
+  ).rejects.toMatchObject({ errno: CHECK_FAILED });
+  await expect(
+    db('piece').insert({ ...piece, id: v7(), code: 'CCCCC', body_id: v7() }),
+  ).rejects.toMatchObject({ errno: 1452 });
+});

@@ -1,0 +1,118 @@
+import { v7 } from 'uuid';
+import { OPERATIONS } from '../app/operations';
+import { openDatabase } from '../data/database';
+import { DEEDS } from '../features/people/permissions';
+import { makeInput, testStudio, type TestStudio } from '../../test/studio';
+import { freePort } from '../../scripts/mariadb';
+import { perform } from './operation';
+
+let studio: TestStudio;
+beforeAll(async () => {
+  studio = await testStudio('test_operations');
+});
+afterAll(() => studio.db.destroy());
+
+test('an operation sent twice is carried out once and answers alike', async () => {
+  const id = v7();
+  const first = await studio.act('tests.make', makeInput(studio, []), studio.technician, id);
+  const again = await studio.act('tests.make', makeInput(studio, []), studio.technician, id);
+  expect(again).toEqual(first);
+  expect(await studio.db('piece').count({ n: '*' }).first()).toEqual({ n: 1 });
+});
+
+test('sent twice at the same moment, it is still carried out once', async () => {
+  const before = Number((await studio.db('piece').count({ n: '*' }).first())?.n);
+  const id = v7();
+  const answers = await Promise.all(
+    [0, 1, 2].map(() => studio.act('tests.make', makeInput(studio, []), studio.technician, id)),
+  );
+  expect(answers.every((answer) => answer.ok)).toBe(true);
+  expect(new Set(answers.map((answer) => JSON.stringify(answer))).size).toBe(1);
+  expect(Number((await studio.db('piece').count({ n: '*' }).first())?.n)).toBe(before + 1);
+});
+
+test('an id that was used for something else is refused', async () => {
+  const id = v7();
+  await studio.act('tests.make', makeInput(studio, []), studio.technician, id);
+  expect(
+    await studio.act('people.invite', { name: 'X', role: 'student' }, studio.technician, id),
+  ).toMatchObject({ ok: false, problem: { code: 'conflict' } });
+});
+
+test('every operation asks who is there, and every role gets what the deeds say', async () => {
+  // What each role may do at all; written out here so that a change of heart shows.
+  const student = [
+    'opening.record',
+    'opening.withdraw',
+    'people.change-password',
+    'tests.edit-piece',
+    'tests.flag',
+  ];
+  const technicianOnly = [
+    'people.disable',
+    'people.invite',
+    'people.save-studio',
+    'people.set-role',
+    'people.withdraw-invitation',
+  ];
+  expect(OPERATIONS.size).toBeGreaterThan(25);
+  for (const [name, operation] of OPERATIONS) {
+    expect(await studio.act(name, {}, null)).toMatchObject({
+      ok: false,
+      problem: { code: 'not-signed-in' },
+    });
+    const allowed = async (as: typeof studio.student): Promise<boolean> => {
+      const answer = await studio.act(name, { nonsense: true }, as);
+      return answer.ok || answer.problem.code !== 'not-allowed';
+    };
+    expect([name, await allowed(studio.student)]).toEqual([name, student.includes(name)]);
+    expect([name, await allowed(studio.teacher)]).toEqual([name, !technicianOnly.includes(name)]);
+    expect([name, await allowed(studio.technician)]).toEqual([name, true]);
+    expect(operation.name).toBe(name);
+  }
+  expect(DEEDS['run the studio']).toEqual(['technician']);
+});
+
+test('wrong input is said at its field and changes nothing', async () => {
+  const before = await studio.db('piece').count({ n: '*' }).first();
+  const answer = await studio.act('tests.make', {
+    ...makeInput(studio, []),
+    count: 0,
+    wantedCone: '99',
+  });
+  expect(answer).toMatchObject({
+    ok: false,
+    problem: {
+      code: 'invalid',
+      fields: {
+        count: 'At least one.',
+        wantedCone: expect.stringContaining('no cone “99”') as string,
+      },
+    },
+  });
+  expect(await studio.db('piece').count({ n: '*' }).first()).toEqual(before);
+});
+
+test('a database that is away is a civil answer, not a crash', async () => {
+  const away = openDatabase({
+    host: '127.0.0.1',
+    port: await freePort(),
+    user: 'root',
+    password: '',
+    database: 'none',
+  });
+  const answer = await perform(
+    away,
+    OPERATIONS.get('tests.make')!,
+    { id: v7(), input: makeInput(studio, []) },
+    studio.technician,
+  );
+  expect(answer).toMatchObject({
+    ok: false,
+    problem: {
+      code: 'database-away',
+      message: expect.stringContaining('what you typed is still here') as string,
+    },
+  });
+  await away.destroy();
+});

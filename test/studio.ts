@@ -1,0 +1,261 @@
+/** A small studio in a database of its own, for integration tests. */
+import { v7 } from 'uuid';
+import { freshDatabase } from '../scripts/mariadb';
+import { createBody, createCoating, createKiln, listCoatings } from '../src/data/catalogue';
+import { openDatabase, type Database } from '../src/data/database';
+import { migrate } from '../src/data/migrations';
+import { createPerson, type Person, type Role } from '../src/data/people';
+import { createStudio } from '../src/data/studio';
+import { OPERATIONS } from '../src/app/operations';
+import { perform, type Answer } from '../src/platform/operation';
+
+export const PORT = Number(process.env.JITEN_TEST_DB_PORT);
+
+/** An empty, migrated database; the application's own pool is pointed at it too. */
+export async function emptyDatabase(name: string): Promise<Database> {
+  await freshDatabase(PORT, name);
+  Object.assign(process.env, {
+    JITEN_DB_PORT: String(PORT),
+    JITEN_DB_NAME: name,
+    JITEN_LOG: 'silent',
+  });
+  const db = openDatabase({
+    host: '127.0.0.1',
+    port: PORT,
+    user: 'root',
+    password: '',
+    database: name,
+  });
+  await migrate(db);
+  return db;
+}
+
+export type TestStudio = {
+  db: Database;
+  technician: Person;
+  teacher: Person;
+  student: Person;
+  body: string;
+  kiln: string;
+  version: (slug: string) => string;
+  act: <T = unknown>(
+    name: string,
+    input: unknown,
+    as?: Person | null,
+    id?: string,
+  ) => Promise<Answer<T>>;
+  /** The answer's data; fails the test when the operation was refused. */
+  must: <T = unknown>(name: string, input: unknown, as?: Person) => Promise<T>;
+};
+
+const person = async (db: Database, name: string, role: Role): Promise<Person> => {
+  const one = { id: v7(), name, login: name.toLowerCase(), role, disabled: false };
+  await createPerson(db, { ...one, passwordHash: 'none' }, new Date());
+  return one;
+};
+
+export async function testStudio(name: string): Promise<TestStudio> {
+  const db = await emptyDatabase(name);
+  const now = new Date();
+  await createStudio(
+    db,
+    {
+      name: 'Test',
+      timeZone: 'UTC',
+      temperatureUnit: 'C',
+      lengthUnit: 'mm',
+      massUnit: 'g',
+      crackAtC: 100,
+      unloadAtC: 40,
+    },
+    now,
+  );
+  const [technician, teacher, student] = [
+    await person(db, 'Tech', 'technician'),
+    await person(db, 'Teach', 'teacher'),
+    await person(db, 'Stud', 'student'),
+  ];
+  const [body, kiln] = [v7(), v7()];
+  await createBody(db, body, {
+    name: 'Peat',
+    kind: 'stoneware',
+    coneLow: '4',
+    coneHigh: '6',
+    ground: 'dark',
+    ironBearing: true,
+    colour: '#554433',
+    notes: '',
+    cautions: '',
+  });
+  await createKiln(db, kiln, {
+    name: 'Marta',
+    energy: 'electric',
+    control: 'controller',
+    volumeL: 200,
+    shelves: 3,
+    notes: '',
+  });
+  for (const [coating, kind] of [
+    ['Tarn', 'glaze'],
+    ['Pitch', 'glaze'],
+    ['Chalk Slip', 'slip'],
+  ] as const) {
+    await createCoating(
+      db,
+      v7(),
+      {
+        name: coating,
+        kind,
+        coneLow: '5',
+        coneHigh: '7',
+        colour: '#888888',
+        atmosphereNotes: '',
+        whatItDoes: '',
+        cautions: '',
+      },
+      now,
+    );
+  }
+  const versions = new Map((await listCoatings(db)).map((one) => [one.slug, one.versions[0]!.id]));
+  const act: TestStudio['act'] = (operation, input, as = technician, id = v7()) =>
+    perform(db, OPERATIONS.get(operation)!, { id, input }, as) as never;
+  return {
+    db,
+    technician,
+    teacher,
+    student,
+    body,
+    kiln,
+    act,
+    version: (slug) => versions.get(slug)!,
+    must: async (operation, input, as) => {
+      const answer = await act(operation, input, as ?? technician);
+      if (!answer.ok) throw new Error(`${operation}: ${JSON.stringify(answer.problem)}`);
+      return answer.data as never;
+    },
+  };
+}
+
+export const layer = (coatingVersionId: string, from = 0, to = 1, rest: object = {}) => ({
+  coatingVersionId,
+  method: 'dip',
+  coats: 1,
+  weight: 'normal',
+  thicknessMm: null,
+  seconds: null,
+  stage: 'bisque',
+  driedBefore: null,
+  region: { face: null, stretch: { from, to }, sector: { from: 0, to: 1 }, relief: 'all' },
+  ...rest,
+});
+
+export const makeInput = (studio: TestStudio, layers: object[], rest: object = {}) => ({
+  kind: 'tile',
+  bodyId: studio.body,
+  form: 'L tile',
+  heightMm: 90,
+  count: 1,
+  marks: [],
+  ownerId: null,
+  madeOn: null,
+  notes: '',
+  faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
+  layers,
+  exceptions: [],
+  flag: '',
+  waitingFor: 'glaze',
+  wantedCone: '6',
+  wantedAtmosphere: 'oxidation',
+  ...rest,
+});
+
+export const seen = (rest: object = {}) => ({
+  surface: null,
+  opacity: null,
+  colour: null,
+  movementMm: null,
+  met: null,
+  rating: null,
+  verdict: null,
+  note: '',
+  signs: [],
+  ...rest,
+});
+
+/** Makes pieces and returns their ids in order of their codes as given out. */
+export async function makePieces(
+  studio: TestStudio,
+  layers: object[],
+  rest: object = {},
+): Promise<{ ids: string[]; codes: string[] }> {
+  const { codes } = await studio.must<{ codes: string[] }>(
+    'tests.make',
+    makeInput(studio, layers, rest),
+  );
+  const rows = await studio.db('piece').whereIn('code', codes).select('id', 'code');
+  return { codes, ids: codes.map((code) => rows.find((row) => row.code === code)!.id as string) };
+}
+
+export async function planFiring(studio: TestStudio, rest: object = {}): Promise<string> {
+  const fields = {
+    kilnId: studio.kiln,
+    kind: 'glaze',
+    targetCone: '6',
+    atmosphere: 'oxidation',
+    plannedFor: '2026-03-01',
+    notes: '',
+    ...rest,
+  };
+  return (
+    await studio.must<{ id: string }>('kilns.plan', {
+      fields,
+      cones: [
+        { cone: '5', role: 'guide', place: 'top' },
+        { cone: '6', role: 'target', place: 'top' },
+        { cone: '7', role: 'guard', place: 'top' },
+      ],
+    })
+  ).id;
+}
+
+export const WAY = ['planned', 'loaded', 'firing', 'cooling', 'opened'] as const;
+
+/** Takes a firing from planned to `to`, step by step. */
+export async function advance(
+  studio: TestStudio,
+  firingId: string,
+  to: (typeof WAY)[number] = 'opened',
+): Promise<void> {
+  for (let i = 0; WAY[i] !== to; i++)
+    await studio.must('kilns.move', { firingId, from: WAY[i], to: WAY[i + 1] });
+}
+
+/** Made, loaded, fired and opened. */
+export async function fired(
+  studio: TestStudio,
+  layers: object[],
+  rest: object = {},
+): Promise<{ firingId: string; ids: string[]; codes: string[] }> {
+  const pieces = await makePieces(studio, layers, rest);
+  const firingId = await planFiring(studio);
+  await studio.must('kilns.place', { firingId, pieceIds: pieces.ids, shelf: 1 });
+  await advance(studio, firingId);
+  return { firingId, ...pieces };
+}
+
+export const recordInput = (
+  firingId: string,
+  pieceIds: readonly string[],
+  said: object,
+  rest: { zone?: string; replace?: boolean; basedOn?: string } = {},
+) => ({
+  firingId,
+  zone: rest.zone ?? null,
+  replace: rest.replace ?? false,
+  seen: seen(said),
+  pieces: pieceIds.map((pieceId) => ({
+    pieceId,
+    observationId: v7(),
+    basedOn: rest.basedOn ?? null,
+  })),
+});
