@@ -1,44 +1,18 @@
 /** Starts everything: database, migrations, demo studio, application. Ctrl+C stops all of it. */
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { DEMO_PASSWORD, PEOPLE } from '../demo/studio';
 import { loadDemo } from '../demo/load';
 import { openDatabase } from '../src/data/database';
 import { migrate } from '../src/data/migrations';
 import { readStudio } from '../src/data/studio';
+import { build } from './build';
 import { ensureDatabase, freePort, startDatabase, type RunningDatabase } from './mariadb';
 
 const empty = process.argv.includes('--empty');
 const data = resolve(process.env.JITEN_DATA ?? (empty ? 'studio-data/empty' : 'studio-data/demo'));
 const wanted = Number(process.env.PORT ?? 3000);
-
-/** The sources the build follows from; when they change, it is made again. */
-function sourceHash(): string {
-  const hash = createHash('sha256');
-  const walk = (path: string): void => {
-    if (statSync(path).isDirectory())
-      for (const name of readdirSync(path).sort()) walk(join(path, name));
-    else hash.update(path).update(readFileSync(path));
-  };
-  for (const path of ['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json'])
-    if (existsSync(path)) walk(path);
-  return hash.digest('hex');
-}
-
-function build(): void {
-  const mark = join('.next', 'jiten-source-hash');
-  const hash = sourceHash();
-  if (existsSync(mark) && readFileSync(mark, 'utf8') === hash) return;
-  console.log('Building the application (a minute, only when the sources have changed) …');
-  const result = spawnSync('npx', ['next', 'build'], {
-    stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
-  });
-  if (result.status !== 0) throw new Error('The build failed; run “npx next build” to see why.');
-  writeFileSync(mark, hash);
-}
 
 async function portFor(preferred: number): Promise<number> {
   const { createServer } = await import('node:net');

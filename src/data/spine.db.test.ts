@@ -8,7 +8,7 @@ import {
   recordInput,
   testStudio,
   type TestStudio,
-} from '../../test/studio';
+} from '../../test-support/studio';
 import { boardCells, rebuildCells } from './cells';
 
 let studio: TestStudio;

@@ -2,7 +2,7 @@ import { v7 } from 'uuid';
 import { OPERATIONS } from '../app/operations';
 import { openDatabase } from '../data/database';
 import { DEEDS } from '../features/people/permissions';
-import { makeInput, testStudio, type TestStudio } from '../../test/studio';
+import { makeInput, testStudio, type TestStudio } from '../../test-support/studio';
 import { freePort } from '../../scripts/mariadb';
 import { perform } from './operation';
 

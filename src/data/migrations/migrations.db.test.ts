@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { PORT } from '../../../test/studio';
+import { PORT } from '../../../test-support/studio';
 import { freshDatabase } from '../../../scripts/mariadb';
 import { openDatabase, type Database } from '../database';
 import { MIGRATIONS, migrate } from './index';

@@ -2,7 +2,7 @@ import { findShareLink, findSession, createSession, listPeople } from '@/data/pe
 import { database } from '@/platform/database';
 import { SIGN_IN_TRIES } from '@/platform/limits';
 import { Refusal } from '@/platform/refusal';
-import { emptyDatabase, testStudio, type TestStudio } from '../../../test/studio';
+import { emptyDatabase, testStudio, type TestStudio } from '../../../test-support/studio';
 import { acceptInvitation, checkSignIn, firstRun } from './door';
 import { firstRunSchema, studioSchema } from './schema';
 

@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  workers: 1,
+  fullyParallel: false,
+  reporter: [['list'], ['json']],
+  globalSetup: './e2e/setup.ts',
+  use: {
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-quic',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+    viewport: { width: 1280, height: 800 },
+  },
+});

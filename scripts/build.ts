@@ -1,0 +1,31 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+/** The sources the build follows from; when they change, it is made again. */
+function sourceHash(): string {
+  const hash = createHash('sha256');
+  const walk = (path: string): void => {
+    if (statSync(path).isDirectory())
+      for (const name of readdirSync(path).sort()) walk(join(path, name));
+    else hash.update(path).update(readFileSync(path));
+  };
+  for (const path of ['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json'])
+    if (existsSync(path)) walk(path);
+  return hash.digest('hex');
+}
+
+/** Builds the application when its sources have changed since the last time. */
+export function build(): void {
+  const mark = join('.next', 'jiten-source-hash');
+  const hash = sourceHash();
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === hash) return;
+  console.log('Building the application (a minute, only when the sources have changed) …');
+  const result = spawnSync('npx', ['next', 'build'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+  });
+  if (result.status !== 0) throw new Error('The build failed; run “npx next build” to see why.');
+  writeFileSync(mark, hash);
+}
