@@ -205,13 +205,21 @@ export function coneSix(random: Random): LotSpec[] {
         random,
       ),
     );
-  return random.shuffle(lots.slice(4)).reduce<LotSpec[]>(
-    (mixed, lot, i) => {
-      mixed.splice(Math.min(mixed.length, 1 + i * 2), 0, lot);
-      return mixed;
-    },
-    chunked(lots.slice(0, 4)),
+  // Stories come among the boards, early enough to be fired; ware fills in between and after.
+  const mixed = chunked(lots.slice(0, 4));
+  const among = (some: readonly LotSpec[], first: number): void =>
+    random
+      .shuffle(some)
+      .forEach((lot, i) => mixed.splice(Math.min(mixed.length, first + i * 2), 0, lot));
+  among(
+    lots.slice(4).filter((lot) => lot.pieces[0]?.owner !== true),
+    1,
   );
+  among(
+    lots.slice(4).filter((lot) => lot.pieces[0]?.owner === true),
+    2,
+  );
+  return mixed;
 }
 
 /** Everything for Gable at cone 10 in reduction. */

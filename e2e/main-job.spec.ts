@@ -75,13 +75,11 @@ test('an empty studio: set up, make a matrix, load, fire, open with pictures, an
 
   await page.getByRole('link', { name: 'Write up opening' }).click();
   for (let i = 1; i <= 4; i++) {
-    await page
-      .getByLabel('Take or choose a picture')
-      .setInputFiles({
-        name: `t${i}.jpg`,
-        mimeType: 'image/jpeg',
-        buffer: await picture(40 * i, 90, 120),
-      });
+    await page.getByLabel('Take or choose a picture').setInputFiles({
+      name: `t${i}.jpg`,
+      mimeType: 'image/jpeg',
+      buffer: await picture(40 * i, 90, 120),
+    });
     // After its picture a clean tile is two touches.
     await page
       .getByRole('group', { name: 'Surface' })

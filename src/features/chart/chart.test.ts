@@ -103,7 +103,7 @@ test('a cell says itself in words', () => {
     '6',
   );
   expect(cellWords(pairWords('Pitch', 'Tarn'), place, board.positions.get('a/b'), units)).toBe(
-    'Tarn over Pitch on Peat, cone 6, oxidation: seen once, 1 piece, gloss, pits, ran 4 mm',
+    'Tarn over Pitch on Peat, cone 6, oxidation: seen once, 1 piece, gloss, no picture, pits, ran 4 mm',
   );
   expect(cellWords(pairWords('Pitch', null), place, undefined, units)).toContain('untried');
   expect(groundWords('chalk-slip#1', () => 'Chalk Slip')).toBe('Chalk Slip');

@@ -41,9 +41,10 @@ export function cellWords(
   const parts = [
     describeStanding(main.standing),
     `${main.pieces} ${main.pieces === 1 ? 'piece' : 'pieces'}`,
-    main.surface,
+    main.photo === null ? `${main.surface ?? 'seen'}, no picture` : main.surface,
     ...signs,
     main.movementMm ? `ran ${formatLength(main.movementMm, units)}` : null,
+    position.ways > 1 ? `${position.ways} ways` : null,
   ];
   return `${pair} on ${placeWords(place)}: ${parts.filter(Boolean).join(', ')}`;
 }

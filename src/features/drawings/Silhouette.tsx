@@ -140,13 +140,13 @@ export function Silhouette(props: {
                       stroke="#111"
                       strokeOpacity={0.7}
                       strokeWidth={0.8}
-                      onClick={() => props.onZone?.(spot.zone)}
+                      onClick={props.onZone ? () => props.onZone?.(spot.zone) : undefined}
                     />
                   ))
               : parts.map((spot) => (
                   <g
                     key={spot.key}
-                    onClick={() => props.onZone?.(spot.zone)}
+                    onClick={props.onZone ? () => props.onZone?.(spot.zone) : undefined}
                     style={{ cursor: props.onZone ? 'pointer' : undefined }}
                   >
                     {!(spot.partial && spot.zone.relief.startsWith('hollows')) && (

@@ -106,13 +106,17 @@ export function Chart(props: ChartProps) {
     const step = steps[event.key];
     if (step && cell) {
       event.preventDefault();
-      const [row, column] = [
-        Number(cell.dataset.row) + step[0],
-        Number(cell.dataset.column) + step[1],
-      ];
-      board.current
-        ?.querySelector<HTMLElement>(`[data-row="${row}"][data-column="${column}"]`)
-        ?.focus();
+      // Where a coating would meet itself there is no cell: go on to the next.
+      for (let far = 1; far <= axis.length; far++) {
+        const [row, column] = [
+          Number(cell.dataset.row) + far * step[0],
+          Number(cell.dataset.column) + far * step[1],
+        ];
+        const next = board.current?.querySelector<HTMLElement>(
+          `[data-row="${row}"][data-column="${column}"]`,
+        );
+        if (next) return next.focus();
+      }
     } else if (event.key === 'o') turn();
     else if (event.key === 'b')
       cycle(
