@@ -1,10 +1,10 @@
 import { v7 } from 'uuid';
-import { OPERATIONS } from '../app/operations';
+import { OPERATIONS } from './operations';
 import { openDatabase } from '../data/database';
 import { DEEDS } from '../features/people/permissions';
 import { makeInput, testStudio, type TestStudio } from '../../test-support/studio';
 import { freePort } from '../../scripts/mariadb';
-import { perform } from './operation';
+import { perform } from '../platform/operation';
 
 let studio: TestStudio;
 beforeAll(async () => {
