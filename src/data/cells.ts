@@ -125,13 +125,20 @@ async function applySightings(
   const placed = fired.flatMap((piece) => placedSightings(piece));
   const touched = new Set(placed.map(({ id }) => id));
   const tuples = pairs.map((pair) => [pair.pieceId, pair.firingId]);
+  // MariaDB finds no index for pairs alone, so the pieces are named besides.
+  const pieceIds = [...new Set(pairs.map((pair) => pair.pieceId))];
   const before: Row[] = await src('sighting')
+    .whereIn('piece_id', pieceIds)
     .whereIn(['piece_id', 'firing_id'], tuples)
     .select('cell_id');
   for (const row of before) touched.add(row.cell_id as string);
   if (touched.size === 0) return;
   await holdCells(src, placed, [...touched]);
-  if (before.length > 0) await src('sighting').whereIn(['piece_id', 'firing_id'], tuples).delete();
+  if (before.length > 0)
+    await src('sighting')
+      .whereIn('piece_id', pieceIds)
+      .whereIn(['piece_id', 'firing_id'], tuples)
+      .delete();
   await insertMany(src, 'sighting', placed.map(sightingRow));
   await summariseCells(src, [...touched]);
 }
