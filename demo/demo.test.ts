@@ -29,6 +29,21 @@ test('it is a studio: firings in three kilns, hundreds of pieces, one climbing, 
   expect(written).toBeLessThan(half[0]!.pieces.length);
 });
 
+test('no piece is glaze-fired before it was bisqued', () => {
+  const bisqued = new Map(
+    history.firings
+      .filter((firing) => firing.kind === 'bisque')
+      .flatMap((firing) => firing.pieces.map(({ piece }) => [piece.id, firing.at] as const)),
+  );
+  expect(bisqued.size).toBeGreaterThan(300);
+  for (const firing of history.firings.filter((one) => one.kind !== 'bisque')) {
+    for (const { piece } of firing.pieces) {
+      const at = bisqued.get(piece.id);
+      if (at !== undefined) expect(at.getTime()).toBeLessThan(firing.at.getTime());
+    }
+  }
+});
+
 test('its stories are in it', () => {
   const signs = (body: string, slug: string, version: number) =>
     history.observations

@@ -248,7 +248,7 @@ function add(history: DemoHistory, random: Random, plan: NewFiring): DemoFiring 
   };
   for (const piece of plan.load) {
     if (piece.id === '') {
-      piece.madeAt = new Date(plan.at.getTime() - random.integer(9, 16) * DAY);
+      piece.madeAt = new Date(plan.at.getTime() - random.integer(42, 52) * DAY);
       piece.id = random.id(piece.madeAt);
       history.lots[piece.lot]!.at = piece.madeAt;
     }
@@ -467,8 +467,8 @@ function bisques(history: DemoHistory, random: Random, now: Date, start: Date): 
     history.lots[piece.lot]!.at = piece.madeAt;
   }
   const fired = history.pieces.filter((piece) => piece.waitingFor !== 'bisque');
-  for (let n = 0; n < 18; n++) {
-    const at = new Date(start.getTime() + (2 + n * 40) * DAY);
+  for (let n = 0; n < 20; n++) {
+    const at = new Date(start.getTime() + (n * 40 - 60) * DAY);
     const until = new Date(at.getTime() + 40 * DAY);
     const load = fired.filter((piece) => piece.madeAt >= at && piece.madeAt < until).slice(0, 60);
     if (load.length === 0) continue;

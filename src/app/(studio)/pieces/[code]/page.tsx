@@ -179,6 +179,7 @@ export default async function PiecePage({ params }: { params: Promise<{ code: st
                     />
                   ))}
                 {firing?.status === 'opened' &&
+                  firing.kind !== 'bisque' &&
                   observations.every((seen) => seen.firingId !== one.firingId) && (
                     <Typography>
                       Not written up yet.{' '}
