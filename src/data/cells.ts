@@ -15,7 +15,7 @@ import type {
 import { insertMany, type Row, type Source } from './database';
 import { cellId } from './ids';
 import { listObservations } from './observations';
-import { facesOf, layersOf } from './pieces';
+import { facesOf, holdPieces, layersOf } from './pieces';
 
 export type Pair = { pieceId: string; firingId: string };
 
@@ -99,6 +99,11 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
 export async function refreshCells(src: Source, pairs: readonly Pair[]): Promise<void> {
   for (let i = 0; i < pairs.length; i += CHUNK) {
     const chunk = pairs.slice(i, i + CHUNK);
+    // Held before they are read: whoever writes of another zone of a piece comes after, and sees this.
+    await holdPieces(
+      src,
+      chunk.map((pair) => pair.pieceId),
+    );
     await applySightings(src, chunk, await loadFired(src, chunk));
   }
 }

@@ -448,3 +448,8 @@ export async function setMade(
   for (const piece of pieces)
     await src('piece').where({ id: piece.id }).update({ created_at: piece.at });
 }
+
+/** Makes this transaction the only one writing of these pieces, always in one order. */
+export async function holdPieces(src: Source, ids: readonly string[]): Promise<void> {
+  await src('piece').whereIn('id', ids).orderBy('id').forUpdate().select('id');
+}

@@ -287,6 +287,22 @@ test('many people writing up one stack at the same time lose nobody’s count', 
   expect(await board()).toMatchObject([{ pieces: 8, standing: 'repeated' }]);
 });
 
+test('people writing of different zones of one piece at the same moment are all heard', async () => {
+  for (let round = 0; round < 6; round++) {
+    await clean();
+    const { firingId, ids } = await fired(studio, pitchTarn());
+    await studio.must('opening.record', recordInput(firingId, ids, { surface: 'gloss' }));
+    const zones = ['1|0-333|0-1000|all', '1|333-667|0-1000|all', '1|667-1000|0-1000|all'];
+    const answers = await Promise.all(
+      zones.map((zone) =>
+        studio.act('opening.record', recordInput(firingId, ids, { surface: 'matt' }, { zone })),
+      ),
+    );
+    expect(answers.every((answer) => answer.ok)).toBe(true);
+    expect((await board()).map((cell) => cell.surface)).toEqual(['matt', 'matt', 'matt']);
+  }
+});
+
 test('after any history of words, corrections, deletions and refits the kept summaries equal the rebuilt ones', async () => {
   const snapshot = async () => (await studio.db('cell').orderBy('id')).map((row) => ({ ...row }));
   const command = fc.oneof(

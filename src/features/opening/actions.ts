@@ -9,7 +9,7 @@ import {
   type Observation,
 } from '@/data/observations';
 import { binPhoto } from '@/data/photos';
-import { listPieces, updatePiece } from '@/data/pieces';
+import { holdPieces, listPieces, updatePiece } from '@/data/pieces';
 import { operation } from '@/platform/operation';
 import { conflict, notFound, refuse } from '@/platform/refusal';
 import { mayTouchPiece, permit } from '../people';
@@ -22,6 +22,7 @@ export const record = operation({
   run: async ({ trx, person, now }, { firingId, pieces: entries, zone, replace, seen }) => {
     const ids = [...new Set(entries.map((entry) => entry.pieceId))];
     const entryOf = new Map(entries.map((entry) => [entry.pieceId, entry]));
+    await holdPieces(trx, ids);
     const pieces = await listPieces(trx, { ids });
     if (pieces.length !== ids.length) throw notFound('One of these pieces');
     if (!pieces.every((piece) => mayTouchPiece(person, piece.ownerId)))
