@@ -68,6 +68,16 @@ test('what an earlier visit left on the device is sent first', async () => {
   expect(sent).toEqual(['old', 'new']);
 });
 
+test('until the device has been looked through, nobody says that nothing waits', async () => {
+  const { box } = outbox(memory([item('old')]), () => ({
+    outcome: 'later',
+    message: 'no connection',
+  }));
+  expect(box.state().ready).toBe(false);
+  expect((await box.leftBehind()).map(({ id }) => id)).toEqual(['old']);
+  expect(box.state()).toMatchObject({ ready: true, waiting: 1 });
+});
+
 test('a refusal holds the rest until a person has answered it', async () => {
   const store = memory();
   const { box, sent } = outbox(store, (one) =>

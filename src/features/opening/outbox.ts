@@ -27,6 +27,8 @@ export type OutboxStore = {
 };
 export type Refused = { item: OutboxItem; message: string; details?: unknown };
 export type OutboxState = {
+  /** Has the device been looked through? Before that nobody knows what waits. */
+  ready: boolean;
   waiting: number;
   sending: boolean;
   trouble: string | null;
@@ -38,21 +40,25 @@ export class Outbox {
   private refused: Refused | null = null;
   private trouble: string | null = null;
   private sending = false;
-  private ready: Promise<void>;
+  private readonly left: Promise<readonly OutboxItem[]>;
+  private ready = false;
 
   constructor(
     private readonly store: OutboxStore,
     private readonly deliver: (item: OutboxItem) => Promise<Delivery>,
     private readonly changed: (state: OutboxState) => void,
   ) {
-    this.ready = store.read().then((items) => {
-      this.items = [...items, ...this.items];
+    this.left = store.read().then((items) => {
+      this.items = [...items];
+      this.ready = true;
       this.tell();
+      return items;
     });
   }
 
   state(): OutboxState {
     return {
+      ready: this.ready,
       waiting: this.items.length,
       sending: this.sending,
       trouble: this.trouble,
@@ -60,9 +66,14 @@ export class Outbox {
     };
   }
 
+  /** What an earlier visit left on this device. */
+  leftBehind(): Promise<readonly OutboxItem[]> {
+    return this.left;
+  }
+
   /** Keeps an item on the device; resolves when it is safe there. Sending goes on by itself. */
   async add(item: OutboxItem): Promise<void> {
-    await this.ready;
+    await this.left;
     this.items.push(item);
     await this.store.write(this.items);
     this.tell();
@@ -71,7 +82,7 @@ export class Outbox {
 
   /** Sends what waits, in order, until something cannot be sent now. */
   async flush(): Promise<void> {
-    await this.ready;
+    await this.left;
     if (this.sending || this.refused !== null) return;
     this.sending = true;
     this.tell();

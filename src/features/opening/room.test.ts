@@ -1,4 +1,4 @@
-import { blank, nextUnwritten, tally, type RoomPiece } from './room';
+import { blank, isWritten, nextUnwritten, tally, withRecord, type RoomPiece } from './room';
 
 const piece = (id: string, rest: Partial<RoomPiece> = {}): RoomPiece => ({
   id,
@@ -56,4 +56,21 @@ test('the tally names what is missing, shelves to grind, refires and owners', ()
     refire: ['A'],
     tell: [{ owner: 'Noor', codes: ['A'] }],
   });
+});
+
+test('words kept on the device count as written, for the pieces and the zone they are of', () => {
+  const pieces = ['a', 'b', 'c'].map((id) => piece(id));
+  const entry = (pieceId: string) => ({ pieceId, observationId: `o-${pieceId}`, basedOn: null });
+  const said = { firingId: 'f', zone: null, seen: blank('tile'), pieces: [entry('a'), entry('b')] };
+  const after = withRecord(pieces, said, 'Iben', '2026-01-01');
+  expect(after.map(isWritten)).toEqual([true, true, false]);
+  expect(after[0]?.seen['']).toMatchObject({ id: 'o-a', by: 'Iben' });
+  const zoned = withRecord(
+    after,
+    { ...said, zone: '1|0-500|0-1000|all', pieces: [entry('c')] },
+    'Iben',
+    '2026-01-01',
+  );
+  expect(zoned.map(isWritten)).toEqual([true, true, false]);
+  expect(pieces.some(isWritten)).toBe(false);
 });

@@ -1,5 +1,5 @@
 import type { Verdict } from '@/core/signs';
-import type { SeenInput } from './schema';
+import type { RecordInput, SeenInput } from './schema';
 
 /** A piece as opening mode needs it. */
 export type RoomPiece = {
@@ -41,6 +41,22 @@ export function blank(kind: 'tile' | 'ware'): SeenInput {
 }
 
 export const isWritten = (piece: RoomPiece): boolean => piece.seen[''] !== undefined;
+
+/** The pieces with these words said of them, as the device has them before the server does. */
+export function withRecord(
+  pieces: readonly RoomPiece[],
+  { pieces: entries, zone, seen }: RecordInput,
+  by: string,
+  at: string,
+): RoomPiece[] {
+  const ids = new Map(entries.map((entry) => [entry.pieceId, entry.observationId]));
+  return pieces.map((piece) => {
+    const id = ids.get(piece.id);
+    return id === undefined
+      ? piece
+      : { ...piece, seen: { ...piece.seen, [zone ?? '']: { id, by, at, seen } } };
+  });
+}
 
 /** The next piece after this one that nobody has written up, going round; null when all are. */
 export function nextUnwritten(

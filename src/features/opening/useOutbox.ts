@@ -24,6 +24,7 @@ async function deliver(item: OutboxItem): Promise<Delivery> {
 /** The outbox of one opening on this device; it is emptied whenever the server can be reached. */
 export function useOutbox(firingId: string): { box: Outbox | null; state: OutboxState } {
   const [state, setState] = useState<OutboxState>({
+    ready: false,
     waiting: 0,
     sending: false,
     trouble: null,

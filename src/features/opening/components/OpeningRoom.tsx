@@ -12,9 +12,10 @@ import type { Witness } from '@/data/firings';
 import { useSend } from '@/platform/useSend';
 import { useSay } from '@/ui/Undo';
 import { ConePacks } from '../../kilns';
-import { blank, isWritten, nextUnwritten, tally, type RoomPiece } from '../room';
+import { blank, isWritten, nextUnwritten, tally, withRecord, type RoomPiece } from '../room';
 import type { RecordInput, SeenInput } from '../schema';
 import type { PaintChoice } from '../queries';
+import type { OutboxState } from '../outbox';
 import { useOutbox } from '../useOutbox';
 import { ConflictDialog } from './ConflictDialog';
 import { Finish } from './Finish';
@@ -60,6 +61,22 @@ export function OpeningRoom(props: {
   useEffect(() => {
     void get<Drafts>(draftKey).then((kept) => kept && setDrafts((now) => ({ ...kept, ...now })));
   }, [draftKey]);
+
+  useEffect(() => {
+    // What an earlier visit left here is already said, though the page was made without it.
+    void box?.leftBehind().then((items) => {
+      const records = items.flatMap((item) =>
+        item.kind === 'act' && item.name === 'opening.record' ? [item.input as RecordInput] : [],
+      );
+      if (records.length > 0)
+        setPieces((now) =>
+          records.reduce(
+            (all, record) => withRecord(all, record, props.person, new Date().toISOString()),
+            now,
+          ),
+        );
+    });
+  }, [box, props.person]);
 
   const piece = pieces.find((one) => one.id === at);
   const lot = piece?.lotId
@@ -117,19 +134,7 @@ export function OpeningRoom(props: {
       input,
       label: ids.length > 1 ? `${ids.length} alike` : piece.code,
     });
-    const at = new Date().toISOString();
-    const after = pieces.map((one) => {
-      const entry = entries.find((candidate) => candidate.pieceId === one.id);
-      return entry
-        ? {
-            ...one,
-            seen: {
-              ...one.seen,
-              [zone ?? '']: { id: entry.observationId, by: props.person, at, seen },
-            },
-          }
-        : one;
-    });
+    const after = withRecord(pieces, input, props.person, new Date().toISOString());
     setPieces(after);
     const { [key]: _, ...rest } = drafts;
     keepDrafts(rest);
@@ -194,7 +199,7 @@ export function OpeningRoom(props: {
           </Typography>
         </Typography>
         <Typography role="status" variant="body2" sx={{ fontWeight: 600 }}>
-          {statusWords(state.waiting, state.sending, state.trouble, written.size, pieces.length)}
+          {statusWords(state, written.size, pieces.length)}
         </Typography>
         {state.waiting > 0 && !state.sending && (
           <Button size="small" variant="outlined" onClick={() => void box?.flush()}>
@@ -287,12 +292,11 @@ const sameStack = (a: RoomPiece, b: RoomPiece): boolean =>
   JSON.stringify(b.layers.map(({ coat, region }) => [coat, region]));
 
 function statusWords(
-  waiting: number,
-  sending: boolean,
-  trouble: string | null,
+  { ready, waiting, sending, trouble }: OutboxState,
   written: number,
   all: number,
 ): string {
+  if (!ready) return `${written} of ${all} written up; looking through this device …`;
   if (waiting === 0) return `${written} of ${all} written up; all of it is on the studio’s server`;
   const here = `${waiting} on this device, not yet on the server`;
   return sending && trouble === null ? `${here}; sending …` : `${here}. ${trouble ?? ''}`;
