@@ -354,14 +354,6 @@ export async function place(
   }
 }
 
-export async function updatePlacement(
-  src: Source,
-  id: string,
-  fields: { shelf: number | null; position: string; setting: Placement['setting'] },
-): Promise<void> {
-  await src('placement').where({ id }).update(fields);
-}
-
 export async function removePlacement(src: Source, id: string): Promise<void> {
   await src('placement').where({ id }).delete();
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { v7 } from 'uuid';
 import {
   advance,
   fired,
@@ -10,6 +11,7 @@ import {
   type TestStudio,
 } from '../../test-support/studio';
 import { boardCells, rebuildCells } from './cells';
+import { createPhotos } from './photos';
 
 let studio: TestStudio;
 beforeAll(async () => {
@@ -25,6 +27,7 @@ const pitchTarn = () => [
 ];
 const clean = async (): Promise<void> => {
   for (const table of [
+    'photo',
     'sighting',
     'cell',
     'observation_sign',
@@ -256,6 +259,25 @@ test('taking back an observation brings back what it replaced', async () => {
   expect((await board())[0]?.surface).toBe('gloss');
   await studio.must('opening.withdraw', { observationIds: [first.pieces[0]!.observationId] });
   expect(await board()).toEqual([]);
+});
+
+test('a wrong picture leaves the chart and comes back with its undo', async () => {
+  const { firingId, ids } = await fired(studio, [layer(studio.version('tarn'))]);
+  await studio.must('opening.record', recordInput(firingId, ids, { surface: 'gloss' }));
+  const photo = {
+    id: v7(),
+    sha: 'a'.repeat(64),
+    width: 3,
+    height: 4,
+    pieceId: ids[0]!,
+    firingId,
+    originalName: 'x',
+  };
+  await createPhotos(studio.db, [photo], studio.technician.id, new Date());
+  await studio.must('opening.bin-picture', { photoId: photo.id, binned: false });
+  expect((await board())[0]?.photo).toBe(photo.sha);
+  await studio.must('opening.bin-picture', { photoId: photo.id, binned: true });
+  expect((await board())[0]?.photo).toBeNull();
 });
 
 test('a student writes of own pieces only', async () => {

@@ -11,15 +11,11 @@ export const SI: Units = { temperature: 'C', length: 'mm', mass: 'g' };
 
 export const MM_PER_INCH = 25.4;
 export const GRAMS_PER_OUNCE = 28.349523125;
-export const ML_PER_US_GALLON = 3785.411784;
-export const ML_PER_IMPERIAL_GALLON = 4546.09;
 
 /** A point on the temperature scale, °C → °F. */
 export const celsiusToFahrenheit = (celsius: number): number => (celsius * 9) / 5 + 32;
 /** A point on the temperature scale, °F → °C. */
 export const fahrenheitToCelsius = (fahrenheit: number): number => ((fahrenheit - 32) * 5) / 9;
-/** A difference or a rate (K, K/h), °C → °F: no offset. */
-export const celsiusStepToFahrenheit = (step: number): number => (step * 9) / 5;
 
 export type Quantity = { ok: true; value: number } | { ok: false; message: string };
 

@@ -14,7 +14,6 @@ import {
   removePlacement,
   setWitnesses,
   updateFiring,
-  updatePlacement,
   type Firing,
 } from '@/data/firings';
 import { newId } from '@/data/ids';
@@ -25,7 +24,6 @@ import { permit } from '../people';
 import {
   conesSchema,
   editFiringSchema,
-  movePlacementSchema,
   moveSchema,
   placeSchema,
   planSchema,
@@ -132,20 +130,6 @@ export const load = operation({
     }));
     await place(trx, placements, person.id, now);
     return { placementIds: placements.map(({ id }) => id) };
-  },
-});
-
-export const movePlacement = operation({
-  name: 'kilns.move-placement',
-  permit: permit('keep records'),
-  input: movePlacementSchema,
-  run: async (act, { placementId, firingId, ...fields }) => {
-    const firing = await heldFiring(act, firingId);
-    if (fields.shelf !== null && fields.shelf > firing.shelves)
-      throw refuse(`${firing.kilnName} has ${firing.shelves} shelves.`, {
-        shelf: `1 to ${firing.shelves}.`,
-      });
-    await updatePlacement(act.trx, placementId, fields);
   },
 });
 

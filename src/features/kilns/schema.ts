@@ -41,14 +41,6 @@ export const placeSchema = z.object({
   setting: z.enum(SETTINGS).default('unknown'),
 });
 
-export const movePlacementSchema = z.object({
-  placementId: z.uuid(),
-  firingId: z.uuid(),
-  shelf: z.number().int().min(1).max(30).nullable(),
-  position: z.string().trim().max(20),
-  setting: z.enum(SETTINGS),
-});
-
 export const takeOutSchema = z.object({
   firingId: z.uuid(),
   placementIds: z.array(z.uuid()).min(1).max(500),

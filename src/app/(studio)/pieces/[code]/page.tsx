@@ -19,13 +19,13 @@ import { PictureDrop } from '@/features/opening/components/PictureDrop';
 import { CorrectLayers } from '@/features/tests/components/CorrectLayers';
 import { EditPiece } from '@/features/tests/components/EditPiece';
 import { ObservationView } from '@/features/tests/components/ObservationView';
+import { PiecePicture } from '@/features/tests/components/PiecePicture';
 import { FlagList } from '@/features/tests/components/PieceActs';
 import { makeChoices } from '@/features/tests/queries';
 import { stateOf } from '@/features/tests/state';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { Page, Section } from '@/ui/Page';
-import { Picture } from '@/ui/Picture';
 import { MONO } from '@/ui/theme';
 import { calendarDay } from '@/ui/time';
 
@@ -128,9 +128,12 @@ export default async function PiecePage({ params }: { params: Promise<{ code: st
           <Section title="Pictures">
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
               {photos.map((photo) => (
-                <a key={photo.id} href={`/api/pictures/${photo.sha}/large`}>
-                  <Picture sha={photo.sha} alt={`Picture of ${piece.code}`} sx={{ width: 150 }} />
-                </a>
+                <PiecePicture
+                  key={photo.id}
+                  photo={{ id: photo.id, sha: photo.sha }}
+                  code={piece.code}
+                  edit={keeps}
+                />
               ))}
               <PictureDrop
                 pieceId={piece.id}
