@@ -132,11 +132,7 @@ export function ConePacks({
                         min={0}
                         max={90}
                         step={5}
-                        marks={[
-                          { value: 0, label: 'up' },
-                          { value: 45 },
-                          { value: 90, label: 'down' },
-                        ]}
+                        marks={[{ value: 45 }]}
                         aria-label={`Bend of cone ${formatCone(cone.cone)}, ${one}`}
                         valueLabelDisplay="auto"
                         valueLabelFormat={(value) => `${Math.round((value / 90) * 100)} %`}

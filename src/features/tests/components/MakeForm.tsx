@@ -7,19 +7,19 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm, useWatch, type Control } from 'react-hook-form';
 import { FORMS } from '@/core/designs';
-import { ATMOSPHERES } from '@/core/signs';
 import type { Units } from '@/core/units';
 import { showFieldProblems, useSend } from '@/platform/useSend';
 import { Caution } from '@/ui/Caution';
 import { Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
-import { ChoiceInput, DateInput, NumberInput, SelectInput, TextInput } from '@/ui/fields';
+import { DateInput, NumberInput, SelectInput, TextInput } from '@/ui/fields';
 import { makeSchema, type MakeInput } from '../schema';
 import { ExceptionEditor } from './ExceptionEditor';
 import { FaceEditor } from './FaceEditor';
 import { LayerEditor, type CoatingChoice, type LayersForm } from './LayerEditor';
 import { MadeCodes } from './MadeCodes';
 import { StackPreview } from './StackPreview';
+import { WaitingFields, type WaitingForm } from './WaitingFields';
 
 export type BodyChoice = { id: string; name: string; colour: string };
 export type Starting = Partial<MakeInput>;
@@ -138,35 +138,7 @@ export function MakeForm(props: {
           )}
           <Section title="What it waits for">
             <Stack spacing={1.5}>
-              <Box
-                sx={{
-                  display: 'grid',
-                  gap: 1.5,
-                  gridTemplateColumns: { xs: '1fr', sm: 'auto 1fr 1fr' },
-                  alignItems: 'end',
-                }}
-              >
-                <ChoiceInput
-                  control={control}
-                  name="waitingFor"
-                  label="Next firing"
-                  choices={[
-                    { value: 'bisque', label: 'Bisque' },
-                    { value: 'glaze', label: 'Glaze' },
-                  ]}
-                />
-                <TextInput control={control} name="wantedCone" label="Cone wanted" orNull />
-                <SelectInput
-                  control={control}
-                  name="wantedAtmosphere"
-                  label="Atmosphere wanted"
-                  none="not said"
-                  choices={ATMOSPHERES.filter((one) => one !== 'unknown').map((value) => ({
-                    value,
-                    label: value,
-                  }))}
-                />
-              </Box>
+              <WaitingFields control={control as unknown as Control<WaitingForm>} />
               <Box
                 sx={{
                   display: 'grid',
