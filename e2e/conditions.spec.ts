@@ -1,5 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { strFromU8, unzipSync } from 'fflate';
+import { readFileSync } from 'node:fs';
+import Papa from 'papaparse';
+import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
 import { DEMO, picture, signIn } from './support';
 
@@ -185,4 +190,80 @@ test('a picture that is a text file is refused beside the piece, and a wrong cod
     .setInputFiles({ name: 'x.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture') });
   await expect(page.getByText(/This file is not a picture/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Send it again' })).toBeVisible();
+});
+
+test('a picture of 200 megapixels is refused before it is opened, and said so beside the piece', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  const buffer = await sharp({
+    create: { width: 20_000, height: 10_001, channels: 3, background: '#777' },
+    limitInputPixels: false,
+  })
+    .png({ compressionLevel: 1 })
+    .toBuffer();
+  await signIn(page, DEMO(), 'iben');
+  await page.goto(`${DEMO()}/tests`);
+  await page.locator('a[href^="/pieces/"]').first().click();
+  await page
+    .getByLabel('Take or choose a picture')
+    .setInputFiles({ name: 'huge.png', mimeType: 'image/png', buffer });
+  await expect(page.getByText(/megapixel/i)).toBeVisible({ timeout: 30_000 });
+});
+
+test('a CSV of 100,000 rows and one that is no CSV are turned away with what to do', async ({
+  page,
+}) => {
+  await signIn(page, DEMO(), 'iben');
+  await page.goto(`${DEMO()}/studio/import`);
+  const drop = (name: string, buffer: Buffer): Promise<void> =>
+    page.getByLabel('Choose a CSV file').setInputFiles({ name, mimeType: 'text/csv', buffer });
+  await drop('all.csv', Buffer.from(`body,cone\n${'Saltbox,6\n'.repeat(100_000)}`));
+  await expect(page.getByText(/has 100,000 rows; at most 50,000 at a time/)).toBeVisible({
+    timeout: 30_000,
+  });
+  await drop('tests.xlsx', Buffer.from('PK\u0003\u0004\u0000\u0000binary'));
+  await expect(page.getByText(/CSV/).last()).toBeVisible();
+  await drop('few.csv', Buffer.from('body;cone;coating 1;coats 1\nSaltbox;5,5;Pitch;2\n'));
+  await expect(page.getByRole('heading', { name: '1 of 1 rows can be taken' })).toBeVisible();
+});
+
+test('everything can be taken out: the document keeps to its schema, the tables open as CSV', async ({
+  page,
+}) => {
+  await signIn(page, DEMO(), 'iben');
+  await page.goto(`${DEMO()}/studio`);
+  const taken = async (button: string): Promise<Buffer> => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: button }).click(),
+    ]);
+    return readFileSync(await download.path());
+  };
+  const schema = JSON.parse((await taken('Its schema')).toString()) as object;
+  const studio = JSON.parse((await taken('One JSON document')).toString()) as { piece: object[] };
+  const check = new Ajv2020({ strict: false, validateFormats: false }).compile(schema);
+  expect(check(studio) ? [] : check.errors).toEqual([]);
+  expect(studio.piece.length).toBeGreaterThan(600);
+  const tables = unzipSync(new Uint8Array(await taken('All tables as CSV')));
+  const pieces = Papa.parse<{ code: string }>(strFromU8(tables['piece.csv']!), { header: true });
+  // The first line under the names holds the units.
+  expect(pieces.data.slice(1)).toHaveLength(studio.piece.length);
+});
+
+test('a folder of pictures finds its pieces by the codes in the file names', async ({ page }) => {
+  await signIn(page, DEMO(), 'iben');
+  await page.goto(`${DEMO()}/tests`);
+  const href = await page.locator('a[href^="/pieces/"]').first().getAttribute('href');
+  const code = href!.split('/').pop()!;
+  await page.goto(`${DEMO()}/studio/pictures`);
+  await page.getByLabel('Choose pictures').setInputFiles([
+    { name: `tile ${code} front.jpg`, mimeType: 'image/jpeg', buffer: await picture(10, 90, 30) },
+    { name: 'holiday.jpg', mimeType: 'image/jpeg', buffer: await picture(1, 2, 3) },
+  ]);
+  await expect(page.getByText('1 of 2 pictures have their piece; 0 kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring in 1 picture' }).click();
+  await expect(page.getByText('1 of 2 pictures have their piece; 1 kept.')).toBeVisible();
+  await page.goto(`${DEMO()}${href}`);
+  await expect(page.getByRole('img').first()).toBeVisible();
 });

@@ -2,151 +2,94 @@
  * Cell summaries: what the chart reads. They follow from observations alone and are
  * kept in the transaction that changes an observation, a layer or a firing.
  */
-import type { Atmosphere, Meeting, Surface } from '@/core/signs';
-import { cellKey, circumstances, sightingsOf, summarise } from '@/core/standing';
-import type {
-  CellSign,
-  Contradiction,
-  FiredPiece,
-  Seen,
-  Sighting,
-  Standing,
-} from '@/core/standing';
-import { insertMany, type Row, type Source } from './database';
+import { cellKey, sightingsOf, summarise } from '@/core/standing';
+import type { Sighting } from '@/core/standing';
+import type { Row, Source } from './database';
+import { loadFired, type Fired, type Pair } from './fired';
 import { cellId } from './ids';
-import { listObservations } from './observations';
-import { facesOf, holdPieces, layersOf } from './pieces';
-
-export type Pair = { pieceId: string; firingId: string };
-
-/** A fired piece with what its cells need besides: its body's id. */
-export type Fired = FiredPiece & { bodyId: string };
+import { holdPieces } from './pieces';
 
 const CHUNK = 400;
-
-/** Reads the fired pieces of these pairs with everything their cells follow from. */
-export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fired[]> {
-  if (pairs.length === 0) return [];
-  const pieceIds = [...new Set(pairs.map((pair) => pair.pieceId))];
-  const wanted = new Set(pairs.map((pair) => `${pair.pieceId}/${pair.firingId}`));
-  const rows: Row[] = (
-    await src('placement')
-      .join('piece', 'piece.id', 'placement.piece_id')
-      .join('body', 'body.id', 'piece.body_id')
-      .join('firing', 'firing.id', 'placement.firing_id')
-      .join('kiln', 'kiln.id', 'firing.kiln_id')
-      .leftJoin('lot', 'lot.id', 'piece.lot_id')
-      .whereIn('placement.piece_id', pieceIds)
-      .whereIn('placement.firing_id', [...new Set(pairs.map((pair) => pair.firingId))])
-      .whereNull('piece.binned_at')
-      .select(
-        'placement.piece_id',
-        'placement.firing_id',
-        'placement.shelf',
-        'placement.setting',
-        'placement.generation',
-        'piece.form',
-        'piece.body_id',
-        'body.slug as body_slug',
-        'firing.no',
-        'firing.kind',
-        'firing.cone_band',
-        'firing.atmosphere',
-        'kiln.name as kiln_name',
-        'lot.name as lot_name',
-      )
-  ).filter((row: Row) => wanted.has(`${row.piece_id}/${row.firing_id}`));
-  if (rows.length === 0) return [];
-  const [faces, layers, seen] = await Promise.all([
-    facesOf(src, pieceIds),
-    layersOf(src, pieceIds, ['done']),
-    listObservations(src, { pieceIds, current: true }),
-  ]);
-  const seenBy = new Map<string, Seen[]>();
-  for (const one of seen) {
-    const key = `${one.pieceId}/${one.firingId}`;
-    seenBy.set(key, [...(seenBy.get(key) ?? []), { ...one, seenAt: one.seenAt.toISOString() }]);
-  }
-  return rows.map((row) => {
-    const own = layers.get(row.piece_id) ?? [];
-    return {
-      pieceId: row.piece_id,
-      firingId: row.firing_id,
-      generation: row.generation,
-      body: row.body_slug,
-      bodyId: row.body_id,
-      faces: faces.get(row.piece_id) ?? [],
-      layers: own,
-      cone: row.cone_band,
-      atmosphere: row.atmosphere,
-      variables: circumstances({
-        kiln: row.kiln_name,
-        firing: `${row.kiln_name} ${row.no}`,
-        kind: row.kind,
-        shelf: row.shelf,
-        setting: row.setting,
-        generation: row.generation,
-        form: row.form,
-        lot: row.lot_name,
-        layers: own.filter((layer) => layer.generation <= row.generation),
-      }),
-      seen: seenBy.get(`${row.piece_id}/${row.firing_id}`) ?? [],
-    };
-  });
-}
 
 /** Brings the cells that these pieces stand in, or stood in, up to date. */
 export async function refreshCells(src: Source, pairs: readonly Pair[]): Promise<void> {
   for (let i = 0; i < pairs.length; i += CHUNK) {
     const chunk = pairs.slice(i, i + CHUNK);
+    const pieceIds = [...new Set(chunk.map((pair) => pair.pieceId))];
     // Held before they are read: whoever writes of another zone of a piece comes after, and sees this.
-    await holdPieces(
-      src,
-      chunk.map((pair) => pair.pieceId),
-    );
-    await applySightings(src, chunk, await loadFired(src, chunk));
+    await holdPieces(src, pieceIds);
+    const rows: Row[] = await src('sighting')
+      // MariaDB finds no index for pairs alone, so the pieces are named besides.
+      .whereIn('piece_id', pieceIds)
+      .whereIn(
+        ['piece_id', 'firing_id'],
+        chunk.map((pair) => [pair.pieceId, pair.firingId]),
+      )
+      .select('piece_id', 'firing_id', 'cell_id');
+    const before = rows.map((row) => ({
+      pieceId: row.piece_id,
+      firingId: row.firing_id,
+      cellId: row.cell_id,
+    }));
+    await moveCells(src, before, (await loadFired(src, chunk)).flatMap(placedSightings));
   }
 }
 
-/** Every firing a piece has been placed in: what a change of its layers touches. */
-export async function pairsOf(
+/**
+ * Brings the cells up to date after something was said of pieces that are held: what
+ * stood before follows from the pieces as they were, and need not be read.
+ */
+export const keepCells = (
   src: Source,
-  filter: { pieceIds?: readonly string[]; firingId?: string },
-): Promise<Pair[]> {
-  const query = src('placement').select('piece_id', 'firing_id');
-  if (filter.pieceIds) query.whereIn('piece_id', filter.pieceIds);
-  if (filter.firingId !== undefined) query.where('firing_id', filter.firingId);
-  return (await query).map((row: Row) => ({ pieceId: row.piece_id, firingId: row.firing_id }));
-}
+  before: readonly Fired[],
+  after: readonly Fired[],
+): Promise<void> =>
+  moveCells(
+    src,
+    before.flatMap(placedSightings).map(({ id, sighting }) => ({ ...sighting, cellId: id })),
+    after.flatMap(placedSightings),
+  );
 
-type Placed = { id: string; bodyId: string; sighting: Sighting };
+/** A sighting with its cell and what the cell's row needs. */
+export type Placed = { id: string; bodyId: string; sighting: Sighting };
+type Stand = Pair & { cellId: string };
 
-/** Replaces the sightings of the pairs by those of the fired pieces and sums the cells up again. */
-async function applySightings(
+/** Replaces sightings that stood by those that stand now and sums their cells up again. */
+async function moveCells(
   src: Source,
-  pairs: readonly Pair[],
-  fired: readonly Fired[],
+  before: readonly Stand[],
+  placed: readonly Placed[],
 ): Promise<void> {
-  const placed = fired.flatMap((piece) => placedSightings(piece));
-  const touched = new Set(placed.map(({ id }) => id));
-  const tuples = pairs.map((pair) => [pair.pieceId, pair.firingId]);
-  // MariaDB finds no index for pairs alone, so the pieces are named besides.
-  const pieceIds = [...new Set(pairs.map((pair) => pair.pieceId))];
-  const before: Row[] = await src('sighting')
-    .whereIn('piece_id', pieceIds)
-    .whereIn(['piece_id', 'firing_id'], tuples)
-    .select('cell_id');
-  for (const row of before) touched.add(row.cell_id as string);
-  if (touched.size === 0) return;
-  await holdCells(src, placed, [...touched]);
-  if (before.length > 0)
+  const held = new Set(before.map((one) => one.cellId));
+  const touched = [...new Set([...placed.map(({ id }) => id), ...held])];
+  if (touched.length === 0) return;
+  await holdCells(
+    src,
+    placed.filter(({ id }) => !held.has(id)),
+    touched,
+  );
+  const kept = new Set(placed.map(({ id, sighting }) => standKey({ ...sighting, cellId: id })));
+  const gone = before.filter((one) => !kept.has(standKey(one)));
+  if (gone.length > 0)
     await src('sighting')
-      .whereIn('piece_id', pieceIds)
-      .whereIn(['piece_id', 'firing_id'], tuples)
+      .whereIn(
+        'piece_id',
+        gone.map((one) => one.pieceId),
+      )
+      .whereIn(
+        ['piece_id', 'firing_id', 'cell_id'],
+        gone.map((one) => [one.pieceId, one.firingId, one.cellId]),
+      )
       .delete();
-  await insertMany(src, 'sighting', placed.map(sightingRow));
-  await summariseCells(src, [...touched]);
+  for (let i = 0; i < placed.length; i += CHUNK)
+    await src('sighting')
+      .insert(placed.slice(i, i + CHUNK).map(sightingRow))
+      .onConflict(['piece_id', 'firing_id', 'cell_id'])
+      .merge();
+  await summariseCells(src, touched);
 }
+
+const standKey = (of: Stand): string => `${of.pieceId}/${of.firingId}/${of.cellId}`;
 
 /** The sightings of a piece with their cells' ids. */
 export function placedSightings(piece: Fired): Placed[] {
@@ -354,153 +297,4 @@ export async function rebuildCells(
     await refreshCells(src, pairs.slice(i, i + CHUNK));
     progress(Math.min(i + CHUNK, pairs.length), pairs.length);
   }
-}
-
-/** A cell as the chart shows it. */
-export type Cell = {
-  id: string;
-  bodyId: string;
-  slips: string;
-  cone: string;
-  atmosphere: Atmosphere;
-  depth: number;
-  base: string | null;
-  over: string | null;
-  stackKey: string;
-  standing: Standing;
-  pieces: number;
-  firings: number;
-  surface: Surface | null;
-  met: Meeting | null;
-  movementMm: number | null;
-  rating: number | null;
-  signs: CellSign[];
-  contradictions: Contradiction[];
-  photo: string | null;
-  example: string | null;
-  lastSeen: Date | null;
-};
-
-const cell = (row: Row): Cell => ({
-  id: row.id,
-  bodyId: row.body_id,
-  slips: row.slips,
-  cone: row.cone,
-  atmosphere: row.atmosphere,
-  depth: row.depth,
-  base: row.base_slug,
-  over: row.over_slug,
-  stackKey: row.stack_key,
-  standing: row.standing,
-  pieces: row.pieces,
-  firings: row.firings,
-  surface: row.surface,
-  met: row.met,
-  movementMm: row.movement_mm,
-  rating: row.rating,
-  signs: row.signs,
-  contradictions: row.contradictions,
-  photo: row.photo_sha,
-  example: row.example_code,
-  lastSeen: row.last_seen,
-});
-
-/** The cells of one board: a ground at a cone and an atmosphere. One indexed read. */
-export async function boardCells(
-  src: Source,
-  board: { bodyId: string; cone: string; atmosphere: string; slips: string | null },
-): Promise<Cell[]> {
-  const query = src('cell').where({
-    body_id: board.bodyId,
-    cone: board.cone,
-    atmosphere: board.atmosphere,
-  });
-  if (board.slips !== null) query.where('slips', board.slips);
-  return (await query).map(cell);
-}
-
-export type BoardChoice = {
-  bodyId: string;
-  cone: string;
-  atmosphere: string;
-  slips: string;
-  cells: number;
-};
-
-/** Which grounds, cones and atmospheres have anything on the chart. */
-export async function boardChoices(src: Source): Promise<BoardChoice[]> {
-  const rows: Row[] = await src('cell')
-    .groupBy('body_id', 'cone', 'atmosphere', 'slips')
-    .select('body_id', 'cone', 'atmosphere', 'slips')
-    .count({ n: '*' });
-  return rows.map((row) => ({
-    bodyId: row.body_id,
-    cone: row.cone,
-    atmosphere: row.atmosphere,
-    slips: row.slips,
-    cells: Number(row.n),
-  }));
-}
-
-/** Cells that a coating takes part in, best known first. */
-export async function cellsOfCoating(src: Source, slug: string, limit: number): Promise<Cell[]> {
-  const rows: Row[] = await src('cell')
-    .where({ base_slug: slug })
-    .orWhere({ over_slug: slug })
-    .orderBy([
-      { column: 'pieces', order: 'desc' },
-      { column: 'last_seen', order: 'desc' },
-    ])
-    .limit(limit);
-  return rows.map(cell);
-}
-
-/** One piece's part in a cell. */
-export type CellPiece = {
-  pieceId: string;
-  code: string;
-  mark: string | null;
-  firingId: string;
-  cellId: string;
-  seenAt: Date;
-  surface: Surface | null;
-  movementMm: number | null;
-  rating: number | null;
-  colour: string | null;
-  signs: Sighting['signs'];
-  variables: Record<string, string>;
-};
-
-/** The pieces that make up these cells, last seen first. */
-export async function piecesOfCells(src: Source, ids: readonly string[]): Promise<CellPiece[]> {
-  const rows: Row[] = await src('sighting')
-    .join('piece', 'piece.id', 'sighting.piece_id')
-    .whereIn('sighting.cell_id', ids)
-    .orderBy('sighting.seen_at', 'desc')
-    .select('sighting.*', 'piece.code', 'piece.mark');
-  return rows.map((row) => ({
-    pieceId: row.piece_id,
-    code: row.code,
-    mark: row.mark,
-    firingId: row.firing_id,
-    cellId: row.cell_id,
-    seenAt: row.seen_at,
-    surface: row.surface,
-    movementMm: row.movement_mm,
-    rating: row.rating,
-    colour: row.colour,
-    signs: row.signs,
-    variables: row.variables,
-  }));
-}
-
-/** For each coating a picture of it by itself where there is one, else under another, by slug. */
-export async function picturesOfCoatings(src: Source): Promise<Map<string, string>> {
-  const rows: Row[] = await src('cell')
-    .whereNotNull('photo_sha')
-    .whereNotNull('base_slug')
-    .where('depth', '<=', 2)
-    .orderBy([{ column: 'depth', order: 'desc' }, { column: 'pieces' }])
-    .select('base_slug', 'photo_sha');
-  return new Map(rows.map((row) => [row.base_slug as string, row.photo_sha as string]));
 }

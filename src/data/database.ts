@@ -14,6 +14,8 @@ export type DatabaseAddress = {
   database: string;
 };
 
+type RawConnection = { query: (sql: string, done: (error: Error | null) => void) => void };
+
 /** Opens a pool. Times are UTC both ways; sums come back as numbers by the repositories' own conversion. */
 export function openDatabase(address: DatabaseAddress): Database {
   return knexFactory({
@@ -27,7 +29,16 @@ export function openDatabase(address: DatabaseAddress): Database {
       dateStrings: ['DATE'] as unknown as boolean,
       connectTimeout: 5000,
     },
-    pool: { min: 0, max: 10, acquireTimeoutMillis: 8000 },
+    pool: {
+      min: 0,
+      max: 10,
+      acquireTimeoutMillis: 8000,
+      // Writers hold rows and then read: what they read must be what is there by then.
+      afterCreate: (connection: RawConnection, done: (error: Error | null, c: unknown) => void) =>
+        connection.query('SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED', (error) =>
+          done(error, connection),
+        ),
+    },
     acquireConnectionTimeout: 8000,
   });
 }

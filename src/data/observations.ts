@@ -97,18 +97,29 @@ export async function listObservations(
 ): Promise<RecordedObservation[]> {
   const query = src('observation')
     .join('person', 'person.id', 'observation.seen_by')
+    .leftJoin('observation_sign', 'observation_sign.observation_id', 'observation.id')
+    // By the first table's columns only: anything else makes the database sort on disk.
     .orderBy(['observation.seen_at', 'observation.id'])
-    .select('observation.*', 'person.name as seen_by_name');
+    .select(
+      'observation.*',
+      'person.name as seen_by_name',
+      'observation_sign.sign',
+      'observation_sign.severity',
+      'observation_sign.wanted',
+    );
   if (filter.ids) query.whereIn('observation.id', filter.ids);
   if (filter.pieceIds) query.whereIn('observation.piece_id', filter.pieceIds);
   if (filter.firingId !== undefined) query.where('observation.firing_id', filter.firingId);
   if (filter.keys) query.whereIn('observation.current_key', filter.keys);
   if (filter.current) query.whereNotNull('observation.current_key');
-  const rows: Row[] = await query;
-  const signs = await signsOf(
-    src,
-    rows.map((row) => row.id as string),
-  );
+  const signs = new Map<string, SeenSign[]>();
+  const rows = ((await query) as Row[]).filter((row) => {
+    const own = signs.get(row.id);
+    const sign = { sign: row.sign, severity: row.severity, wanted: Boolean(row.wanted) };
+    if (own === undefined) signs.set(row.id, row.sign === null ? [] : [sign]);
+    else own.push(sign);
+    return own === undefined;
+  });
   return rows.map((row) => ({
     id: row.id,
     pieceId: row.piece_id,
@@ -125,20 +136,8 @@ export async function listObservations(
     rating: row.rating,
     verdict: row.verdict,
     note: row.note,
-    signs: signs.get(row.id) ?? [],
+    signs: signs.get(row.id)?.sort((a, b) => (a.sign < b.sign ? -1 : 1)) ?? [],
     supersedes: row.supersedes,
     superseded: row.superseded_at !== null,
   }));
-}
-
-async function signsOf(src: Source, ids: readonly string[]): Promise<Map<string, SeenSign[]>> {
-  const found = new Map<string, SeenSign[]>();
-  if (ids.length === 0) return found;
-  const rows: Row[] = await src('observation_sign').whereIn('observation_id', ids).orderBy('sign');
-  for (const row of rows) {
-    const list = found.get(row.observation_id) ?? [];
-    list.push({ sign: row.sign, severity: row.severity, wanted: Boolean(row.wanted) });
-    found.set(row.observation_id, list);
-  }
-  return found;
 }

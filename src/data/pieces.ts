@@ -1,3 +1,4 @@
+import type { Knex } from 'knex';
 import { codeOf } from '@/core/codes';
 import type { Coat, Face, Layer } from '@/core/zones';
 import { insertMany, type Row, type Source } from './database';
@@ -255,30 +256,44 @@ const coatOf = (row: Row): Coat => ({
   kind: row.coat_kind,
 });
 
+const FACE = [
+  'face.no as face_no',
+  'face.kind as face_kind',
+  'face.slip_version_id',
+  'coating.slug as coat_slug',
+  'coating_version.no as coat_no',
+  'coating.kind as coat_kind',
+];
+
+const faceOf = (row: Row): Face => ({
+  no: row.face_no,
+  kind: row.face_kind,
+  slip: row.slip_version_id === null ? null : coatOf(row),
+});
+
+/** Adds the piece's faces to a query: a row for each, in order of their numbers within a piece. */
+export const joinFaces = (query: Knex.QueryBuilder): Knex.QueryBuilder =>
+  query
+    .join('face', 'face.piece_id', 'piece.id')
+    .leftJoin('coating_version', 'coating_version.id', 'face.slip_version_id')
+    .leftJoin('coating', 'coating.id', 'coating_version.coating_id')
+    .orderBy('face.no')
+    .select(FACE);
+
+/** The faces out of rows that `joinFaces` made, by the row's key. */
+export function groupFaces(rows: readonly Row[], key: (row: Row) => string): Map<string, Face[]> {
+  return group(rows, faceOf, key);
+}
+
 /** Faces of many pieces at once, by piece id. */
 export async function facesOf(
   src: Source,
   pieceIds: readonly string[],
 ): Promise<Map<string, Face[]>> {
-  const rows = await src('face')
-    .leftJoin('coating_version', 'coating_version.id', 'face.slip_version_id')
-    .leftJoin('coating', 'coating.id', 'coating_version.coating_id')
-    .whereIn('face.piece_id', pieceIds)
-    .orderBy('face.no')
-    .select(
-      'face.piece_id',
-      'face.no',
-      'face.kind',
-      'face.slip_version_id',
-      'coating.slug as coat_slug',
-      'coating_version.no as coat_no',
-      'coating.kind as coat_kind',
-    );
-  return group(rows, (row) => ({
-    no: row.no,
-    kind: row.kind,
-    slip: row.slip_version_id === null ? null : coatOf(row),
-  }));
+  const rows: Row[] = await joinFaces(
+    src('piece').whereIn('piece.id', pieceIds).select('piece.id as piece_id'),
+  );
+  return group(rows, faceOf);
 }
 
 /** The layers believed now, meant and done, of many pieces at once. */
@@ -342,12 +357,17 @@ export async function flagsOf(
   }));
 }
 
-function group<T>(rows: readonly Row[], make: (row: Row) => T): Map<string, T[]> {
+function group<T>(
+  rows: readonly Row[],
+  make: (row: Row) => T,
+  keyOf = (row: Row): string => row.piece_id,
+): Map<string, T[]> {
   const groups = new Map<string, T[]>();
   for (const row of rows) {
-    const list = groups.get(row.piece_id);
+    const key = keyOf(row);
+    const list = groups.get(key);
     if (list) list.push(make(row));
-    else groups.set(row.piece_id, [make(row)]);
+    else groups.set(key, [make(row)]);
   }
   return groups;
 }
@@ -449,7 +469,20 @@ export async function setMade(
     await src('piece').where({ id: piece.id }).update({ created_at: piece.at });
 }
 
+export type HeldPiece = Pick<PieceSummary, 'id' | 'code' | 'ownerId' | 'waitingFor' | 'binned'>;
+
 /** Makes this transaction the only one writing of these pieces, always in one order. */
-export async function holdPieces(src: Source, ids: readonly string[]): Promise<void> {
-  await src('piece').whereIn('id', ids).orderBy('id').forUpdate().select('id');
+export async function holdPieces(src: Source, ids: readonly string[]): Promise<HeldPiece[]> {
+  const rows: Row[] = await src('piece')
+    .whereIn('id', ids)
+    .orderBy('id')
+    .forUpdate()
+    .select('id', 'code', 'owner_id', 'waiting_for', 'binned_at');
+  return rows.map((row) => ({
+    id: row.id,
+    code: row.code,
+    ownerId: row.owner_id,
+    waitingFor: row.waiting_for,
+    binned: row.binned_at !== null,
+  }));
 }

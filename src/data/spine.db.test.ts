@@ -10,7 +10,8 @@ import {
   testStudio,
   type TestStudio,
 } from '../../test-support/studio';
-import { boardCells, rebuildCells } from './cells';
+import { boardCells } from './board';
+import { rebuildCells } from './cells';
 import { createPhotos } from './photos';
 
 let studio: TestStudio;
@@ -20,7 +21,7 @@ beforeAll(async () => {
 afterAll(() => studio.db.destroy());
 
 const board = (cone = '6', atmosphere = 'oxidation') =>
-  boardCells(studio.db, { bodyId: studio.body, cone, atmosphere, slips: null });
+  boardCells(studio.db, { body: 'peat', cone, atmosphere, slips: null });
 const pitchTarn = () => [
   layer(studio.version('pitch'), 0, 2 / 3),
   layer(studio.version('tarn'), 1 / 3, 1),
@@ -395,13 +396,16 @@ test('after any history of words, corrections, deletions and refits the kept sum
             signs:
               step.severity === 0 ? [] : [{ sign: 'pit', severity: step.severity, wanted: false }],
           };
-          await studio.must(
+          const answer = await studio.act(
             'opening.record',
             recordInput(firingOf(step.piece), [all[step.piece]!], said, {
               replace: true,
               ...(step.zone ? { zone: step.zone } : {}),
             }),
+            studio.technician,
           );
+          const { binned_at } = await studio.db('piece').where({ id: all[step.piece] }).first();
+          expect(answer.ok).toBe(binned_at === null);
         } else if (step.kind === 'take back') {
           const row = await studio
             .db('observation')

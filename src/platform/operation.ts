@@ -75,8 +75,6 @@ export async function perform(
   }
   try {
     const data = await transact(db, async (trx) => {
-      const done = await findOperation(trx, request.id);
-      if (done !== undefined) return repeated(done, definition.name, person);
       const result = await definition.run(
         { trx, person, now, operationId: request.id },
         parsed.data,
@@ -90,12 +88,9 @@ export async function perform(
     });
     return { ok: true, data: data ?? null };
   } catch (error) {
-    // Two tries of one operation at the same moment: the loser reads the winner's answer.
-    const done = isDuplicate(error)
-      ? await findOperation(db, request.id).catch(() => undefined)
-      : undefined;
-    if (done?.name === definition.name && done.personId === person.id)
-      return { ok: true, data: done.result };
+    // A repeat fails at the latest where its id would be kept twice; then the first answer stands.
+    const done = await findOperation(db, request.id).catch(() => undefined);
+    if (done !== undefined) return repeated(done, definition.name, person);
     return { ok: false, problem: problemOf(error, definition.name) };
   }
 }
@@ -104,14 +99,10 @@ function repeated(
   done: { name: string; personId: string | null; result: unknown },
   name: string,
   person: Person,
-): unknown {
-  if (done.name !== name || done.personId !== person.id) {
-    throw new Refusal({
-      code: 'conflict',
-      message: 'This operation id was used for something else.',
-    });
-  }
-  return done.result;
+): Answer {
+  if (done.name === name && done.personId === person.id) return { ok: true, data: done.result };
+  const message = 'This operation id was used for something else.';
+  return { ok: false, problem: { code: 'conflict', message } };
 }
 
 /** Turns anything thrown into a problem; what is not the person's doing is logged. */

@@ -1,5 +1,5 @@
 import { coneOrdinal, inConeRange, isCone } from '@/core/cones';
-import type { Cell } from '@/data/cells';
+import type { Cell } from '@/data/board';
 import type { Coating } from '@/data/catalogue';
 
 /** A coating as the chart's axes name it. */
@@ -22,7 +22,7 @@ export const positionKey = (base: string, over: string | null): string => `${bas
 const better = (a: Cell, b: Cell): number =>
   b.pieces - a.pieces ||
   Number(b.photo !== null) - Number(a.photo !== null) ||
-  a.stackKey.localeCompare(b.stackKey);
+  (a.stackKey < b.stackKey ? -1 : 1);
 
 /**
  * Lays cells out as base × over. Every coating that has a cell stands on the axes, and

@@ -1,4 +1,4 @@
-import type { Cell } from '@/data/cells';
+import type { Cell } from '@/data/board';
 import type { Coating } from '@/data/catalogue';
 import { layOut, positionKey, sortCones } from './board';
 import { cellWords, groundWords, pairWords } from './words';

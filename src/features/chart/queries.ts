@@ -6,7 +6,7 @@ import {
   type BoardChoice,
   type Cell,
   type CellPiece,
-} from '@/data/cells';
+} from '@/data/board';
 import type { Source } from '@/data/database';
 import { listFirings, type Firing } from '@/data/firings';
 import { listPhotos } from '@/data/photos';
@@ -37,10 +37,15 @@ function fullest(choices: readonly BoardChoice[]): BoardChoice | undefined {
 
 /** The board for a view; what the view leaves open is filled with what the studio knows most of. */
 export async function chartData(src: Source, view: ChartView): Promise<ChartData> {
-  const [bodies, coatings, choices] = await Promise.all([
+  const { body: slug, cone, atmosphere, ground: slips } = view;
+  // A view that leaves nothing open is read at once, beside what there is to choose from.
+  const whole =
+    slug !== undefined && cone !== undefined && atmosphere !== undefined && slips !== undefined;
+  const [bodies, coatings, choices, found] = await Promise.all([
     listBodies(src),
     listCoatings(src),
     boardChoices(src),
+    whole ? boardCells(src, { body: slug, cone, atmosphere, slips }) : null,
   ]);
   const slugs = new Map(bodies.map((body) => [body.id, body.slug]));
   const asked = (choice: BoardChoice): boolean[] => [
@@ -76,12 +81,7 @@ export async function chartData(src: Source, view: ChartView): Promise<ChartData
     atmosphere: view.atmosphere ?? best?.atmosphere ?? 'oxidation',
     slips: view.ground ?? best?.slips ?? '',
   };
-  const cells = await boardCells(src, {
-    bodyId: body.id,
-    cone: chosen.cone,
-    atmosphere: chosen.atmosphere,
-    slips: chosen.slips,
-  });
+  const cells = found ?? (await boardCells(src, { ...chosen, body: body.slug }));
   const same = (choice: BoardChoice): boolean =>
     choice.cone === chosen.cone && choice.atmosphere === chosen.atmosphere;
   return {
@@ -122,12 +122,7 @@ export async function zoomData(
   over: string | null,
 ): Promise<Zoom> {
   const cells = (
-    await boardCells(src, {
-      bodyId: chosen.body.id,
-      cone: chosen.cone,
-      atmosphere: chosen.atmosphere,
-      slips: chosen.slips,
-    })
+    await boardCells(src, { ...chosen, body: chosen.body.slug })
   )
     .filter((cell) => cell.base === base && cell.over === over && cell.depth <= 2)
     .sort((a, b) => b.pieces - a.pieces);

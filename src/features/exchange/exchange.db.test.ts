@@ -1,6 +1,7 @@
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { transact } from '@/data/database';
-import { boardCells, rebuildCells } from '@/data/cells';
+import { boardCells } from '@/data/board';
+import { rebuildCells } from '@/data/cells';
 import {
   fired,
   layer,
@@ -71,7 +72,7 @@ test('then all of it comes, unknown stays unknown, and its cells equal the rebui
   const made = await bring(CSV, { coatings: { Nettle: 'new' }, leaveOutRefused: true });
   expect(made).toEqual({ pieces: 4, firings: 2, bodies: 0, coatings: 1, kilns: 0 });
   const cells = await boardCells(studio.db, {
-    bodyId: studio.body,
+    body: 'peat',
     cone: '6',
     atmosphere: 'oxidation',
     slips: '',
@@ -83,7 +84,7 @@ test('then all of it comes, unknown stays unknown, and its cells equal the rebui
   });
   expect(
     await boardCells(studio.db, {
-      bodyId: studio.body,
+      body: 'peat',
       cone: 'unknown',
       atmosphere: 'unknown',
       slips: '',

@@ -10,7 +10,8 @@ import {
   type Coating,
   type Kiln,
 } from '@/data/catalogue';
-import { holdCells, placedSightings, sightingRow, summariseCells, type Fired } from '@/data/cells';
+import { holdCells, placedSightings, sightingRow, summariseCells } from '@/data/cells';
+import type { Fired } from '@/data/fired';
 import { insertMany, type Transaction } from '@/data/database';
 import { createFiring, place, setImported } from '@/data/firings';
 import { newId } from '@/data/ids';
@@ -174,7 +175,7 @@ export async function writeImport(
       rating: row.rating,
       signs: row.signs,
     };
-    observations.push({
+    const observation: Observation = {
       id: newId(),
       pieceId: id,
       firingId: firing.id,
@@ -182,7 +183,8 @@ export async function writeImport(
       verdict: row.verdict,
       note: row.note,
       ...seen,
-    });
+    };
+    observations.push(observation);
     const stack = layers.map(({ fields, coat }) => ({ ...fields, coat }));
     fired.push({
       pieceId: id,
@@ -190,6 +192,7 @@ export async function writeImport(
       generation: 1,
       body: body.slug,
       bodyId: body.id,
+      firingStatus: 'opened',
       faces: [{ no: 1, kind: 'bare', slip: null }],
       layers: stack,
       cone: row.cone ?? 'unknown',
@@ -205,7 +208,7 @@ export async function writeImport(
         lot: name.slice(0, 160),
         layers: stack,
       }),
-      seen: [{ ...seen, seenAt: firing.seenAt.toISOString() }],
+      seen: [{ ...seen, id: observation.id, seenAt: firing.seenAt.toISOString() }],
     });
   }
   await createPieces(trx, pieces, by, now);

@@ -1,4 +1,5 @@
-import { refreshCells, pairsOf } from '@/data/cells';
+import { refreshCells } from '@/data/cells';
+import { pairsOf } from '@/data/fired';
 import { listKilns } from '@/data/catalogue';
 import {
   createFiring,

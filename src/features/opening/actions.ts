@@ -1,15 +1,16 @@
-import { refreshCells } from '@/data/cells';
-import { findFiring, listPlacements, setWrittenUp } from '@/data/firings';
+import { keepCells, refreshCells } from '@/data/cells';
+import type { Transaction } from '@/data/database';
+import { loadFired, type Fired } from '@/data/fired';
+import { findFiring, setWrittenUp } from '@/data/firings';
 import {
   appendObservations,
-  currentKey,
   listObservations,
   reinstate,
   supersede,
   type Observation,
 } from '@/data/observations';
 import { binPhoto } from '@/data/photos';
-import { holdPieces, listPieces, updatePiece } from '@/data/pieces';
+import { holdPieces, listPieces, updatePiece, type HeldPiece } from '@/data/pieces';
 import { operation } from '@/platform/operation';
 import { conflict, notFound, refuse } from '@/platform/refusal';
 import { mayTouchPiece, permit } from '../people';
@@ -20,44 +21,32 @@ export const record = operation({
   permit: permit('write of own pieces'),
   input: recordSchema,
   run: async ({ trx, person, now }, { firingId, pieces: entries, zone, replace, seen }) => {
-    const ids = [...new Set(entries.map((entry) => entry.pieceId))];
     const entryOf = new Map(entries.map((entry) => [entry.pieceId, entry]));
-    await holdPieces(trx, ids);
-    const pieces = await listPieces(trx, { ids });
+    const ids = [...entryOf.keys()];
+    const pairs = ids.map((pieceId) => ({ pieceId, firingId }));
+    const pieces = await holdPieces(trx, ids);
     if (pieces.length !== ids.length) throw notFound('One of these pieces');
     if (!pieces.every((piece) => mayTouchPiece(person, piece.ownerId)))
       throw refuse('You can write of your own pieces only.');
-    const firing = await findFiring(trx, firingId);
-    if (firing === null) throw notFound('This firing');
-    if (firing.status !== 'opened')
-      throw refuse(
-        `${firing.kilnName} ${firing.no} is ${firing.status}: open it first, then write it up.`,
-      );
-    const inside = new Set(
-      (await listPlacements(trx, { pieceIds: ids }))
-        .filter((one) => one.firingId === firingId)
-        .map((one) => one.pieceId),
-    );
-    const stray = pieces.find((piece) => !inside.has(piece.id));
-    if (stray) throw refuse(`${stray.code} was not in ${firing.kilnName} ${firing.no}.`);
+    const codes = new Map(pieces.map((piece) => [piece.id, piece.code]));
+    const fired = await loadFired(trx, pairs);
+    if (fired.length !== ids.length || fired[0]?.firingStatus !== 'opened')
+      throw await whyNot(trx, firingId, pieces, fired);
 
-    const keys = ids.map((pieceId) => currentKey({ pieceId, firingId, zone }));
-    const held = await listObservations(trx, { keys });
+    const held = fired.flatMap((piece) => {
+      const one = piece.seen.find((seen) => seen.zone === zone);
+      return one === undefined ? [] : [{ id: one.id, pieceId: piece.pieceId }];
+    });
     const strange = held.filter((one) => entryOf.get(one.pieceId)?.basedOn !== one.id);
     if (strange.length > 0 && !replace) {
-      const code = new Map(pieces.map((piece) => [piece.id, piece.code]));
+      const observations = await listObservations(trx, { ids: strange.map(({ id }) => id) });
       throw conflict(
-        `${strange[0]?.seenByName} wrote up ${strange.map((one) => code.get(one.pieceId)).join(', ')} meanwhile.`,
-        { observations: strange },
+        `${observations[0]?.seenByName} wrote up ${strange.map((one) => codes.get(one.pieceId)).join(', ')} meanwhile.`,
+        { observations },
       );
     }
     const before = new Map(held.map((one) => [one.pieceId, one.id]));
-    if (held.length > 0)
-      await supersede(
-        trx,
-        held.map(({ id }) => id),
-        now,
-      );
+    if (held.length > 0) await supersede(trx, [...before.values()], now);
     const observations = ids.map((pieceId): Observation & { supersedes?: string } => {
       const old = before.get(pieceId);
       return {
@@ -78,12 +67,38 @@ export const record = operation({
           await updatePiece(trx, piece.id, { waiting_for: waitingFor });
       }
     }
-    await refreshCells(
+    const written = new Map(observations.map((one) => [one.pieceId, one]));
+    await keepCells(
       trx,
-      ids.map((pieceId) => ({ pieceId, firingId })),
+      fired,
+      fired.map((piece) => ({
+        ...piece,
+        seen: [
+          ...piece.seen.filter((one) => one.zone !== zone),
+          { ...(written.get(piece.pieceId) as Observation), seenAt: now.toISOString() },
+        ],
+      })),
     );
   },
 });
+
+/** What stands in the way of writing up these pieces of this firing. */
+async function whyNot(
+  trx: Transaction,
+  firingId: string,
+  pieces: readonly HeldPiece[],
+  fired: readonly Fired[],
+): Promise<Error> {
+  const firing = await findFiring(trx, firingId);
+  if (firing === null) return notFound('This firing');
+  const label = `${firing.kilnName} ${firing.no}`;
+  if (firing.status !== 'opened')
+    return refuse(`${label} is ${firing.status}: open it first, then write it up.`);
+  const binned = pieces.find((piece) => piece.binned);
+  if (binned) return refuse(`${binned.code} is in the bin. Take it out again first.`);
+  const inside = new Set(fired.map((piece) => piece.pieceId));
+  return refuse(`${pieces.find((piece) => !inside.has(piece.id))?.code} was not in ${label}.`);
+}
 
 /** Takes observations back (undo): what they replaced is believed again. */
 export const withdraw = operation({

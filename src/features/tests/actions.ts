@@ -1,7 +1,8 @@
 import { matrixTiles } from '@/core/designs';
 import type { Coat } from '@/core/zones';
 import { listBodies, listCoatings } from '@/data/catalogue';
-import { pairsOf, refreshCells } from '@/data/cells';
+import { refreshCells } from '@/data/cells';
+import { pairsOf } from '@/data/fired';
 import { openFiringsOf } from '@/data/firings';
 import { newId } from '@/data/ids';
 import {

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { formatConeRange } from '@/core/cones';
 import { listBodies, listCoatings } from '@/data/catalogue';
-import { picturesOfCoatings } from '@/data/cells';
+import { picturesOfCoatings } from '@/data/board';
 import { permit } from '@/features/people';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';

@@ -13,7 +13,7 @@ import { signOf } from '@/core/signs';
 import { describeStanding } from '@/core/standing';
 import { formatLength, type Units } from '@/core/units';
 import { describeAmount, describeStack, stackOf } from '@/core/zones';
-import type { Cell } from '@/data/cells';
+import type { Cell } from '@/data/board';
 import { call } from '@/platform/client';
 import { pictureUrl } from '@/ui/Picture';
 import { ProblemNote } from '@/ui/Problem';

@@ -125,7 +125,7 @@ export function PictureRoom() {
           >
             {entries.some((entry) => entry.state === 'failed')
               ? `Try ${left} again`
-              : `Bring in ${left} pictures`}
+              : `Bring in ${left} ${left === 1 ? 'picture' : 'pictures'}`}
           </Button>
           <Table size="small" aria-label="Pictures">
             <TableHead>

@@ -20,11 +20,19 @@ async function requireTechnician() {
   return person;
 }
 
+function parse(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
 async function readForm(http: Request) {
   const form = await http.formData().catch(() => null);
   const file = form?.get('file');
   if (!(file instanceof File)) throw refuse('The file did not arrive whole. Send it again.');
-  const options = importOptions.safeParse(JSON.parse(String(form?.get('options') ?? '{}')));
+  const options = importOptions.safeParse(parse(String(form?.get('options') ?? '{}')));
   if (!options.success)
     throw refuse('The answers about the file could not be read. Choose them again.');
   return {

@@ -6,7 +6,7 @@ import { notFound } from 'next/navigation';
 import { formatCone, formatConeRange } from '@/core/cones';
 import { describeStanding } from '@/core/standing';
 import { listBodies, listCoatings } from '@/data/catalogue';
-import { cellsOfCoating } from '@/data/cells';
+import { cellsOfCoating } from '@/data/board';
 import { permit } from '@/features/people';
 import { CoatingForm } from '@/features/store/components/forms';
 import { VersionList } from '@/features/store/components/VersionList';
