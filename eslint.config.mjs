@@ -95,7 +95,7 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: '^(?!\\.)',
+              regex: '^(?!\\.|javascript-lp-solver$|jstat$)',
               message: 'The core imports only itself and pure libraries named here.',
             },
           ],

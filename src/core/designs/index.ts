@@ -1,1 +1,5 @@
 export * from './matrix';
+export * from './blends';
+export * from './plan';
+export * from './confound';
+export * from './clay';

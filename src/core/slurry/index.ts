@@ -1,0 +1,3 @@
+export * from './batch';
+export * from './slurry';
+export * from './order';
