@@ -121,9 +121,7 @@ export async function zoomData(
   base: string,
   over: string | null,
 ): Promise<Zoom> {
-  const cells = (
-    await boardCells(src, { ...chosen, body: chosen.body.slug })
-  )
+  const cells = (await boardCells(src, { ...chosen, body: chosen.body.slug }))
     .filter((cell) => cell.base === base && cell.over === over && cell.depth <= 2)
     .sort((a, b) => b.pieces - a.pieces);
   if (cells.length === 0) return { cells: [], pieces: [] };
