@@ -14,6 +14,7 @@ const FEATURES = [
   'kilns',
   'opening',
   'people',
+  'questions',
   'shell',
   'store',
   'tests',

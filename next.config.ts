@@ -2,7 +2,7 @@ import type { NextConfig } from 'next';
 
 const config: NextConfig = {
   distDir: process.env.JITEN_BUILD_DIR ?? '.next',
-  serverExternalPackages: ['knex', 'mysql2', 'sharp', '@node-rs/argon2', 'pino'],
+  serverExternalPackages: ['knex', 'mysql2', 'sharp', '@node-rs/argon2', 'pino', 'pdfkit'],
   turbopack: { root: import.meta.dirname },
   outputFileTracingRoot: import.meta.dirname,
   poweredByHeader: false,

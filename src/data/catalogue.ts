@@ -200,21 +200,31 @@ export async function addVersion(
   coatingId: string,
   notes: string,
   now: Date,
-): Promise<number> {
+): Promise<{ id: string; no: number }> {
   await src('coating').where({ id: coatingId }).forUpdate().first('id');
   const row = await src('coating_version')
     .where({ coating_id: coatingId })
     .max({ no: 'no' })
     .first();
   const no = Number(row?.no ?? 0) + 1;
+  const id = newId();
   await src('coating_version').insert({
-    id: newId(),
+    id,
     coating_id: coatingId,
     no,
     notes,
     created_at: now,
   });
-  return no;
+  return { id, no };
+}
+
+/** A coating version, held until the transaction ends; null when there is none. */
+export async function holdVersion(
+  src: Source,
+  id: string,
+): Promise<{ coatingId: string; no: number } | null> {
+  const row = await src('coating_version').where({ id }).forUpdate().first();
+  return row === undefined ? null : { coatingId: row.coating_id, no: row.no };
 }
 
 type Editable = { body: BodyFields; coating: CoatingFields; kiln: KilnFields };

@@ -5,6 +5,10 @@ export const EXPORTED = [
   'body',
   'coating',
   'coating_version',
+  'material',
+  'recipe_line',
+  'bucket',
+  'bucket_entry',
   'kiln',
   'lot',
   'piece',
@@ -18,6 +22,10 @@ export const EXPORTED = [
   'observation',
   'observation_sign',
   'photo',
+  'question',
+  'question_tile',
+  'tile_move',
+  'body_test',
 ] as const;
 
 /** All rows of an exported table. */

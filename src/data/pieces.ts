@@ -413,7 +413,7 @@ export async function updatePiece(
 
 export async function createLot(
   src: Source,
-  lot: { id: string; kind: 'alike' | 'matrix' | 'import'; name: string },
+  lot: { id: string; kind: 'alike' | 'matrix' | 'import' | 'design'; name: string },
   by: string,
   now: Date,
 ): Promise<void> {

@@ -4,6 +4,8 @@ import * as store from './0002-store';
 import * as pieces from './0003-pieces';
 import * as firings from './0004-firings';
 import * as observations from './0005-observations';
+import * as recipes from './0006-recipes';
+import * as questions from './0007-questions';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -14,6 +16,8 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0003-pieces', ...pieces },
   { name: '0004-firings', ...firings },
   { name: '0005-observations', ...observations },
+  { name: '0006-recipes', ...recipes },
+  { name: '0007-questions', ...questions },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

@@ -6,6 +6,8 @@ const nullable = <T extends z.ZodType>(type: T) => z.union([type, z.null()]);
 const text = z.string();
 const number = z.number();
 const moment = z.iso.datetime();
+/** A list or an object of a shape of its own; as text in CSV. */
+const json = z.json();
 
 /** Columns of each exported table: their type, and their unit where they have one. */
 const COLUMNS: Record<string, Record<string, { type: z.ZodType; unit?: string }>> = {
@@ -41,7 +43,103 @@ const COLUMNS: Record<string, Record<string, { type: z.ZodType; unit?: string }>
     coating_id: { type: text },
     no: { type: number },
     notes: { type: text },
+    recipe_unit: { type: text },
+    recipe_notes: { type: text },
     created_at: { type: moment, unit: 'UTC' },
+  },
+  material: {
+    id: { type: text },
+    slug: { type: text },
+    name: { type: text },
+    kind: { type: text },
+    analysis: { type: nullable(json), unit: 'mass %' },
+    density: { type: nullable(number), unit: 'g/cm3' },
+    hazards: { type: json },
+    stock_g: { type: nullable(number), unit: 'g' },
+    price_per_kg: { type: nullable(number) },
+    notes: { type: text },
+    archived_at: { type: nullable(moment), unit: 'UTC' },
+  },
+  recipe_line: {
+    coating_version_id: { type: text },
+    seq: { type: number },
+    material_id: { type: text },
+    amount: { type: number, unit: 'percent or parts' },
+    addition: { type: z.boolean() },
+    supply: { type: text },
+  },
+  bucket: {
+    id: { type: text },
+    coating_version_id: { type: text },
+    name: { type: text },
+    dry_g: { type: nullable(number), unit: 'g' },
+    shape: { type: text },
+    width_mm: { type: nullable(number), unit: 'mm' },
+    depth_mm: { type: nullable(number), unit: 'mm' },
+    litres: { type: nullable(number), unit: 'l' },
+    advice: { type: json },
+    weighed: { type: nullable(json), unit: 'g' },
+    mixed_at: { type: moment, unit: 'UTC' },
+    emptied_at: { type: nullable(moment), unit: 'UTC' },
+  },
+  bucket_entry: {
+    id: { type: text },
+    bucket_id: { type: text },
+    kind: { type: text },
+    sg: { type: nullable(number) },
+    seconds: { type: nullable(number), unit: 's' },
+    temperature_c: { type: nullable(number), unit: '°C' },
+    litres: { type: nullable(number), unit: 'l' },
+    grams: { type: nullable(number), unit: 'g' },
+    note: { type: text },
+    at: { type: moment, unit: 'UTC' },
+  },
+  question: {
+    id: { type: text },
+    no: { type: number },
+    text: { type: text },
+    varied: { type: text },
+    held: { type: text },
+    expected: { type: text },
+    target_piece_id: { type: nullable(text) },
+    design: { type: nullable(json) },
+    seed: { type: number },
+    sheet: { type: json },
+    conclusion: { type: nullable(json) },
+    concluded_at: { type: nullable(moment), unit: 'UTC' },
+    asked_at: { type: moment, unit: 'UTC' },
+    made_at: { type: nullable(moment), unit: 'UTC' },
+  },
+  question_tile: {
+    question_id: { type: text },
+    no: { type: number },
+    piece_id: { type: text },
+    label: { type: text },
+    role: { type: text },
+    row_no: { type: number },
+    column_no: { type: number },
+    factors: { type: json },
+    mix: { type: nullable(json) },
+    shelf: { type: number },
+    place: { type: number },
+  },
+  tile_move: {
+    id: { type: text },
+    body_id: { type: text },
+    form: { type: text },
+    faces: { type: text },
+    number: { type: number },
+    why: { type: text },
+    at: { type: moment, unit: 'UTC' },
+  },
+  body_test: {
+    id: { type: text },
+    body_id: { type: text },
+    kind: { type: text },
+    value: { type: nullable(number) },
+    cone: { type: nullable(text), unit: 'cone' },
+    note: { type: text },
+    at: { type: moment, unit: 'UTC' },
   },
   kiln: {
     id: { type: text },
@@ -213,7 +311,7 @@ export const documentSchema = z.object({
 /** The JSON Schema of the document, made from the same shapes. */
 export const documentJsonSchema = (): unknown => z.toJSONSchema(documentSchema);
 
-const BOOLEANS = new Set(['iron_bearing', 'dried_before', 'wanted']);
+const BOOLEANS = new Set(['addition', 'iron_bearing', 'dried_before', 'wanted']);
 
 function plainValue(column: string, value: unknown): unknown {
   if (value instanceof Date) return value.toISOString();
@@ -249,11 +347,13 @@ export async function exportDocument(
 export async function exportLines(src: Source, table: string): Promise<unknown[][]> {
   const columns = Object.entries(COLUMNS[table]!);
   const rows = await exportRows(src, table);
+  const flat = (value: unknown): unknown =>
+    typeof value === 'object' && value !== null ? JSON.stringify(value) : value;
   const safe = (value: unknown): unknown =>
     typeof value === 'string' && /^[=+\-@\t]/.test(value) ? `'${value}` : value;
   return [
     columns.map(([column]) => column),
     columns.map(([, { unit }]) => unit ?? ''),
-    ...rows.map((row) => columns.map(([column]) => safe(row[column]))),
+    ...rows.map((row) => columns.map(([column]) => safe(flat(row[column])))),
   ];
 }

@@ -6,11 +6,11 @@ import {
   setArchived,
   updateEntry,
 } from '@/data/catalogue';
-import { isDuplicate } from '@/data/database';
 import { newId } from '@/data/ids';
 import { operation } from '@/platform/operation';
-import { conflict, refuse } from '@/platform/refusal';
+import { conflict } from '@/platform/refusal';
 import { permit } from '../people';
+import { nameFree, STALE } from './saving';
 import {
   addVersionSchema,
   archiveSchema,
@@ -18,22 +18,6 @@ import {
   saveCoatingSchema,
   saveKilnSchema,
 } from './schema';
-
-const STALE =
-  'Somebody else saved this meanwhile. Your words are still here: open it again in another tab to compare.';
-
-/** A name that is taken is said at the name. */
-async function nameFree<T>(what: string, work: () => Promise<T>): Promise<T> {
-  try {
-    return await work();
-  } catch (error) {
-    if (isDuplicate(error))
-      throw refuse(`There is a ${what} of this name already.`, {
-        'fields.name': 'This name is taken.',
-      });
-    throw error;
-  }
-}
 
 export const saveBody = operation({
   name: 'store.save-body',
@@ -84,9 +68,7 @@ export const newVersion = operation({
   name: 'store.add-version',
   permit: permit('keep records'),
   input: addVersionSchema,
-  run: async ({ trx, now }, { coatingId, notes }) => ({
-    no: await addVersion(trx, coatingId, notes, now),
-  }),
+  run: async ({ trx, now }, { coatingId, notes }) => addVersion(trx, coatingId, notes, now),
 });
 
 export const archive = operation({

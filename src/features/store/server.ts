@@ -1,1 +1,5 @@
-export * as storeOperations from './actions';
+import * as entries from './actions';
+import * as buckets from './buckets';
+import * as recipes from './recipes';
+
+export const storeOperations = { ...entries, ...recipes, ...buckets };
