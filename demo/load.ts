@@ -20,6 +20,8 @@ import { hashPassword } from '../src/platform/passwords';
 import { demoHistory, type DemoFiring, type DemoHistory } from './history';
 import { paintAll } from './paint-all';
 import { Random } from './random';
+import { askQuestions } from './questions';
+import { writeShelves } from './store';
 import { BODIES, COATINGS, DEMO_PASSWORD, KILNS, PEOPLE, STUDIO } from './studio';
 import type { Layer } from '../src/core/zones';
 
@@ -51,6 +53,7 @@ export async function loadDemo(
     const random = new Random(7);
     const ids = await writeStore(trx, random, now);
     await writeRecords(trx, history, ids, random);
+    await writeShelves(trx, ids.people, random, now);
     await createPhotos(
       trx,
       kept.map((picture, i) => ({
@@ -65,6 +68,7 @@ export async function loadDemo(
     );
     await rebuildCells(trx);
   });
+  await askQuestions(db, now);
   return { pieces: history.pieces.length, firings: history.firings.length, pictures: kept.length };
 }
 

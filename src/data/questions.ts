@@ -1,4 +1,4 @@
-import type { Design, Mix, PlannedTile } from '@/core/designs';
+import type { COUNTS, Design, Mix, PlannedTile } from '@/core/designs';
 import { insertMany, type Row, type Source } from './database';
 
 export type QuestionFields = {
@@ -9,16 +9,6 @@ export type QuestionFields = {
   targetPieceId: string | null;
 };
 
-/** Counts on which a test is concluded. */
-export const COUNTS = [
-  'colour',
-  'surface',
-  'running',
-  'layering',
-  'texture',
-  'drying',
-  'mix a bucket',
-] as const;
 export type Conclusion = {
   said: string;
   asExpected: 'as expected' | 'otherwise' | 'cannot tell';

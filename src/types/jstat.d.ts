@@ -1,6 +1,5 @@
 /** The part of the statistics library that is used; it ships no types of its own. */
 declare module 'jstat' {
-  export const jStat: {
-    binomial: { cdf(k: number, n: number, p: number): number };
-  };
+  const jStat: { binomial: { cdf(k: number, n: number, p: number): number } };
+  export default jStat;
 }

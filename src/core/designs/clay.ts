@@ -1,4 +1,4 @@
-import { jStat } from 'jstat';
+import jStat from 'jstat';
 
 /** Density of plastic clay, g/cm³ (common practice, no source). */
 export const WET_CLAY = 1.9;

@@ -3,3 +3,4 @@ export * from './blends';
 export * from './plan';
 export * from './confound';
 export * from './clay';
+export * from './conclusion';

@@ -37,7 +37,7 @@ export async function questionData(src: Source, no: number) {
             ['meant'],
           ),
         });
-  return { question, tiles, sheets };
+  return { question, tiles, sheets, names };
 }
 
 export type AskChoices = Awaited<ReturnType<typeof askChoices>>;

@@ -1,8 +1,7 @@
 import { z } from 'zod';
-import { FORMS } from '@/core/designs';
+import { COUNTS, FORMS } from '@/core/designs';
 import { FACE_KINDS, METHODS, WEIGHTS } from '@/core/zones';
 import { ATMOSPHERES } from '@/core/signs';
-import { COUNTS } from '@/data/questions';
 import { optionalCone } from '@/platform/fields';
 
 const words = (most: number) => z.string().trim().max(most, `At most ${most} characters.`);

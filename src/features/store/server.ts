@@ -3,3 +3,4 @@ import * as buckets from './buckets';
 import * as recipes from './recipes';
 
 export const storeOperations = { ...entries, ...recipes, ...buckets };
+export { bodyExpansions, recipeMaterials } from './queries';

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { formatConeRange } from '@/core/cones';
+import { entriesOf, listBuckets } from '@/data/buckets';
 import { listBodies, listCoatings } from '@/data/catalogue';
 import { picturesOfCoatings } from '@/data/board';
 import { permit } from '@/features/people';
@@ -33,13 +34,58 @@ const rowStyle = {
 export default async function StorePage() {
   await enter(permit('see records'));
   const db = database();
+  const buckets = await listBuckets(db);
+  const entries = await entriesOf(
+    db,
+    buckets.map(({ id }) => id),
+  );
   const [bodies, coatings, pictures] = [
     await listBodies(db),
-    await listCoatings(db),
+    (await listCoatings(db)).filter((one) => !one.name.startsWith('Question ')),
     await picturesOfCoatings(db),
   ];
   return (
-    <Page title="Store" lead={`${bodies.length} bodies, ${coatings.length} coatings`}>
+    <Page
+      title="Store"
+      lead={`${coatings.length} coatings, ${buckets.length} buckets in use, ${bodies.length} bodies`}
+      acts={
+        <>
+          <Button component={Link} href="/store/materials" variant="outlined">
+            Materials
+          </Button>
+          <Button component={Link} href="/store/target" variant="outlined">
+            Target to recipe
+          </Button>
+        </>
+      }
+    >
+      {buckets.length > 0 && (
+        <Section title="Buckets">
+          {buckets.map((bucket) => {
+            const log = entries.get(bucket.id) ?? [];
+            const sg = log.filter((entry) => entry.sg !== null).at(-1)?.sg ?? null;
+            return (
+              <Box
+                key={bucket.id}
+                component={Link}
+                href={`/store/buckets/${bucket.id}`}
+                prefetch={false}
+                sx={{ ...rowStyle, gridTemplateColumns: { xs: '1fr 1fr', md: '260px 1fr 150px' } }}
+              >
+                <Typography sx={{ fontWeight: 650 }}>{bucket.name}</Typography>
+                <Typography variant="body2">
+                  {sg === null
+                    ? 'SG never measured'
+                    : `SG ${sg.toFixed(2)}${bucket.advice.sg === null ? '' : Math.abs(sg - bucket.advice.sg) < 0.02 ? ', on its mark' : sg > bucket.advice.sg ? `, thicker than ${bucket.advice.sg.toFixed(2)}` : `, thinner than ${bucket.advice.sg.toFixed(2)}`}`}
+                </Typography>
+                <Typography variant="body2" sx={{ display: { xs: 'none', md: 'block' } }}>
+                  {bucket.litres === null ? '' : `${bucket.litres} l`}
+                </Typography>
+              </Box>
+            );
+          })}
+        </Section>
+      )}
       <Section
         title="Coatings"
         acts={

@@ -4,12 +4,14 @@ import { describeStack, stackOf } from '@/core/zones';
 import { listCoatings } from '@/data/catalogue';
 import { glazeFirings, openFiringsOf } from '@/data/firings';
 import { flagsOf, layersOf, listPieces } from '@/data/pieces';
+import { listQuestions } from '@/data/questions';
 import { may, permit } from '@/features/people';
+import { QuestionList } from '@/features/questions/components/QuestionList';
 import { PieceGrid } from '@/features/tests/components/PieceGrid';
 import { stateOf } from '@/features/tests/state';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
-import { Nothing, Page } from '@/ui/Page';
+import { Nothing, Page, Section } from '@/ui/Page';
 
 export const metadata = { title: 'Tests' };
 const SHOWN = 2000;
@@ -22,6 +24,7 @@ export default async function TestsPage({
   const { person } = await enter(permit('see records'));
   const { bin, lot } = await searchParams;
   const db = database();
+  const questions = bin === '1' || lot ? [] : await listQuestions(db);
   const pieces = await listPieces(db, {
     binned: bin === '1',
     limit: SHOWN,
@@ -59,11 +62,17 @@ export default async function TestsPage({
       }
       acts={
         <>
-          <Button component={Link} href="/tests/make" variant="contained">
+          <Button component={Link} href="/tests/ask" variant="contained">
+            Ask a question
+          </Button>
+          <Button component={Link} href="/tests/make" variant="outlined">
             Make tiles
           </Button>
           <Button component={Link} href="/tests/matrix" variant="outlined">
             Every base under every over
+          </Button>
+          <Button component={Link} href="/tests/stock">
+            Tile stock
           </Button>
           <Button component={Link} href={bin === '1' ? '/tests' : '/tests?bin=1'}>
             {bin === '1' ? 'Back from the bin' : 'Bin'}
@@ -71,6 +80,11 @@ export default async function TestsPage({
         </>
       }
     >
+      {questions.length > 0 && (
+        <Section title="Questions">
+          <QuestionList questions={questions} />
+        </Section>
+      )}
       {pieces.length === 0 ? (
         <Nothing
           act={
@@ -86,7 +100,9 @@ export default async function TestsPage({
             : 'No piece is on record yet. Tiles are made here: body, form, layers; each gets a code to scratch into it.'}
         </Nothing>
       ) : (
-        <PieceGrid rows={rows} binned={bin === '1'} edit={may(person, 'keep records')} />
+        <Section title={bin === '1' ? 'In the bin' : 'Pieces'}>
+          <PieceGrid rows={rows} binned={bin === '1'} edit={may(person, 'keep records')} />
+        </Section>
       )}
     </Page>
   );

@@ -7,9 +7,13 @@ import { formatCone, formatConeRange } from '@/core/cones';
 import { describeStanding } from '@/core/standing';
 import { listBodies, listCoatings } from '@/data/catalogue';
 import { cellsOfCoating } from '@/data/board';
+import { listBuckets } from '@/data/buckets';
+import { firedVersions, recipesOf } from '@/data/recipes';
 import { permit } from '@/features/people';
 import { CoatingForm } from '@/features/store/components/forms';
+import { RecipeRoom } from '@/features/store/components/RecipeRoom';
 import { VersionList } from '@/features/store/components/VersionList';
+import { bodyExpansions, recipeMaterials } from '@/features/store/server';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { Caution } from '@/ui/Caution';
@@ -30,6 +34,10 @@ export default async function CoatingPage({ params }: { params: Promise<{ slug: 
   const coatings = await listCoatings(db);
   const coating = coatings.find((one) => one.slug === slug);
   if (coating === undefined) notFound();
+  const versionIds = coating.versions.map(({ id }) => id);
+  const recipes = await recipesOf(db, versionIds);
+  const fired = await firedVersions(db, versionIds);
+  const buckets = await listBuckets(db, { coatingSlug: slug });
   const bodies = new Map((await listBodies(db)).map((body) => [body.id, body]));
   const names = new Map(coatings.map((one) => [one.slug, one.name]));
   const cells = (await cellsOfCoating(db, slug, 60)).filter((cell) => cell.base !== null);
@@ -90,12 +98,21 @@ export default async function CoatingPage({ params }: { params: Promise<{ slug: 
         <Typography sx={{ maxWidth: 760, mt: 1 }}>{coating.atmosphereNotes}</Typography>
       )}
       {coating.cautions !== '' && <Caution>{coating.cautions}</Caution>}
-      <Section title="By itself">
+      <Section
+        title="By itself"
+        acts={
+          alone.length > 7 && (
+            <Link href={`/chart?body=${bodies.get(alone[0]?.bodyId ?? '')?.slug ?? ''}`}>
+              All of it on the chart
+            </Link>
+          )
+        }
+      >
         {alone.length === 0 ? (
           <Nothing>No fired piece shows it by itself yet.</Nothing>
         ) : (
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-            {alone.slice(0, 12).map(show)}
+            {alone.slice(0, 7).map(show)}
           </Box>
         )}
       </Section>
@@ -112,10 +129,34 @@ export default async function CoatingPage({ params }: { params: Promise<{ slug: 
           </Nothing>
         ) : (
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-            {stacked.slice(0, 18).map(show)}
+            {stacked.slice(0, 7).map(show)}
           </Box>
         )}
       </Section>
+      <Section title="Recipe">
+        <RecipeRoom
+          coating={{ id: coating.id, slug: coating.slug }}
+          versions={coating.versions.map((version) => ({
+            id: version.id,
+            no: version.no,
+            fired: fired.has(version.id),
+            recipe: recipes.get(version.id) ?? null,
+          }))}
+          materials={await recipeMaterials(db)}
+          bodies={await bodyExpansions(db)}
+        />
+      </Section>
+      {buckets.length > 0 && (
+        <Section title="Buckets">
+          {buckets.map((bucket) => (
+            <Typography key={bucket.id}>
+              <Link href={`/store/buckets/${bucket.id}`}>{bucket.name}</Link>, version{' '}
+              {bucket.versionNo}
+              {bucket.litres === null ? '' : `, ${bucket.litres} l`}
+            </Typography>
+          ))}
+        </Section>
+      )}
       <Section title="Versions">
         <VersionList coating={coating} timeZone={studio.timeZone} edit />
       </Section>

@@ -1,0 +1,116 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { notFound } from 'next/navigation';
+import { z } from 'zod';
+import { formatCone } from '@/core/cones';
+import { mixDensity } from '@/core/slurry';
+import { cellsOfCoating } from '@/data/board';
+import { entriesOf, listBuckets } from '@/data/buckets';
+import { listBodies } from '@/data/catalogue';
+import { recipesOf } from '@/data/recipes';
+import { permit } from '@/features/people';
+import { BucketActs } from '@/features/store/components/BucketActs';
+import { BucketLog } from '@/features/store/components/BucketLog';
+import { PotFit } from '@/features/store/components/PotFit';
+import { recipeMaterials } from '@/features/store/server';
+import { percentOf } from '@/core/slurry';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import { Caution } from '@/ui/Caution';
+import Link from '@/ui/Link';
+import { Nothing, Page, Section } from '@/ui/Page';
+import { Picture } from '@/ui/Picture';
+import { day } from '@/ui/time';
+
+export default async function BucketPage({ params }: { params: Promise<{ id: string }> }) {
+  const { studio } = await enter(permit('see records'));
+  const { id } = await params;
+  if (!z.uuid().safeParse(id).success) notFound();
+  const db = database();
+  const [bucket] = await listBuckets(db, { id });
+  if (bucket === undefined) notFound();
+  const recipe = (await recipesOf(db, [bucket.versionId])).get(bucket.versionId);
+  const materials = new Map((await recipeMaterials(db)).map((one) => [one.id, one]));
+  const density = mixDensity(
+    (recipe?.lines ?? []).map((line) => ({
+      amount: line.amount,
+      density: materials.get(line.materialId)?.density ?? null,
+    })),
+  );
+  const additionsIn =
+    recipe === undefined
+      ? 0
+      : percentOf(recipe.lines).reduce((sum, line) => sum + (line.addition ? line.percent : 0), 0);
+  const bodies = new Map((await listBodies(db)).map((body) => [body.id, body.name]));
+  const fired = (await cellsOfCoating(db, bucket.coatingSlug, 40)).filter(
+    (cell) => cell.over === null && cell.photo !== null,
+  );
+  const { advice } = bucket;
+  const said = [
+    advice.dips === null ? '' : `${advice.dips} ${advice.dips === 1 ? 'dip' : 'dips'}`,
+    advice.seconds === null ? '' : `${advice.seconds} seconds`,
+    advice.sg === null ? '' : `SG ${advice.sg.toFixed(2)}`,
+    advice.dryingSign === '' ? '' : `next coat when ${advice.dryingSign}`,
+    advice.restirMinutes === null ? '' : `stir again after ${advice.restirMinutes} min`,
+  ].filter(Boolean);
+  return (
+    <Page
+      title={bucket.name}
+      lead={
+        <>
+          <Link href={`/store/coatings/${bucket.coatingSlug}`}>{bucket.coatingName}</Link>, version{' '}
+          {bucket.versionNo}; mixed by {bucket.mixedBy}, {day(bucket.mixedAt, studio.timeZone)}
+          {bucket.emptiedAt !== null && `; emptied ${day(bucket.emptiedAt, studio.timeZone)}`}
+        </>
+      }
+      acts={
+        <>
+          <Button component={Link} href={`/store/buckets/${id}/label`} variant="contained">
+            Label
+          </Button>
+          <BucketActs bucket={bucket} />
+        </>
+      }
+    >
+      <Typography sx={{ fontSize: '1.25rem', fontWeight: 650 }}>
+        {said.length === 0 ? 'Nobody has said how to use it yet.' : `${said.join('; ')}.`}
+      </Typography>
+      {bucket.cautions !== '' && <Caution>{bucket.cautions}</Caution>}
+      <Section title="Fired, not as it looks in the bucket">
+        {fired.length === 0 ? (
+          <Nothing>No fired piece shows it by itself yet. The raw colour says nothing.</Nothing>
+        ) : (
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+            {fired.slice(0, 8).map((cell) => (
+              <Box key={cell.id} sx={{ width: 120 }}>
+                <Picture
+                  sha={cell.photo}
+                  alt={`${bucket.coatingName} on ${bodies.get(cell.bodyId)}`}
+                />
+                <Typography variant="body2">
+                  {bodies.get(cell.bodyId)}, cone {formatCone(cell.cone)}, {cell.atmosphere}
+                </Typography>
+              </Box>
+            ))}
+          </Box>
+        )}
+      </Section>
+      <BucketLog
+        bucket={bucket}
+        entries={(await entriesOf(db, [id])).get(id) ?? []}
+        density={density}
+        additionsIn={additionsIn}
+        timeZone={studio.timeZone}
+      />
+      {bucket.widthMm !== null && bucket.depthMm !== null && (
+        <Section title="Does this pot go in?">
+          <PotFit
+            vessel={{ shape: bucket.shape, widthMm: bucket.widthMm, depthMm: bucket.depthMm }}
+            litres={bucket.litres}
+          />
+        </Section>
+      )}
+    </Page>
+  );
+}

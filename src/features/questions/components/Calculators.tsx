@@ -1,0 +1,132 @@
+'use client';
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import {
+  absorption,
+  howManyToMake,
+  ringTiles,
+  slipFit,
+  tilesFromClay,
+  wetSize,
+} from '@/core/designs';
+import { parseNumber } from '@/core/units';
+
+type Calculator = {
+  title: string;
+  fields: readonly { label: string; start: string }[];
+  answer: (values: number[]) => string;
+};
+
+const CALCULATORS: readonly Calculator[] = [
+  {
+    title: 'Tiles from a thrown ring',
+    fields: [
+      { label: 'Base width, mm', start: '50' },
+      { label: 'Wall height, mm', start: '90' },
+      { label: 'Thickness, mm', start: '6' },
+      { label: 'Ring across, mm', start: '250' },
+      { label: 'Tile width, mm', start: '40' },
+    ],
+    answer: ([baseWidth = 0, wallHeight = 0, thickness = 0, diameter = 0, tileWidth = 0]) => {
+      const ring = ringTiles({ baseWidth, wallHeight, thickness, diameter, tileWidth });
+      return `${(ring.grams / 1000).toFixed(2)} kg of clay makes ${ring.tiles} tiles`;
+    },
+  },
+  {
+    title: 'Tiles from a slab',
+    fields: [
+      { label: 'Clay, kg', start: '2' },
+      { label: 'Length with foot, mm', start: '150' },
+      { label: 'Width, mm', start: '50' },
+      { label: 'Thickness, mm', start: '6' },
+    ],
+    answer: ([kg = 0, length = 0, width = 0, thickness = 0]) => {
+      const found = tilesFromClay(kg * 1000, { length, width, thickness });
+      return `${found.tiles} tiles of ${Math.round(found.gramsEach)} g, a tenth lost`;
+    },
+  },
+  {
+    title: 'Wet size for a fired size',
+    fields: [
+      { label: 'Fired, mm', start: '100' },
+      { label: 'Shrinkage, %', start: '12' },
+    ],
+    answer: ([fired = 0, percent = 0]) => `${wetSize(fired, percent / 100).toFixed(1)} mm wet`,
+  },
+  {
+    title: 'Water absorption',
+    fields: [
+      { label: 'Dry, g', start: '200' },
+      { label: 'Boiled, g', start: '203' },
+    ],
+    answer: ([dry = 0, boiled = 0]) => {
+      const percent = absorption(dry, boiled);
+      return `${percent.toFixed(1)} %: ${percent > 3 ? 'too open for tableware that crazes or has bare feet' : percent > 1 ? 'nearly tight' : 'tight'}`;
+    },
+  },
+  {
+    title: 'How many to make',
+    fields: [
+      { label: 'Good ones wanted', start: '18' },
+      { label: 'Of 100 come out good', start: '85' },
+      { label: 'Sure to, %', start: '95' },
+    ],
+    answer: ([good = 0, yieldPercent = 0, sure = 0]) =>
+      `Make ${howManyToMake(good, yieldPercent / 100, sure / 100)}`,
+  },
+  {
+    title: 'Slip on a body',
+    fields: [
+      { label: 'Slip shrinks, %', start: '13' },
+      { label: 'Body shrinks, %', start: '12' },
+    ],
+    answer: ([slip = 0, body = 0]) => slipFit(slip / 100, body / 100).words,
+  },
+];
+
+function One({ title, fields, answer }: Calculator) {
+  const [texts, setTexts] = useState(fields.map(({ start }) => start));
+  const values = texts.map((text) => parseNumber(text));
+  let said: string;
+  try {
+    said = values.every((one) => one.ok)
+      ? answer(values.map((one) => (one.ok ? one.value : 0)))
+      : 'Give numbers.';
+  } catch (error) {
+    said = error instanceof Error ? error.message : 'This cannot be reckoned.';
+  }
+  return (
+    <Box sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1.5 }}>
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        {title}
+      </Typography>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1,
+          gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(5, 1fr)' },
+        }}
+      >
+        {fields.map(({ label }, i) => (
+          <TextField
+            key={label}
+            label={label}
+            value={texts[i]}
+            onChange={(event) =>
+              setTexts(texts.map((text, at) => (at === i ? event.target.value : text)))
+            }
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          />
+        ))}
+      </Box>
+      <Typography role="status" sx={{ mt: 1, fontSize: '1.1rem', fontWeight: 650 }}>
+        {said}
+      </Typography>
+    </Box>
+  );
+}
+
+/** The arithmetic of clay, filled in to begin with. */
+export const Calculators = () => CALCULATORS.map((one) => <One key={one.title} {...one} />);

@@ -1,0 +1,223 @@
+'use client';
+import { zodResolver } from '@hookform/resolvers/zod';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { hazardsOf } from '@/core/chemistry';
+import { batch, drySolids, mixDensity, percentOf, type Batch } from '@/core/slurry';
+import { parseNumber } from '@/core/units';
+import type { Recipe } from '@/data/recipes';
+import { showFieldProblems, useSend } from '@/platform/useSend';
+import { Caution } from '@/ui/Caution';
+import { Section } from '@/ui/Page';
+import { ProblemNote } from '@/ui/Problem';
+import { TickList, useTicks } from '@/ui/TickList';
+import { useSay } from '@/ui/Undo';
+import type { RecipeMaterial } from '../recipe';
+import { bucketFields, type BucketInput } from '../recipe-schema';
+import { weight } from '../words';
+import { BucketFields } from './BucketFields';
+
+const number = (text: string): number => {
+  const read = parseNumber(text);
+  return read.ok ? read.value : Number.NaN;
+};
+
+/** From a recipe to a bucket: how much, what to beware of, weighing with ticks, the bucket. */
+export function MixRoom({
+  coating,
+  version,
+  recipe,
+  materials,
+}: {
+  coating: { name: string; slug: string };
+  version: { id: string; no: number };
+  recipe: Recipe;
+  materials: readonly RecipeMaterial[];
+}) {
+  const router = useRouter();
+  const say = useSay();
+  const { act, busy, problem } = useSend();
+  const [dry, setDry] = useState('2000');
+  const [step, setStep] = useState('1');
+  const [of, setOf] = useState<'base' | 'total'>('base');
+  const [sg, setSg] = useState('1.45');
+  const used = recipe.lines.flatMap(
+    (line) => materials.find((one) => one.id === line.materialId) ?? [],
+  );
+  const ticks = `mix/${version.id}/${dry}/${step}/${of}`;
+  const { ticked, clear } = useTicks(ticks);
+  let made: Batch | null = null;
+  let wrong: string | null = null;
+  try {
+    made = batch(percentOf(recipe.lines), number(dry), number(step), of);
+  } catch (error) {
+    wrong = error instanceof Error ? error.message : 'This cannot be weighed.';
+  }
+  let litres: number | null = null;
+  let wrongSg: string | null = null;
+  try {
+    const density = mixDensity(
+      recipe.lines.map((line) => ({
+        amount: line.amount,
+        density: materials.find((one) => one.id === line.materialId)?.density ?? null,
+      })),
+    );
+    litres = made === null ? null : made.grams / drySolids(number(sg), density);
+  } catch (error) {
+    wrongSg = error instanceof Error ? error.message : 'Give a specific gravity, such as 1.45.';
+  }
+  const water = litres === null || made === null ? null : litres * number(sg) - made.grams / 1000;
+  const short = (made?.lines ?? []).flatMap((line, i) => {
+    const stock = used[i]?.stockG ?? null;
+    return stock !== null && stock < line.grams
+      ? [`${line.name}: ${weight(stock)} on the shelf, ${weight(line.grams)} wanted`]
+      : [];
+  });
+  const price = (made?.lines ?? []).reduce<number | null>((sum, line, i) => {
+    const each = used[i]?.pricePerKg ?? null;
+    return sum === null || each === null ? null : sum + (each * line.grams) / 1000;
+  }, 0);
+  const form = useForm<BucketInput>({
+    resolver: zodResolver(bucketFields) as never,
+    defaultValues: {
+      name: coating.name,
+      dryG: null,
+      shape: 'round',
+      widthMm: 300,
+      depthMm: 350,
+      litres: null,
+      advice: { dips: 1, seconds: 3, dryingSign: '', restirMinutes: 5, sg: 1.45 },
+    },
+  });
+  const submit = form.handleSubmit(async (fields) => {
+    const answer = await act<{ id: string }>('store.mix', {
+      versionId: version.id,
+      fields: {
+        ...fields,
+        dryG: made?.grams ?? null,
+        litres: fields.litres ?? (litres === null ? null : Number(litres.toFixed(2))),
+      },
+      weighed: (made?.lines ?? []).map((line, i) => ({
+        materialId: recipe.lines[i]!.materialId,
+        name: line.name,
+        grams: line.grams,
+      })),
+    });
+    showFieldProblems(answer, form.setError, 'fields.');
+    if (!answer.ok) return;
+    clear();
+    say('It is in the bucket; its materials are off the shelf');
+    router.push(`/store/buckets/${answer.data.id}`);
+    router.refresh();
+  });
+  return (
+    <Box>
+      <Caution>
+        Dry powders: fitted respirator, not a paper mask; no sweeping, wipe wet; no food at the
+        bench.
+      </Caution>
+      {hazardsOf(used)
+        .filter(({ hazard }) => hazard !== 'dust')
+        .map(({ hazard, words, from }) => (
+          <Typography key={hazard} variant="body2" sx={{ mb: 0.5 }}>
+            <b>{from.join(', ')}:</b> {words}
+          </Typography>
+        ))}
+      <Section title="How much">
+        <Stack direction="row" spacing={1} sx={{ flexWrap: 'wrap', rowGap: 1 }}>
+          <TextField
+            label="Dry weight, g"
+            value={dry}
+            onChange={(event) => setDry(event.target.value)}
+            sx={{ width: 150 }}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          />
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={of}
+            aria-label="The dry weight is"
+            onChange={(_, next: 'base' | 'total' | null) => next && setOf(next)}
+          >
+            <ToggleButton value="base">of the base</ToggleButton>
+            <ToggleButton value="total">of everything</ToggleButton>
+          </ToggleButtonGroup>
+          <TextField
+            label="Scale shows, g"
+            value={step}
+            onChange={(event) => setStep(event.target.value)}
+            sx={{ width: 130 }}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          />
+          <TextField
+            label="To SG"
+            value={sg}
+            error={wrongSg !== null}
+            onChange={(event) => setSg(event.target.value)}
+            sx={{ width: 110 }}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          />
+        </Stack>
+        <ProblemNote>{wrong ?? wrongSg}</ProblemNote>
+        {made && (
+          <Typography sx={{ mt: 1 }}>
+            {weight(made.grams)} dry
+            {litres !== null && water !== null && (
+              <>
+                {' '}
+                with about <b>{water.toFixed(2)} l</b> of water makes <b>{litres.toFixed(2)} l</b>
+              </>
+            )}
+            {price !== null && used.length > 0 && `; materials about ${price.toFixed(2)}`}.
+            {made.worst > 0.02 &&
+              ` The scale is coarse for this: a line is off by up to ${Math.round(100 * made.worst)} %.`}
+          </Typography>
+        )}
+        {short.map((text) => (
+          <Typography key={text} sx={{ fontWeight: 650 }}>
+            {text}.
+          </Typography>
+        ))}
+      </Section>
+      {made && (
+        <Section title="Weigh out">
+          <TickList
+            id={ticks}
+            columns={['Material', '', 'Weigh']}
+            groups={[
+              {
+                title: '',
+                rows: made.lines.map((line, i) => [
+                  line.name,
+                  [recipe.lines[i]?.supply ?? '', line.addition ? 'addition' : '']
+                    .filter(Boolean)
+                    .join(', '),
+                  weight(line.grams),
+                ]),
+              },
+            ]}
+          />
+        </Section>
+      )}
+      <Section title="Into the bucket">
+        <form onSubmit={(event) => void submit(event)} noValidate>
+          <BucketFields control={form.control} />
+          <ProblemNote>{problem}</ProblemNote>
+          <Button type="submit" variant="contained" disabled={busy || made === null} sx={{ mt: 2 }}>
+            {ticked.size < recipe.lines.length
+              ? `It is a bucket now (${ticked.size} of ${recipe.lines.length} ticked)`
+              : 'It is a bucket now'}
+          </Button>
+        </form>
+      </Section>
+    </Box>
+  );
+}

@@ -1,0 +1,141 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Typography from '@mui/material/Typography';
+import { useSyncExternalStore } from 'react';
+import { MONO } from './theme';
+
+const listeners = new Set<() => void>();
+const read = (key: string): string => {
+  try {
+    return window.localStorage.getItem(key) ?? '[]';
+  } catch {
+    return '[]';
+  }
+};
+const write = (key: string, ticked: ReadonlySet<string>): void => {
+  try {
+    window.localStorage.setItem(key, JSON.stringify([...ticked]));
+  } catch {
+    // Without storage the ticks last as long as the page.
+  }
+  for (const listener of listeners) listener();
+};
+const subscribe = (listener: () => void): (() => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+
+/** Ticks kept on this device under a key, so that a phone that slept finds its place again. */
+export function useTicks(key: string): {
+  ticked: ReadonlySet<string>;
+  toggle: (id: string) => void;
+  clear: () => void;
+} {
+  const text = useSyncExternalStore(
+    subscribe,
+    () => read(key),
+    () => '[]',
+  );
+  const ticked = new Set(JSON.parse(text) as string[]);
+  return {
+    ticked,
+    toggle: (id) => {
+      if (ticked.has(id)) ticked.delete(id);
+      else ticked.add(id);
+      write(key, ticked);
+    },
+    clear: () => write(key, new Set()),
+  };
+}
+
+/** Rows to tick off with dusty hands: the whole row is the target, the last cell is the figure. */
+export function TickList({
+  id,
+  columns,
+  groups,
+}: {
+  id: string;
+  columns: readonly string[];
+  groups: readonly { title: string; rows: readonly (readonly string[])[] }[];
+}) {
+  const { ticked, toggle, clear } = useTicks(id);
+  const all = groups.reduce((sum, group) => sum + group.rows.length, 0);
+  const used = columns.map((_, i) => groups.some(({ rows }) => rows.some((row) => row[i])));
+  return (
+    <Box>
+      <Typography role="status" sx={{ fontWeight: 650 }}>
+        {ticked.size} of {all} done{' '}
+        {ticked.size > 0 && (
+          <Button size="small" onClick={clear}>
+            Start over
+          </Button>
+        )}
+      </Typography>
+      {groups.map((group, g) => (
+        <Box key={g} sx={{ mb: 2 }}>
+          {group.title !== '' && (
+            <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
+              {group.title}
+            </Typography>
+          )}
+          {group.rows.map((row, r) => {
+            const rowId = `${g}/${r}`;
+            const done = ticked.has(rowId);
+            return (
+              <Box
+                key={rowId}
+                component="label"
+                sx={{
+                  display: 'flex',
+                  alignItems: 'center',
+                  gap: 1,
+                  minHeight: 48,
+                  borderTop: '1px solid',
+                  borderColor: 'divider',
+                  cursor: 'pointer',
+                  opacity: done ? 0.55 : 1,
+                  '&:hover': { bgcolor: 'background.paper' },
+                }}
+              >
+                <Checkbox
+                  checked={done}
+                  onChange={() => toggle(rowId)}
+                  slotProps={{ input: { 'aria-label': row.filter(Boolean).join(', ') } }}
+                />
+                <Box
+                  sx={{
+                    flex: 1,
+                    display: 'grid',
+                    columnGap: 2,
+                    alignItems: 'center',
+                    gridTemplateColumns: `minmax(0, 2fr) repeat(${used.filter(Boolean).length - 1}, minmax(0, 1fr))`,
+                    textDecoration: done ? 'line-through' : 'none',
+                  }}
+                >
+                  {row.map(
+                    (cell, i) =>
+                      used[i] && (
+                        <Box
+                          key={i}
+                          component="span"
+                          sx={{
+                            fontFamily: columns[i] === 'Code' ? MONO : 'inherit',
+                            fontSize: i === row.length - 1 ? '1.1rem' : undefined,
+                            fontWeight: i === row.length - 1 ? 650 : undefined,
+                          }}
+                        >
+                          {cell}
+                        </Box>
+                      ),
+                  )}
+                </Box>
+              </Box>
+            );
+          })}
+        </Box>
+      ))}
+    </Box>
+  );
+}
