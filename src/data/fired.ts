@@ -21,7 +21,7 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
   const pieceIds = [...new Set(pairs.map((pair) => pair.pieceId))];
   const wanted = new Set(pairs.map((pair) => `${pair.pieceId}/${pair.firingId}`));
   const key = (row: Row): string => `${row.piece_id}/${row.firing_id}`;
-  const found: Row[] = await joinFaces(
+  const placed = joinFaces(
     src('placement')
       .join('piece', 'piece.id', 'placement.piece_id')
       .join('body', 'body.id', 'piece.body_id')
@@ -49,17 +49,21 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
         'lot.name as lot_name',
       ),
   );
+  const firingIds = new Set(pairs.map((pair) => pair.firingId));
+  // Asked together: the next is made ready while the database answers the one before.
+  const [found, layers, seen] = await Promise.all([
+    placed as Promise<Row[]>,
+    layersOf(src, pieceIds, ['done']),
+    listObservations(src, {
+      pieceIds,
+      current: true,
+      ...(firingIds.size === 1 ? { firingId: [...firingIds][0] as string } : {}),
+    }),
+  ]);
   const own = found.filter((row) => wanted.has(key(row)));
   const rows = [...new Map(own.map((row) => [key(row), row])).values()];
   if (rows.length === 0) return [];
   const faces = groupFaces(own, key);
-  const firingIds = new Set(pairs.map((pair) => pair.firingId));
-  const layers = await layersOf(src, pieceIds, ['done']);
-  const seen = await listObservations(src, {
-    pieceIds,
-    current: true,
-    ...(firingIds.size === 1 ? { firingId: [...firingIds][0] as string } : {}),
-  });
   const seenBy = new Map<string, SeenObservation[]>();
   for (const one of seen) {
     const pair = `${one.pieceId}/${one.firingId}`;

@@ -64,7 +64,7 @@ export function TickList({
   const all = groups.reduce((sum, group) => sum + group.rows.length, 0);
   const used = columns.map((_, i) => groups.some(({ rows }) => rows.some((row) => row[i])));
   return (
-    <Box>
+    <Box sx={{ maxWidth: 860 }}>
       <Typography role="status" sx={{ fontWeight: 650 }}>
         {ticked.size} of {all} done{' '}
         {ticked.size > 0 && (
@@ -95,7 +95,7 @@ export function TickList({
                   borderTop: '1px solid',
                   borderColor: 'divider',
                   cursor: 'pointer',
-                  opacity: done ? 0.55 : 1,
+                  color: done ? 'text.secondary' : 'text.primary',
                   '&:hover': { bgcolor: 'background.paper' },
                 }}
               >

@@ -126,3 +126,13 @@ test('what a replacement cannot match is said', () => {
   const found = swap(shelfOf('Dolomite')[0]!, 10, shelfOf('Whiting'));
   expect(found.off.map(({ oxide }) => oxide)).toEqual(['MgO']);
 });
+
+test('a flux that is crowded out by another that came unasked is explained by it', () => {
+  const found = recipeFor(
+    shelfOf('Potash feldspar, as mined', 'Whiting', 'Kaolin', 'Silica'),
+    exactly({ K2O: 0.26, CaO: 0.74, Al2O3: 0.41, SiO2: 3.7 }),
+  );
+  const lime = found.missed.find(({ oxide }) => oxide === 'CaO')!;
+  expect(lime.got).toBeLessThan(0.74);
+  expect(lime.why).toMatch(/^Na2O 0\.1\d came along/);
+});

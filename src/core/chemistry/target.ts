@@ -107,21 +107,34 @@ export function recipeFor(shelf: readonly ShelfMaterial[], target: Target): Reac
     const got = umf[oxide] ?? 0;
     const slack = 0.005 * Math.max(0.1, wanted.max);
     if (got >= wanted.min - slack && got <= wanted.max + slack) return [];
-    return [{ oxide, wanted, got, why: whyMissed(shelf, oxide, got < wanted.min) }];
+    return [{ oxide, wanted, got, why: whyMissed(shelf, target, umf, oxide, got < wanted.min) }];
   });
   return { recipe: percents(shelf, amounts), umf, missed };
 }
 
-function whyMissed(shelf: readonly ShelfMaterial[], oxide: Oxide, short: boolean): string {
-  const bringers = shelf.filter(({ analysis }) => (analysis.oxides[oxide] ?? 0) > 0);
+function whyMissed(
+  shelf: readonly ShelfMaterial[],
+  target: Target,
+  umf: OxideAmounts,
+  oxide: Oxide,
+  short: boolean,
+): string {
+  const bringing = (one: Oxide): string[] =>
+    shelf
+      .filter(({ analysis }) => (analysis.oxides[one] ?? 0) > 0)
+      .sort((a, b) => (b.analysis.oxides[one] ?? 0) - (a.analysis.oxides[one] ?? 0))
+      .map(({ name }) => name);
+  const bringers = bringing(oxide);
   if (bringers.length === 0) return `Nothing on the shelf brings ${oxide}.`;
-  const names = bringers
-    .slice(0, 3)
-    .map(({ name }) => name)
-    .join(', ');
-  return short
-    ? `${names} would bring more, but too much else with it.`
-    : `It comes along with ${names}, which the other oxides need.`;
+  const names = bringers.slice(0, 3).join(', ');
+  if (!short) return `It comes along with ${names}, which the other oxides need.`;
+  // The fluxes sum to one: what came unasked took the place of what was asked.
+  const stray = OXIDES.filter(
+    (one) => isFlux(one) && target[one] === undefined && (umf[one] ?? 0) > 0.02,
+  );
+  if (isFlux(oxide) && stray.length > 0)
+    return `${stray.map((one) => `${one} ${(umf[one] ?? 0).toFixed(2)}`).join(', ')} came along with what else is needed and takes its place among the fluxes.`;
+  return `${names} would bring more, but too much else with it.`;
 }
 
 function percents(shelf: readonly ShelfMaterial[], amounts: readonly number[]): Reached['recipe'] {

@@ -267,6 +267,64 @@ export default async function BenchPage() {
           </Lines>
         </Section>
       )}
+      {(sheet.ripe.length > 0 || sheet.short.length > 0 || sheet.off.length > 0) && (
+        <Section title="Tests and store">
+          <Lines>
+            {sheet.ripe.map((question) => (
+              <Line
+                key={question.id}
+                figure={`${question.tiles}`}
+                act={
+                  <Button
+                    component={Link}
+                    href={`/tests/questions/${question.no}`}
+                    variant="outlined"
+                  >
+                    Conclude
+                  </Button>
+                }
+              >
+                <Typography sx={{ fontWeight: 650 }}>{question.text}</Typography>
+                <Typography variant="body2">All its tiles are written up.</Typography>
+              </Line>
+            ))}
+            {sheet.off.map(({ bucket, sg }) => (
+              <Line
+                key={bucket.id}
+                figure={sg.toFixed(2)}
+                act={
+                  <Button component={Link} href={`/store/buckets/${bucket.id}`} variant="outlined">
+                    {sg > (bucket.advice.sg ?? 0) ? 'Thin it' : 'Thicken it'}
+                  </Button>
+                }
+              >
+                <Typography sx={{ fontWeight: 650 }}>{bucket.name}</Typography>
+                <Typography variant="body2">
+                  SG; it should have {bucket.advice.sg?.toFixed(2)}.
+                </Typography>
+              </Line>
+            ))}
+            {sheet.short.map((stock) => (
+              <Line
+                key={`${stock.bodyId}/${stock.form}/${stock.faces}`}
+                figure={stock.number}
+                act={
+                  <Button component={Link} href="/tests/stock" variant="outlined">
+                    Tile stock
+                  </Button>
+                }
+              >
+                <Typography sx={{ fontWeight: 650 }}>
+                  {stock.bodyName}, {stock.form}: blanks are running out
+                </Typography>
+                <Typography variant="body2">
+                  {stock.usedLately} were used in the last 90 days.
+                </Typography>
+              </Line>
+            ))}
+          </Lines>
+        </Section>
+      )}
       {sheet.flagged.length > 0 && (
         <Section title="Flags on pieces to come">
           <Lines>

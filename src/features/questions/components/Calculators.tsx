@@ -11,6 +11,7 @@ import {
   tilesFromClay,
   wetSize,
 } from '@/core/designs';
+import { DRY_DENSITY, equaliseSolids } from '@/core/slurry';
 import { parseNumber } from '@/core/units';
 
 type Calculator = {
@@ -67,6 +68,25 @@ const CALCULATORS: readonly Calculator[] = [
     },
   },
   {
+    title: 'Two slurries made equal for blending',
+    fields: [
+      { label: 'First, l', start: '1' },
+      { label: 'Its SG', start: '1.50' },
+      { label: 'Second, l', start: '1' },
+      { label: 'Its SG', start: '1.45' },
+    ],
+    answer: ([litresA = 0, a = 0, litresB = 0, b = 0]) => {
+      const [first, second] = equaliseSolids([
+        { name: 'the first', litres: litresA, sg: a, density: DRY_DENSITY },
+        { name: 'the second', litres: litresB, sg: b, density: DRY_DENSITY },
+      ]);
+      const thick = (first?.waterLitres ?? 0) > 0 ? first : second;
+      return thick === undefined || thick.waterLitres < 0.0005
+        ? 'They carry the same dry weight a litre.'
+        : `${Math.round(thick.waterLitres * 1000)} ml of water into ${thick.name}: then both carry ${Math.round(thick.gramsPerLitre)} g a litre`;
+    },
+  },
+  {
     title: 'How many to make',
     fields: [
       { label: 'Good ones wanted', start: '18' },
@@ -111,7 +131,7 @@ function One({ title, fields, answer }: Calculator) {
       >
         {fields.map(({ label }, i) => (
           <TextField
-            key={label}
+            key={`${label}${i}`}
             label={label}
             value={texts[i]}
             onChange={(event) =>

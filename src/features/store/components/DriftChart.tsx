@@ -22,12 +22,9 @@ export function DriftChart({
   const values = [...points.map(({ sg }) => sg), ...(aim === null ? [] : [aim])];
   const scale = { ticks: { color: ink.text }, border: { color: ink.text } };
   return (
-    <Box
-      role="img"
-      aria-label={`SG from ${points[0]!.sg.toFixed(2)} to ${points.at(-1)!.sg.toFixed(2)} in ${points.length} measurements`}
-      sx={{ height: 180, maxWidth: 720, mb: 2 }}
-    >
+    <Box sx={{ height: 180, maxWidth: 720, mb: 2 }}>
       <Scatter
+        aria-label={`SG from ${points[0]!.sg.toFixed(2)} to ${points.at(-1)!.sg.toFixed(2)} in ${points.length} measurements`}
         data={{
           datasets: [
             {

@@ -47,8 +47,9 @@ export function FieldChart({ points }: { points: readonly FieldPoint[] }) {
     )
     .join('; ');
   return (
-    <Box role="img" aria-label={`Silica–alumina field. ${said}`} sx={{ height: 300 }}>
+    <Box sx={{ height: 300 }}>
       <Scatter
+        aria-label={`Silica–alumina field. ${said}`}
         key={ink.text}
         plugins={[names(ink.faint)]}
         data={{

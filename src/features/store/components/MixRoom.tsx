@@ -131,6 +131,7 @@ export function MixRoom({
             <b>{from.join(', ')}:</b> {words}
           </Typography>
         ))}
+      <Box sx={{ mt: 3 }} />
       <Section title="How much">
         <Stack direction="row" spacing={1} sx={{ flexWrap: 'wrap', rowGap: 1 }}>
           <TextField

@@ -231,6 +231,12 @@ export function RecipeRoom({
             </Button>
           )}
         </Typography>
+        {other?.recipe && (
+          <Typography sx={{ mb: 1 }}>
+            Beside version {other.no}, per 100 of base:{' '}
+            {differenceInWords(percentByName(other.recipe), percentNow(lines, byId))}
+          </Typography>
+        )}
         <TextField
           label="Notes on the recipe"
           multiline
@@ -255,6 +261,15 @@ export function RecipeRoom({
               onClick={() => void save(true)}
             >
               Keep as version {last.no + 1}
+            </Button>
+          )}
+          {version.recipe !== null && !dirty && (
+            <Button
+              component={Link}
+              href={`/tests/ask?design=crazing&coating=${coating.slug}`}
+              variant="outlined"
+            >
+              Crazing ladder
             </Button>
           )}
           {version.recipe !== null && !dirty && (
@@ -286,6 +301,39 @@ export function RecipeRoom({
       )}
     </Box>
   );
+}
+
+type Percents = Map<string, number>;
+
+function percentByName(recipe: Recipe): Percents {
+  const sums: Percents = new Map();
+  percentOf(recipe.lines).forEach(({ name, percent }) =>
+    sums.set(name, (sums.get(name) ?? 0) + percent),
+  );
+  return sums;
+}
+
+function percentNow(
+  lines: readonly EditLine[],
+  byId: ReadonlyMap<string, RecipeMaterial>,
+): Percents {
+  const all = percents(lines);
+  const sums: Percents = new Map();
+  lines.forEach((line, i) => {
+    const name = line.materialId === null ? undefined : byId.get(line.materialId)?.name;
+    if (name !== undefined) sums.set(name, (sums.get(name) ?? 0) + (all[i] ?? 0));
+  });
+  return sums;
+}
+
+/** "Silica 20 → 25, Talc 0 → 3"; the same when nothing differs. */
+function differenceInWords(before: Percents, now: Percents): string {
+  const names = [...new Set([...before.keys(), ...now.keys()])];
+  const changed = names.flatMap((name) => {
+    const [a, b] = [tidy(before.get(name) ?? 0), tidy(now.get(name) ?? 0)];
+    return Math.abs(a - b) < 0.02 ? [] : [`${name} ${a} → ${b} g`];
+  });
+  return changed.length === 0 ? 'the same amounts.' : `${changed.join(', ')}.`;
 }
 
 const tidy = (value: number): number => Number(value.toFixed(2));

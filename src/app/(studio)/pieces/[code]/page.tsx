@@ -82,6 +82,9 @@ export default async function PiecePage({ params }: { params: Promise<{ code: st
             <Button component={Link} href={`/tests/make?like=${piece.code}`} variant="contained">
               Make more like this
             </Button>
+            <Button component={Link} href={`/tests/ask?design=list&match=${piece.code}`}>
+              Match it
+            </Button>
             {piece.lotId && (
               <Button component={Link} href={`/tests?lot=${piece.lotId}`} variant="outlined">
                 Its lot
