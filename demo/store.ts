@@ -4,7 +4,7 @@ import { addEntry, createBucket } from '../src/data/buckets';
 import type { Transaction } from '../src/data/database';
 import { listMaterials, updateMaterial } from '../src/data/materials';
 import { setRecipe } from '../src/data/recipes';
-import { addBodyTest, moveTiles } from '../src/data/stock';
+import { addBodyTest, moveTiles, saveFormCard } from '../src/data/stock';
 import type { Random } from './random';
 
 type Line = [material: string, amount: number, addition?: boolean, supply?: string];
@@ -144,6 +144,13 @@ const ABSORPTIONS: Record<string, [percent: number, cone: string]> = {
   furrow: [9.4, '03'],
 };
 
+const FORM_CARDS = [
+  { name: 'Mug', clayG: 430, wetHeightMm: 108, wetWidthMm: 92, fits: '' },
+  { name: 'Beaker', clayG: 520, wetHeightMm: 136, wetWidthMm: 88, fits: '' },
+  { name: 'Small bowl', clayG: 610, wetHeightMm: 74, wetWidthMm: 168, fits: 'stacks in sixes' },
+  { name: 'Jar with lid', clayG: 980, wetHeightMm: 160, wetWidthMm: 122, fits: 'lid flange 96 mm' },
+];
+
 const DAY = 86_400_000;
 
 /** Writes it all down. */
@@ -240,4 +247,11 @@ export async function writeShelves(
     await moveTiles(trx, { id: random.id(ago(60)), ...kind, number: blanks + 40, why: 'made' }, iben, ago(60)); // prettier-ignore
     await moveTiles(trx, { id: random.id(ago(20)), ...kind, number: -40, why: 'used' }, iben, ago(20)); // prettier-ignore
   }
+  for (const card of FORM_CARDS)
+    await saveFormCard(
+      trx,
+      { id: random.id(ago(300)), bodyId: null, shrinkage: 0.12, ...card },
+      tomasz,
+      ago(300),
+    );
 }

@@ -26,6 +26,7 @@ export const EXPORTED = [
   'question_tile',
   'tile_move',
   'body_test',
+  'form_card',
 ] as const;
 
 /** All rows of an exported table. */

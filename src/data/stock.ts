@@ -107,3 +107,57 @@ export async function addBodyTest(
     at,
   });
 }
+
+export type FormCard = {
+  id: string;
+  name: string;
+  bodyId: string | null;
+  clayG: number;
+  wetHeightMm: number | null;
+  wetWidthMm: number | null;
+  /** Total linear shrinkage as a fraction. */
+  shrinkage: number | null;
+  /** What must still fit after firing. */
+  fits: string;
+};
+
+/** Clay and sizes of the forms a studio makes, by name. */
+export async function listFormCards(src: Source): Promise<FormCard[]> {
+  const rows: Row[] = await src('form_card').orderBy('name');
+  return rows.map((row) => ({
+    id: row.id,
+    name: row.name,
+    bodyId: row.body_id,
+    clayG: row.clay_g,
+    wetHeightMm: row.wet_height_mm,
+    wetWidthMm: row.wet_width_mm,
+    shrinkage: row.shrinkage,
+    fits: row.fits,
+  }));
+}
+
+/** Adds a card, or writes over the one of its id. */
+export async function saveFormCard(
+  src: Source,
+  card: FormCard,
+  by: string,
+  now: Date,
+): Promise<void> {
+  const columns = {
+    name: card.name,
+    body_id: card.bodyId,
+    clay_g: card.clayG,
+    wet_height_mm: card.wetHeightMm,
+    wet_width_mm: card.wetWidthMm,
+    shrinkage: card.shrinkage,
+    fits: card.fits,
+  };
+  await src('form_card')
+    .insert({ id: card.id, ...columns, created_by: by, created_at: now })
+    .onConflict('id')
+    .merge(Object.keys(columns));
+}
+
+export async function dropFormCard(src: Source, id: string): Promise<void> {
+  await src('form_card').where({ id }).delete();
+}

@@ -126,9 +126,12 @@ describe('planned tiles', () => {
     { ...common, kind: 'crazing', base: 'A', steps: 5, silica: 'Silica', kaolin: 'Kaolin' },
     { ...common, kind: 'body and glaze', glaze: 'A', percents: [0, 10, 20, 30] },
     { ...common, kind: 'list', stacks: [['Tarn'], ['Tarn', 'Pitch']] },
+    { ...common, kind: 'matrix', bases: ['Tarn', 'Gull'], overs: ['Pitch', 'Tarn'], both: true },
   ];
   test.each(
-    [3, 1, 3, 2, 4, 5, 15, 35, 4, 6, 4, 2].map((count, i) => [designs[i]!.kind, count, i] as const),
+    [3, 1, 3, 2, 4, 5, 15, 35, 4, 6, 4, 2, 9].map(
+      (count, i) => [designs[i]!.kind, count, i] as const,
+    ),
   )(
     // prettier-ignore
     'a design of kind “%s” makes %d tiles',
@@ -155,6 +158,27 @@ describe('planned tiles', () => {
       'plain',
     ]);
     expect(planTiles({ ...designs[8]!, controls: false })).toHaveLength(3);
+  });
+
+  test('a matrix has each pair once, both ways round, never a coating over itself, and each alone', () => {
+    const tiles = planTiles(designs[12]!);
+    expect(tiles.map(({ label }) => label).sort()).toEqual(
+      [
+        'Gull',
+        'Pitch',
+        'Tarn',
+        'Gull over Pitch',
+        'Gull over Tarn',
+        'Pitch over Gull',
+        'Pitch over Tarn',
+        'Tarn over Gull',
+        'Tarn over Pitch',
+      ].sort(),
+    );
+    expect(tiles.at(-1)!.layers.map(({ stretch }) => stretch)).toEqual([
+      { from: 0, to: 2 / 3 },
+      { from: 1 / 3, to: 1 },
+    ]);
   });
 
   test('coats on one tile stop lower one after another', () => {

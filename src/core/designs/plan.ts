@@ -45,6 +45,7 @@ export type Design = Common &
     | { kind: 'colourant'; base: string; material: string; percents: readonly number[] }
     | { kind: 'crazing'; base: string; steps: number; silica: string; kaolin: string }
     | { kind: 'body and glaze'; glaze: string; percents: readonly number[] }
+    | { kind: 'matrix'; bases: readonly string[]; overs: readonly string[]; both: boolean }
     | { kind: 'list'; stacks: readonly (readonly string[])[] }
   );
 
@@ -61,6 +62,7 @@ export const DESIGN_KINDS = [
   'colourant',
   'crazing',
   'body and glaze',
+  'matrix',
   'list',
 ] as const satisfies readonly DesignKind[];
 
@@ -233,6 +235,41 @@ function draftsOf(design: Design): Draft[] {
           { mix: { shares: { [design.glaze]: value / 100 }, additions: {} }, control: value === 0 },
         ),
       );
+    case 'matrix': {
+      const pairs = design.bases.flatMap((base) =>
+        design.overs.flatMap((over) =>
+          base === over
+            ? []
+            : design.both
+              ? [
+                  [base, over],
+                  [over, base],
+                ]
+              : [[base, over]],
+        ),
+      ) as [string, string][];
+      const once = new Map(pairs.map((pair) => [pair.join(), pair]));
+      const first = [...new Set([...once.values()].map(([base]) => base))];
+      const top = [...new Set([...once.values()].map(([, over]) => over))];
+      const alone = design.controls ? [...new Set([...first, ...top])] : [];
+      return [
+        ...alone.map((coat, column) =>
+          draft(column, coat, { base: coat, over: 'nothing' }, [layer(coat)], { control: true }),
+        ),
+        ...[...once.values()].map(([base, over]) =>
+          draft(
+            top.indexOf(over),
+            `${over} over ${base}`,
+            { base, over },
+            [
+              layer(base, { stretch: { from: 0, to: 2 / 3 } }),
+              layer(over, { stretch: { from: 1 / 3, to: 1 } }),
+            ],
+            { row: first.indexOf(base) + (alone.length > 0 ? 1 : 0) },
+          ),
+        ),
+      ];
+    }
     case 'list':
       return design.stacks.map((stack, i) =>
         draft(

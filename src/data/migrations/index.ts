@@ -6,6 +6,7 @@ import * as firings from './0004-firings';
 import * as observations from './0005-observations';
 import * as recipes from './0006-recipes';
 import * as questions from './0007-questions';
+import * as forms from './0008-forms';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -18,6 +19,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0005-observations', ...observations },
   { name: '0006-recipes', ...recipes },
   { name: '0007-questions', ...questions },
+  { name: '0008-forms', ...forms },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

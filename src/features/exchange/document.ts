@@ -141,6 +141,17 @@ const COLUMNS: Record<string, Record<string, { type: z.ZodType; unit?: string }>
     note: { type: text },
     at: { type: moment, unit: 'UTC' },
   },
+  form_card: {
+    id: { type: text },
+    name: { type: text },
+    body_id: { type: nullable(text) },
+    clay_g: { type: number, unit: 'g' },
+    wet_height_mm: { type: nullable(number), unit: 'mm' },
+    wet_width_mm: { type: nullable(number), unit: 'mm' },
+    shrinkage: { type: nullable(number), unit: 'fraction' },
+    fits: { type: text },
+    created_at: { type: moment, unit: 'UTC' },
+  },
   kiln: {
     id: { type: text },
     slug: { type: text },

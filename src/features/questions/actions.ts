@@ -18,7 +18,13 @@ import {
   updateQuestion,
 } from '@/data/questions';
 import { recipesOf, setRecipe } from '@/data/recipes';
-import { addBodyTest, moveTiles as writeMove, tileStock } from '@/data/stock';
+import {
+  addBodyTest,
+  dropFormCard,
+  moveTiles as writeMove,
+  saveFormCard,
+  tileStock,
+} from '@/data/stock';
 import { operation, type Act } from '@/platform/operation';
 import { conflict, notFound, refuse } from '@/platform/refusal';
 import { permit } from '../people';
@@ -28,7 +34,9 @@ import {
   askSchema,
   bodyTestSchema,
   concludeSchema,
+  dropFormCardSchema,
   editQuestionSchema,
+  formCardSchema,
   moveTilesSchema,
   type DesignInput,
 } from './schema';
@@ -258,4 +266,18 @@ export const testBody = operation({
   permit: permit('keep records'),
   input: bodyTestSchema,
   run: ({ trx, person, now }, test) => addBodyTest(trx, { id: newId(), ...test }, person.id, now),
+});
+
+export const saveForm = operation({
+  name: 'questions.save-form-card',
+  permit: permit('keep records'),
+  input: formCardSchema,
+  run: ({ trx, person, now }, card) => saveFormCard(trx, card, person.id, now),
+});
+
+export const dropForm = operation({
+  name: 'questions.drop-form-card',
+  permit: permit('keep records'),
+  input: dropFormCardSchema,
+  run: ({ trx }, { id }) => dropFormCard(trx, id),
 });

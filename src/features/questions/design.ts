@@ -25,6 +25,12 @@ export const DESIGNS: readonly { kind: DesignKind; name: string; asks: string; v
       asks: 'Several glazes, bodies and coats at once',
       varies: 'coating, coats, body',
     },
+    {
+      kind: 'matrix',
+      name: 'Over and under',
+      asks: 'Which goes with which?',
+      varies: 'base and over',
+    },
     { kind: 'line', name: 'Line blend', asks: 'From one glaze to another', varies: 'the blend' },
     { kind: 'triaxial', name: 'Triaxial', asks: 'Between three glazes', varies: 'the blend' },
     {
@@ -76,6 +82,8 @@ export function askedOf(design: DesignInput): string[] {
       return ['step', 'body'];
     case 'body and glaze':
       return ['share of glaze', 'body'];
+    case 'matrix':
+      return ['base', 'over', 'body'];
     case 'list':
       return ['stack', 'body'];
   }
@@ -139,6 +147,14 @@ export function firstDesign(
       };
     case 'body and glaze':
       return { ...common, kind, glaze: corner(0), percents: [0, 10, 20, 30, 40, 60] };
+    case 'matrix':
+      return {
+        ...common,
+        kind,
+        bases: [coat(0), coat(1)].filter(Boolean),
+        overs: [coat(2), coat(3)].filter(Boolean),
+        both: true,
+      };
     case 'list':
       return { ...common, kind, stacks: [[coat(0)], [coat(0), coat(1)].filter(Boolean)] };
   }

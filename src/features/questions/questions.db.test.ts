@@ -4,7 +4,7 @@ import { listMaterials } from '@/data/materials';
 import { layersOf, listPieces } from '@/data/pieces';
 import { listQuestions, tilesOf } from '@/data/questions';
 import { recipesOf } from '@/data/recipes';
-import { bodyTestsOf, tileStock } from '@/data/stock';
+import { bodyTestsOf, listFormCards, tileStock } from '@/data/stock';
 import { advance, planFiring, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
 import { askChoices, questionData, ripe, sheetPdf } from './server';
 
@@ -334,4 +334,28 @@ test('what is measured of a body is kept with it', async () => {
       note: '',
     }),
   ).toMatchObject({ ok: false });
+});
+
+test('a form card is kept, written over by its id, and taken out; odd figures are questioned', async () => {
+  const card = {
+    id: '0193f7a0-0000-7000-8000-0000000000aa',
+    name: 'Mug',
+    bodyId: studio.body,
+    clayG: 570,
+    wetHeightMm: 115,
+    wetWidthMm: 90,
+    shrinkage: 0.12,
+    fits: 'saucer',
+  };
+  await studio.must('questions.save-form-card', card);
+  await studio.must('questions.save-form-card', { ...card, clayG: 600 });
+  expect(await listFormCards(studio.db)).toMatchObject([
+    { name: 'Mug', clayG: 600, fits: 'saucer' },
+  ]);
+  expect(await studio.act('questions.save-form-card', { ...card, shrinkage: 12 })).toMatchObject({
+    ok: false,
+    problem: { fields: { shrinkage: expect.stringContaining('30 %') as string } },
+  });
+  await studio.must('questions.drop-form-card', { id: card.id });
+  expect(await listFormCards(studio.db)).toEqual([]);
 });

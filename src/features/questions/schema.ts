@@ -86,6 +86,13 @@ export const designSchema = z.discriminatedUnion('kind', [
     kaolin: z.uuid('Choose a material.'),
   }),
   z.object({ ...common, kind: z.literal('body and glaze'), glaze: version, percents }),
+  z.object({
+    ...common,
+    kind: z.literal('matrix'),
+    bases: several(version),
+    overs: several(version),
+    both: z.boolean(),
+  }),
   z.object({ ...common, kind: z.literal('list'), stacks: several(several(version, 1, 6)) }),
 ]);
 
@@ -162,6 +169,21 @@ export const bodyTestSchema = z.object({
   cone: optionalCone,
   note: words(500).default(''),
 });
+
+export const formCardSchema = z.object({
+  id: z.uuid(),
+  name: words(80).min(1, 'Give the form a name.'),
+  bodyId: z.uuid().nullable(),
+  clayG: z
+    .number('Give the clay in g.')
+    .positive('More than 0 g.')
+    .max(50_000, 'More than 50 kg? Check the unit.'),
+  wetHeightMm: z.number().positive().max(2000, 'Taller than 2 m? Check the unit.').nullable(),
+  wetWidthMm: z.number().positive().max(2000, 'Wider than 2 m? Check the unit.').nullable(),
+  shrinkage: z.number().min(0).max(0.3, 'Shrinkage lies between 0 and 30 %.').nullable(),
+  fits: words(300).default(''),
+});
+export const dropFormCardSchema = z.object({ id: z.uuid() });
 
 export type DesignInput = z.output<typeof designSchema>;
 export type AskInput = z.input<typeof askSchema>;

@@ -7,7 +7,6 @@ import {
   mixDensity,
   orderOfAdditions,
   percentOf,
-  type MixNode,
   type Variant,
 } from '@/core/slurry';
 import { describeRegion } from '@/core/zones';
@@ -15,6 +14,7 @@ import type { Material } from '@/data/materials';
 import type { PieceLayer } from '@/data/pieces';
 import type { Question, QuestionTile } from '@/data/questions';
 import type { Recipe } from '@/data/recipes';
+import { mixSteps } from '../store';
 
 /** A sheet as it stands on the screen and on paper: rows to tick off under headings. */
 export type Sheet = {
@@ -175,7 +175,7 @@ function weighVariants(input: SheetInput): Sheet {
     }
     groups.push({
       title: `Then, in this order (${order.weighings} weighings; what is in cannot be taken out)`,
-      rows: steps(order.root),
+      rows: mixSteps(order.root).map(([what = '', amount = '']) => [what, '', amount]),
     });
   }
   const used = [
@@ -190,35 +190,6 @@ function weighVariants(input: SheetInput): Sheet {
     columns: ['What', '', 'Weigh'],
     groups,
   };
-}
-
-/** A mixing tree as steps to follow one after another. */
-function steps(node: MixNode): string[][] {
-  const rows: string[][] = node.weigh.map(({ name, grams: weight }) => [
-    `Add ${name} to the pot of ${grams(node.baseGrams)} base`,
-    '',
-    grams(weight),
-  ]);
-  if (node.variant !== null) {
-    const poured = node.children.reduce((sum, child) => sum + child.baseGrams, 0);
-    const own = node.baseGrams - poured;
-    const share = node.baseGrams === 0 ? 0 : (100 * own) / node.baseGrams;
-    rows.push(
-      node.children.length === 0
-        ? [`This is “${node.variant}”`, '', grams(own)]
-        : [
-            `Pour off ${Number(share.toFixed(1))} % of the pot: this is “${node.variant}”`,
-            '',
-            grams(own),
-          ],
-    );
-  } else if (node.children.length > 1)
-    rows.push([
-      `Divide the pot by weight: ${node.children.map((child) => `${Number(((100 * child.baseGrams) / node.baseGrams).toFixed(1))} %`).join(', ')}`,
-      '',
-      '',
-    ]);
-  return [...rows, ...node.children.flatMap(steps)];
 }
 
 function cupSheet(input: SheetInput): Sheet {

@@ -1,6 +1,8 @@
 'use client';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
@@ -183,6 +185,31 @@ export function DesignFields({
           choices={coatings}
           onChange={(next) => set({ coatings: next })}
         />
+      )}
+      {'bases' in design && (
+        <>
+          <PickSeveral
+            label="Bases, on first"
+            value={design.bases}
+            choices={coatings}
+            onChange={(bases) => set({ bases })}
+          />
+          <PickSeveral
+            label="Overs, on top"
+            value={design.overs}
+            choices={coatings}
+            onChange={(overs) => set({ overs })}
+          />
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={design.both}
+                onChange={(event) => set({ both: event.target.checked })}
+              />
+            }
+            label="Both ways round"
+          />
+        </>
       )}
       {'stacks' in design &&
         [...design.stacks, []].map((stack, i) => (

@@ -13,6 +13,7 @@ import { parseNumber } from '@/core/units';
 import type { Bucket, BucketEntry } from '@/data/buckets';
 import { useSend } from '@/platform/useSend';
 import { Nothing, Section } from '@/ui/Page';
+import { useNow } from '@/ui/useNow';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
 import { moment } from '@/ui/time';
@@ -165,6 +166,10 @@ export function BucketLog({
           </Button>
         </Stack>
         <ProblemNote>{problem}</ProblemNote>
+        <StirNote
+          at={entries.filter(({ kind }) => kind === 'stirred').at(-1)?.at ?? null}
+          minutes={bucket.advice.restirMinutes}
+        />
         {remedy && (
           <Stack direction="row" spacing={2} sx={{ alignItems: 'center', mt: 1 }}>
             <Typography sx={{ fontSize: '1.1rem' }}>{remedy.words}</Typography>
@@ -190,7 +195,7 @@ export function BucketLog({
             label="More of something, %"
             value={percent}
             onChange={(event) => setPercent(event.target.value)}
-            sx={{ width: 180 }}
+            sx={{ width: 230 }}
             slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           />
           <Typography>
@@ -238,6 +243,22 @@ export function BucketLog({
         ))}
       </Section>
     </>
+  );
+}
+
+/** How long ago it was stirred, and when it wants stirring again. */
+function StirNote({ at, minutes }: { at: Date | null; minutes: number | null }) {
+  const now = useNow();
+  if (at === null || minutes === null || now === null) return null;
+  const past = Math.floor((now - new Date(at).getTime()) / 60_000);
+  if (past > 240) return null;
+  return (
+    <Typography role="status" sx={{ mt: 1, fontWeight: past >= minutes ? 700 : 400 }}>
+      Stirred {past <= 0 ? 'just now' : `${past} min ago`}
+      {past >= minutes
+        ? ': stir again, to the bottom.'
+        : `; again in ${Math.ceil(minutes - past)} min.`}
+    </Typography>
   );
 }
 

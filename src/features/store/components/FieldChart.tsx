@@ -21,7 +21,7 @@ const names = (ink: string): Plugin<'scatter'> => ({
     const at: Record<string, [number, number]> = {
       unfused: [0.42, 7.4],
       matt: [0.72, 2.6],
-      'semi-matt': [0.55, 3.35],
+      'semi-matt': [0.6, 3.4],
       bright: [0.5, 4.75],
       crazed: [0.13, 1.9],
       devitrified: [0.2, 5.2],

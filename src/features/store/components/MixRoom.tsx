@@ -24,6 +24,7 @@ import type { RecipeMaterial } from '../recipe';
 import { bucketFields, type BucketInput } from '../recipe-schema';
 import { weight } from '../words';
 import { BucketFields } from './BucketFields';
+import { Variants } from './Variants';
 
 const number = (text: string): number => {
   const read = parseNumber(text);
@@ -208,6 +209,12 @@ export function MixRoom({
           />
         </Section>
       )}
+      <Section title="Several variants of it">
+        <Box component="details" sx={{ '& summary': { cursor: 'pointer', mb: 1 } }}>
+          <summary>In what order to mix variants that share this base</summary>
+          <Variants id={version.id} />
+        </Box>
+      </Section>
       <Section title="Into the bucket">
         <form onSubmit={(event) => void submit(event)} noValidate>
           <BucketFields control={form.control} />

@@ -27,7 +27,7 @@ export function PotFit({ vessel, litres }: { vessel: Vessel; litres: number | nu
       label={label}
       value={pot[name]}
       onChange={(event) => setPot({ ...pot, [name]: event.target.value })}
-      sx={{ width: 150 }}
+      sx={{ width: 180 }}
       slotProps={{ htmlInput: { inputMode: 'decimal' } }}
     />
   );

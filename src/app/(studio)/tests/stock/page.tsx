@@ -1,7 +1,8 @@
 import { listBodies } from '@/data/catalogue';
-import { tileStock } from '@/data/stock';
+import { listFormCards, tileStock } from '@/data/stock';
 import { permit } from '@/features/people';
 import { Calculators } from '@/features/questions/components/Calculators';
+import { FormCards } from '@/features/questions/components/FormCards';
 import { StockRoom } from '@/features/questions/components/StockRoom';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
@@ -19,6 +20,9 @@ export default async function StockPage() {
         stock={await tileStock(db, new Date())}
         bodies={bodies.map(({ id, name }) => ({ id, name }))}
       />
+      <Section title="Form cards">
+        <FormCards cards={await listFormCards(db)} />
+      </Section>
       <Section title="Reckon">
         <Calculators />
       </Section>

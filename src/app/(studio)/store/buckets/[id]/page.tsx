@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
 import { formatCone } from '@/core/cones';
-import { mixDensity } from '@/core/slurry';
+import { mixDensity, percentOf } from '@/core/slurry';
 import { cellsOfCoating } from '@/data/board';
 import { entriesOf, listBuckets } from '@/data/buckets';
 import { listBodies } from '@/data/catalogue';
@@ -14,7 +14,6 @@ import { BucketActs } from '@/features/store/components/BucketActs';
 import { BucketLog } from '@/features/store/components/BucketLog';
 import { PotFit } from '@/features/store/components/PotFit';
 import { recipeMaterials } from '@/features/store/server';
-import { percentOf } from '@/core/slurry';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { Caution } from '@/ui/Caution';
@@ -73,7 +72,7 @@ export default async function BucketPage({ params }: { params: Promise<{ id: str
         </>
       }
     >
-      <Typography sx={{ fontSize: '1.25rem', fontWeight: 650 }}>
+      <Typography sx={{ fontSize: '1.25rem', fontWeight: 650, mb: 3 }}>
         {said.length === 0 ? 'Nobody has said how to use it yet.' : `${said.join('; ')}.`}
       </Typography>
       {bucket.cautions !== '' && <Caution>{bucket.cautions}</Caution>}

@@ -6,6 +6,7 @@ import { listPhotos } from '@/data/photos';
 import { listPieces } from '@/data/pieces';
 import { permit } from '@/features/people';
 import { Blank, Board, Legend, sharesOf } from '@/features/questions/components/Board';
+import { CompareTiles } from '@/features/questions/components/CompareTiles';
 import { ConcludeForm, ReopenButton } from '@/features/questions/components/ConcludeForm';
 import { Sheets } from '@/features/questions/components/Sheets';
 import { questionData, ripe } from '@/features/questions/server';
@@ -155,14 +156,32 @@ export default async function QuestionPage({ params }: { params: Promise<{ no: s
             )}
             {corners.length > 1 && <Legend names={corners.map((id) => names.get(id) ?? '')} />}
           </Section>
+          {tiles.length > 1 && (
+            <Section title="Compare two tiles">
+              <CompareTiles
+                tiles={tiles.map(({ no: at, label, factors, shelf, bodyName }) => ({
+                  no: at,
+                  label,
+                  factors,
+                  shelf,
+                  bodyName,
+                }))}
+              />
+            </Section>
+          )}
           {question.conclusion === null && (
             <Section title={ripe(question) ? 'All tiles are out: what came of it?' : 'Conclude'}>
-              {tiles.length > 0 && !ripe(question) && (
-                <Typography sx={{ mb: 1 }}>
-                  {question.tiles - question.seen} tiles are not written up yet.
-                </Typography>
+              {ripe(question) || tiles.length === 0 ? (
+                <ConcludeForm question={question} />
+              ) : (
+                <Box component="details" sx={{ '& summary': { cursor: 'pointer', mb: 1.5 } }}>
+                  <summary>
+                    {question.tiles - question.seen} tiles are not written up yet; conclude all the
+                    same
+                  </summary>
+                  <ConcludeForm question={question} />
+                </Box>
               )}
-              <ConcludeForm question={question} />
             </Section>
           )}
         </Box>

@@ -1,0 +1,1 @@
+export { mixSteps } from './variants';
