@@ -329,7 +329,10 @@ export function AskForm({
         </Section>
         <Section title="Can it answer the question?">
           {mixed.unasked.length === 0 && inSync.length === 0 ? (
-            <Typography>Nothing changes but what is asked about ({asked.join(', ')}).</Typography>
+            <Typography>
+              Nothing changes but what is asked about (
+              {asked.filter((name) => !mixed.constant.includes(name)).join(', ')}).
+            </Typography>
           ) : (
             <>
               {mixed.unasked.map(({ variable, values }) => (

@@ -8,6 +8,13 @@ import { Caution } from '@/ui/Caution';
 import { TickList } from '@/ui/TickList';
 import type { Sheet } from '../sheets';
 
+const TABS: Record<Sheet['key'], string> = {
+  weigh: 'Weigh out',
+  cups: 'Cups by volume',
+  glaze: 'Glazing order',
+  labels: 'Labels',
+};
+
 /** The sheets of a question: big rows to tick off here, or all of them on paper. */
 export function Sheets({ no, sheets }: { no: number; sheets: readonly Sheet[] }) {
   const [open, setOpen] = useState(0);
@@ -23,11 +30,12 @@ export function Sheets({ no, sheets }: { no: number; sheets: readonly Sheet[] })
         aria-label="Sheets"
         sx={{ mb: 1 }}
       >
-        {sheets.map(({ key, title }) => (
-          <Tab key={key} label={title} id={`sheet-${key}`} aria-controls="sheet" />
+        {sheets.map(({ key }) => (
+          <Tab key={key} label={TABS[key]} id={`sheet-${key}`} aria-controls="sheet" />
         ))}
       </Tabs>
       <div role="tabpanel" id="sheet" aria-labelledby={`sheet-${sheet.key}`}>
+        <Typography variant="h3">{sheet.title}</Typography>
         <Typography sx={{ maxWidth: 760 }}>{sheet.lead}</Typography>
         {sheet.cautions.map((text) => (
           <Caution key={text} brief>

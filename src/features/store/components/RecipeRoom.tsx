@@ -9,7 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { Line, Swap } from '@/core/chemistry';
 import { percentOf } from '@/core/slurry';
 import type { Recipe } from '@/data/recipes';
@@ -19,7 +19,7 @@ import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
 import { linesOf, type RecipeMaterial } from '../recipe';
 import { ChemistryPanel } from './ChemistryPanel';
-import { amountOf, RecipeTable, type EditLine } from './RecipeTable';
+import { amountOf, RecipeTable, type EditLine, type EditOne } from './RecipeTable';
 
 const SwapDialog = dynamic(() => import('./SwapDialog').then((module) => module.SwapDialog), {
   ssr: false,
@@ -61,6 +61,26 @@ export function RecipeRoom({
   const [body, setBody] = useState('');
   const [swapping, setSwapping] = useState<EditLine | null>(null);
   const byId = useMemo(() => new Map(materials.map((one) => [one.id, one])), [materials]);
+  const edit = useCallback<EditOne>(
+    (key, part) =>
+      setLines((now) =>
+        part === null
+          ? now.filter((line) => line.key !== key)
+          : now.map((line) => (line.key === key ? { ...line, ...part } : line)),
+      ),
+    [],
+  );
+  const addLine = (): void =>
+    setLines((now) => [
+      ...now,
+      {
+        key: 1 + Math.max(0, ...now.map((line) => line.key)),
+        materialId: null,
+        amount: '',
+        addition: false,
+        supply: '',
+      },
+    ]);
   const show = (id: string): void => {
     const next = versions.find((one) => one.id === id) ?? last;
     setChosen(id);
@@ -206,7 +226,8 @@ export function RecipeRoom({
           materials={materials}
           percent={percent}
           disabled={busy}
-          onChange={setLines}
+          onEdit={edit}
+          onAdd={addLine}
           onSwap={setSwapping}
         />
         <Typography role="status" sx={{ my: 1, fontWeight: 650 }}>

@@ -230,7 +230,11 @@ export function TargetRoom({
                     {one.wanted.min === one.wanted.max
                       ? one.wanted.min
                       : `${one.wanted.min} to ${one.wanted.max}`}
-                    . {one.why.replaceAll(one.oxide, formula(one.oxide))}
+                    .{' '}
+                    {OXIDES.reduce(
+                      (text, oxide) => text.replaceAll(oxide, formula(oxide)),
+                      one.why,
+                    )}
                   </Typography>
                 ))
               )}
