@@ -1,0 +1,118 @@
+/** Every door of the server, asked wrongly: who is not signed in, who may not, what cannot be read. */
+import { expect, test, type APIRequestContext } from '@playwright/test';
+import { DEMO, signIn } from './support';
+
+const ID = '0193f7a0-0000-7000-8000-0000000000f1';
+
+type Problem = { ok: boolean; problem: { code: string; message: string } };
+const problem = async (answer: { json: () => Promise<unknown> }) =>
+  ((await answer.json()) as Problem).problem;
+
+const READS = [
+  '/api/search?q=tarn',
+  '/api/export/json',
+  '/api/export/csv',
+  '/api/sheets/2',
+  `/api/pictures/${'a'.repeat(64)}/small`,
+  '/api/zoom?body=saltbox&cone=6&atmosphere=oxidation&ground=&base=pitch',
+];
+
+test('nobody: every door that shows or keeps something asks who is there', async ({ request }) => {
+  for (const path of READS) {
+    const answer = await request.get(DEMO() + path);
+    expect([path, answer.status()]).toEqual([path, 401]);
+    expect((await problem(answer)).code).toBe('not-signed-in');
+  }
+  for (const path of ['/api/act/tests.bin', '/api/import/plan', '/api/pictures']) {
+    const answer = await request.post(DEMO() + path, { data: { id: ID, input: {} } });
+    expect([path, answer.status()]).toEqual([path, 401]);
+  }
+  expect((await request.get(`${DEMO()}/api/health`)).ok()).toBe(true);
+});
+
+test('a student is let to the chart and no further', async ({ page }) => {
+  await signIn(page, DEMO(), 'noor');
+  const status = async (path: string): Promise<number> =>
+    (await page.request.get(DEMO() + path)).status();
+  expect(await status('/api/export/json')).toBe(403);
+  expect(await status('/api/sheets/2')).toBe(403);
+  expect(await status('/api/zoom?body=saltbox&cone=6&atmosphere=oxidation&base=pitch')).toBe(200);
+  expect(await status('/api/search?q=tarn')).toBe(200);
+  const post = async (path: string, data: object): Promise<number> =>
+    (await page.request.post(DEMO() + path, { data })).status();
+  expect(await post('/api/act/store.save-body', { id: ID, input: {} })).toBe(403);
+  expect(await post('/api/import/pictures', { files: ['x.jpg'] })).toBe(403);
+});
+
+const act = (request: APIRequestContext, name: string, data: unknown) =>
+  request.post(`${DEMO()}/api/act/${name}`, { data: data as object });
+
+test('what cannot be read is said to be so, and what is not there is not there', async ({
+  page,
+}) => {
+  await signIn(page, DEMO(), 'iben');
+  const { request } = page;
+  expect((await act(request, 'no.such-act', { id: ID, input: {} })).status()).toBe(404);
+  expect((await act(request, 'tests.bin', { id: 'not an id', input: {} })).status()).toBe(422);
+  const broken = await request.post(`${DEMO()}/api/act/tests.bin`, {
+    headers: { 'content-type': 'application/json' },
+    data: Buffer.from('{"id": '),
+  });
+  expect(broken.status()).toBe(422);
+  const missing = await act(request, 'tests.bin', {
+    id: ID,
+    input: { pieceIds: [ID], binned: true },
+  });
+  expect(missing.status()).toBe(404);
+  expect((await problem(missing)).message).toMatch(/not there any more/);
+  for (const path of ['/api/export/nonsense', '/api/sheets/9999', '/api/sheets/nonsense'])
+    expect([path, (await request.get(DEMO() + path)).status()]).toEqual([path, 404]);
+  for (const sha of ['../../etc/passwd', 'a'.repeat(64)])
+    expect(
+      (await request.get(`${DEMO()}/api/pictures/${encodeURIComponent(sha)}/small`)).status(),
+    ).toBe(404);
+});
+
+test('an import without its file, with options that are no options, or for no step is refused', async ({
+  page,
+}) => {
+  await signIn(page, DEMO(), 'iben');
+  const post = (step: string, multipart: Record<string, string | object>) =>
+    page.request.post(`${DEMO()}/api/import/${step}`, { multipart: multipart as never });
+  const file = { name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from('body\nSaltbox\n') };
+  expect((await problem(await post('plan', { options: '{}' }))).message).toMatch(/did not arrive/);
+  expect((await problem(await post('plan', { file, options: '{oops' }))).message).toMatch(
+    /could not be read/,
+  );
+  expect((await post('commit', { file, options: '{}', id: 'x' })).status()).toBe(404);
+  expect((await post('nonsense', { file, options: '{}', id: ID })).status()).toBe(404);
+  expect((await post('plan', { file, options: '{}' })).ok()).toBe(true);
+});
+
+test('a picture for no piece, or without one, is refused with what to do', async ({ page }) => {
+  await signIn(page, DEMO(), 'iben');
+  const file = { name: 'p.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('x') };
+  const post = (multipart: object) =>
+    page.request.post(`${DEMO()}/api/pictures`, { multipart: multipart as never });
+  expect((await problem(await post({ pieceId: ID }))).message).toMatch(/did not arrive whole/);
+  expect((await post({ file, pieceId: 'x', firingId: '' })).status()).toBe(422);
+  expect((await post({ file, pieceId: ID, firingId: '' })).ok()).toBe(false);
+});
+
+test('wrong passwords are counted, and a link that is none opens nothing', async ({ page }) => {
+  const door = (name: string, data: object) =>
+    page.request.post(`${DEMO()}/api/door/${name}`, { data });
+  const wrong = await door('sign-in', { login: 'effie', password: 'not it at all' });
+  expect(wrong.ok()).toBe(false);
+  // The same words for a name that exists and one that does not.
+  const unknown = await door('sign-in', { login: 'nobody', password: 'not it at all' });
+  expect((await problem(unknown)).message).toBe((await problem(wrong)).message);
+  let last = wrong;
+  for (let i = 0; i < 15 && last.status() !== 429; i++)
+    last = await door('sign-in', { login: 'effie', password: `wrong ${i} again` });
+  expect(last.status()).toBe(429);
+  expect((await door('first-run', {})).ok()).toBe(false);
+  expect((await door('nonsense', {})).status()).toBe(404);
+  await page.goto(`${DEMO()}/s/${'x'.repeat(43)}`);
+  await expect(page.getByText('This link does not open any more')).toBeVisible();
+});
