@@ -98,8 +98,6 @@ export async function listObservations(
   const query = src('observation')
     .join('person', 'person.id', 'observation.seen_by')
     .leftJoin('observation_sign', 'observation_sign.observation_id', 'observation.id')
-    // By the first table's columns only: anything else makes the database sort on disk.
-    .orderBy(['observation.seen_at', 'observation.id'])
     .select(
       'observation.*',
       'person.name as seen_by_name',
@@ -120,6 +118,8 @@ export async function listObservations(
     else own.push(sign);
     return own === undefined;
   });
+  // Sorted here: with their notes the database would sort them on disk.
+  rows.sort((a, b) => a.seen_at - b.seen_at || (a.id < b.id ? -1 : 1));
   return rows.map((row) => ({
     id: row.id,
     pieceId: row.piece_id,
