@@ -79,7 +79,11 @@ test('an import without its file, with options that are no options, or for no st
   await signIn(page, DEMO(), 'iben');
   const post = (step: string, multipart: Record<string, string | object>) =>
     page.request.post(`${DEMO()}/api/import/${step}`, { multipart: multipart as never });
-  const file = { name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from('body\nSaltbox\n') };
+  const file = {
+    name: 'a.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('body,cone\nSaltbox,6\n'),
+  };
   expect((await problem(await post('plan', { options: '{}' }))).message).toMatch(/did not arrive/);
   expect((await problem(await post('plan', { file, options: '{oops' }))).message).toMatch(
     /could not be read/,
