@@ -2,7 +2,7 @@ import PDFDocument from 'pdfkit';
 import type { Sheet } from './sheets';
 
 const MARGIN = 40;
-const ROW = 20;
+const ROW = 18;
 
 /** The built-in fonts know Windows' characters only; the few others that sheets use are spelled out. */
 const plain = (text: string): string =>

@@ -130,6 +130,32 @@ test('its weigh-out sheet reproduces every step by adding only', async () => {
   expect(data.sheets.map(({ key }) => key)).toEqual(['weigh', 'glaze', 'labels']);
 });
 
+test('what the shelf has too little of is said on the sheet', async () => {
+  const kaolin = (await listMaterials(studio.db)).find(({ name }) => name === 'Kaolin')!;
+  const keep = (stockG: number | null, revision: number) =>
+    studio.must('store.save-material', {
+      id: kaolin.id,
+      revision,
+      fields: {
+        name: kaolin.name,
+        analysis: kaolin.analysis,
+        density: kaolin.density,
+        hazards: kaolin.hazards,
+        stockG,
+        pricePerKg: null,
+        notes: '',
+      },
+    });
+  await keep(30, kaolin.revision);
+  const { no } = (await listQuestions(studio.db))[0]!;
+  // 10 % of 400 g in the base, and 1 + 2 + 3 g added.
+  expect((await questionData(studio.db, no))!.sheets[0]!.lead).toContain(
+    'Not enough: Kaolin: 46 g wanted, 30 g on the shelf.',
+  );
+  await keep(null, kaolin.revision + 1);
+  expect((await questionData(studio.db, no))!.sheets[0]!.lead).not.toContain('Not enough');
+});
+
 test('a grid of 35 has a cup table in which every cup is full, and a PDF of all its sheets', async () => {
   await studio.must('store.save-coating', {
     id: null,

@@ -79,6 +79,24 @@ function cautions(input: SheetInput, materialIds: readonly string[]): string[] {
   ];
 }
 
+/** Materials of which less is on the shelf than all of the sheet wants; where stock is kept. */
+function shortages(
+  input: SheetInput,
+  wanted: readonly { name: string; grams: number }[],
+): string[] {
+  const sums = new Map<string, number>();
+  for (const { name, grams: weight } of wanted) sums.set(name, (sums.get(name) ?? 0) + weight);
+  return input.materials.flatMap(({ name, stockG }) => {
+    const need = sums.get(name) ?? 0;
+    return stockG !== null && need > stockG
+      ? [`${name}: ${grams(need)} wanted, ${grams(stockG)} on the shelf`]
+      : [];
+  });
+}
+
+const shortLead = (lead: string, short: readonly string[]): string =>
+  short.length === 0 ? lead : `${lead} Not enough: ${short.join('; ')}.`;
+
 function cupPlan(input: SheetInput) {
   const corners = cornersOf(input.tiles);
   const mixes = ownMixes(input.tiles);
@@ -95,6 +113,7 @@ const nameless = (name: string): string =>
   `${name} has no recipe yet: write it in the store first.`;
 
 function weighCorners(input: SheetInput): Sheet {
+  const wanted: { name: string; grams: number }[] = [];
   const { corners, plan } = cupPlan(input);
   const density = new Map(input.materials.map((one) => [one.id, one.density]));
   const groups = corners.map((corner, i) => {
@@ -112,6 +131,7 @@ function weighCorners(input: SheetInput): Sheet {
     const dry = Math.ceil(((ml / 1000) * drySolids(TEST_SG, rho)) / 50) * 50;
     const made = batch(percentOf(recipe.lines), dry, input.question.sheet.resolutionG, 'total');
     const litres = dry / drySolids(TEST_SG, rho);
+    wanted.push(...made.lines);
     return {
       title: `${'ABCD'[i]}: ${name}. ${Math.ceil(ml)} ml are wanted: ${grams(dry)} dry, water to ${litres.toFixed(2)} l, SG ${TEST_SG}`,
       rows: made.lines.map((line) => [
@@ -127,7 +147,10 @@ function weighCorners(input: SheetInput): Sheet {
   return {
     key: 'weigh',
     title: 'Weigh out the corners',
-    lead: 'Sieve each corner and bring all of them to the same SG: cups are only right when every litre carries the same dry weight.',
+    lead: shortLead(
+      'Sieve each corner and bring all of them to the same SG: cups are only right when every litre carries the same dry weight.',
+      shortages(input, wanted),
+    ),
     cautions: cautions(input, used),
     columns: ['Material', '', 'Weigh'],
     groups,
@@ -151,6 +174,12 @@ function weighVariants(input: SheetInput): Sheet {
     ),
   }));
   const groups: Sheet['groups'] = [];
+  const wanted = variants.flatMap(({ baseGrams, additions }) =>
+    Object.entries(additions).map(([material, percent]) => ({
+      name: material,
+      grams: (baseGrams * percent) / 100,
+    })),
+  );
   if (shares)
     groups.push({
       title: `${grams(dryG)} dry each`,
@@ -164,6 +193,7 @@ function weighVariants(input: SheetInput): Sheet {
     if (recipe === undefined) groups.push({ title: nameless(name), rows: [] });
     else {
       const made = batch(percentOf(recipe.lines), order.root.baseGrams, resolutionG);
+      wanted.push(...made.lines);
       groups.push({
         title: `Base for all: ${name}, ${grams(order.root.baseGrams)} dry`,
         rows: made.lines.map((line) => [
@@ -185,7 +215,7 @@ function weighVariants(input: SheetInput): Sheet {
   return {
     key: 'weigh',
     title: 'Weigh out',
-    lead: `${grams(dryG)} of dry base for each variant.`,
+    lead: shortLead(`${grams(dryG)} of dry base for each variant.`, shortages(input, wanted)),
     cautions: cautions(input, used),
     columns: ['What', '', 'Weigh'],
     groups,
