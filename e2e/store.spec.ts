@@ -46,6 +46,10 @@ test('a crazing ladder is made from a crazed recipe in three acts', async ({ pag
   await choose(page, 'Version', '1');
   await page.getByRole('link', { name: 'Crazing ladder' }).click();
   await expect(page.getByRole('heading', { name: '6 tiles' })).toBeVisible();
+  // The version that was open, not the newest.
+  await expect(page.getByRole('combobox', { name: 'Recipe to start from' })).toHaveText(
+    'Foxglove v1',
+  );
   await page.getByRole('button', { name: 'Make 6 tiles and their sheets' }).click();
   await expect(page.getByText('0 of 6 tiles are written up.')).toBeVisible();
   await expect(page.getByText(/Add Silica to the pot of 500 g base/)).toBeVisible();

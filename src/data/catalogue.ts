@@ -39,6 +39,8 @@ export type Coating = {
   cautions: string;
   revision: number;
   archived: boolean;
+  /** Made by a question for its blends; not offered among the studio's own. */
+  trial: boolean;
   versions: CoatingVersion[];
 };
 
@@ -56,7 +58,10 @@ export type Kiln = {
 };
 
 export type BodyFields = Omit<Body, 'id' | 'slug' | 'revision' | 'archived'>;
-export type CoatingFields = Omit<Coating, 'id' | 'slug' | 'revision' | 'archived' | 'versions'>;
+export type CoatingFields = Omit<
+  Coating,
+  'id' | 'slug' | 'revision' | 'archived' | 'trial' | 'versions'
+>;
 export type KilnFields = Omit<Kiln, 'id' | 'slug' | 'revision' | 'archived'>;
 
 const bodyColumns = (body: BodyFields): Record<string, unknown> => ({
@@ -152,8 +157,31 @@ export async function listCoatings(src: Source): Promise<Coating[]> {
     cautions: row.cautions,
     revision: row.revision,
     archived: row.archived_at !== null,
+    trial: Boolean(row.trial),
     versions: byCoating.get(row.id) ?? [],
   }));
+}
+
+export type Offered = { coating: Coating; version: CoatingVersion; name: string };
+
+/**
+ * What can be put on: the newest version of every coating in use, and the versions `also`,
+ * by id, as a piece or a link names them. Within a coating the newest comes last.
+ */
+export function offeredVersions(
+  coatings: readonly Coating[],
+  also: readonly string[] = [],
+): Offered[] {
+  return coatings.flatMap((coating) => {
+    const newest = coating.archived || coating.trial ? null : coating.versions.at(-1);
+    return coating.versions
+      .filter((version) => version === newest || also.includes(version.id))
+      .map((version) => ({
+        coating,
+        version,
+        name: version === newest ? coating.name : `${coating.name} v${version.no}`,
+      }));
+  });
 }
 
 /** A slug that no row of the table has yet. Slugs never change afterwards, names may. */
@@ -188,9 +216,10 @@ export async function createCoating(
   id: string,
   fields: CoatingFields,
   now: Date,
+  trial = false,
 ): Promise<string> {
   const slug = await freeSlug(src, 'coating', fields.name);
-  await src('coating').insert({ id, slug, ...coatingColumns(fields) });
+  await src('coating').insert({ id, slug, trial, ...coatingColumns(fields) });
   await addVersion(src, id, '', now);
   return slug;
 }

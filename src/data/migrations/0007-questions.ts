@@ -36,6 +36,8 @@ export async function up(db: Knex): Promise<void> {
     KEY question_tile_piece (piece_id)
   )`);
   await db.raw("ALTER TABLE lot MODIFY kind ENUM('alike','matrix','import','design') NOT NULL");
+  // A coating that a question made for its blends: on record, but not one of the studio's own.
+  await db.raw('ALTER TABLE coating ADD COLUMN trial BOOLEAN NOT NULL DEFAULT FALSE');
   // What a studio has on its board of blanks: every change is a row, the stock is their sum.
   await db.raw(`CREATE TABLE tile_move (
     id UUID NOT NULL PRIMARY KEY,

@@ -72,9 +72,10 @@ export function layOut(cells: readonly Cell[], coatings: readonly Coating[], con
   return { axis, positions, deeper: deeper.sort(better) };
 }
 
-/** A coating belongs on the axes of a cone when it is in use, is no slip, and its range holds the cone. */
+/** A coating belongs on the axes of a cone when it is in use, is no slip and no trial, and its range holds the cone. */
 function fits(coating: Coating, cone: string): boolean {
-  if (coating.archived || coating.kind === 'slip' || coating.kind === 'engobe') return false;
+  if (coating.archived || coating.trial || coating.kind === 'slip' || coating.kind === 'engobe')
+    return false;
   if (!isCone(cone) || coating.coneLow === null || coating.coneHigh === null) return false;
   return inConeRange(cone, { low: coating.coneLow, high: coating.coneHigh });
 }

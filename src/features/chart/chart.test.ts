@@ -40,6 +40,7 @@ const coating = (slug: string, rest: Partial<Coating> = {}): Coating => ({
   cautions: '',
   revision: 1,
   archived: false,
+  trial: false,
   versions: [],
   ...rest,
 });
@@ -108,4 +109,12 @@ test('a cell says itself in words', () => {
   expect(cellWords(pairWords('Pitch', null), place, undefined, units)).toContain('untried');
   expect(groundWords('chalk-slip#1', () => 'Chalk Slip')).toBe('Chalk Slip');
   expect(groundWords('light slip', () => '')).toBe('light slip');
+});
+
+test('a question’s own blends stand on the axes only once they have been fired', () => {
+  const trial = coating('question-2', { trial: true });
+  expect(layOut([], [coating('a'), trial], '6').axis.map(({ slug }) => slug)).toEqual(['a']);
+  expect(
+    layOut([cell('question-2', null)], [coating('a'), trial], '6').axis.map(({ slug }) => slug),
+  ).toEqual(['question-2', 'a']);
 });

@@ -90,6 +90,7 @@ async function makeMixes(
       cautions: corner?.cautions ?? '',
     },
     now,
+    true,
   );
   const first = (await listCoatings(trx)).find(({ id }) => id === coatingId)?.versions[0]?.id;
   const versions = new Map<string, string>();

@@ -1,4 +1,4 @@
-import { listBodies, listCoatings } from '@/data/catalogue';
+import { listBodies, listCoatings, offeredVersions } from '@/data/catalogue';
 import type { Source } from '@/data/database';
 import { listMaterials } from '@/data/materials';
 import { layersOf } from '@/data/pieces';
@@ -40,31 +40,33 @@ export async function questionData(src: Source, no: number) {
   return { question, tiles, sheets, names };
 }
 
+const SLIPS = new Set(['slip', 'engobe']);
+
 export type AskChoices = Awaited<ReturnType<typeof askChoices>>;
 
-/** What a new question can be asked of: bodies, coatings with and without recipe, materials, blanks. */
-export async function askChoices(src: Source, now: Date) {
+/**
+ * What a new question can be asked of: bodies, the newest version of every coating (and
+ * the version `also`, by id), materials, blanks.
+ */
+export async function askChoices(src: Source, now: Date, also?: string) {
   const [bodies, coatings, materials, stock] = [
     await listBodies(src),
     await listCoatings(src),
     await listMaterials(src),
     await tileStock(src, now),
   ];
-  const latest = coatings.filter((one) => !one.archived && !one.name.startsWith('Question '));
+  const offered = offeredVersions(coatings, also === undefined ? [] : [also])
+    .filter(({ coating }) => !SLIPS.has(coating.kind))
+    .map(({ coating, version, name }) => ({ id: version.id, name, colour: coating.colour }));
   const recipes = await recipesOf(
     src,
-    latest.flatMap(({ versions }) => versions.at(-1)?.id ?? []),
+    offered.map(({ id }) => id),
   );
   return {
     bodies: bodies
       .filter(({ archived }) => !archived)
       .map(({ id, name, colour }) => ({ id, name, colour })),
-    coatings: latest.flatMap(({ name, kind, colour, versions }) => {
-      const version = versions.at(-1);
-      return version === undefined || kind === 'slip' || kind === 'engobe'
-        ? []
-        : [{ id: version.id, name, colour, recipe: recipes.has(version.id) }];
-    }),
+    coatings: offered.map((one) => ({ ...one, recipe: recipes.has(one.id) })),
     materials: materials
       .filter(({ archived }) => !archived)
       .map(({ id, slug, name }) => ({ id, slug, name })),

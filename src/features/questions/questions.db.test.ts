@@ -1,11 +1,12 @@
 import { inflateSync } from 'node:zlib';
 import { listCoatings } from '@/data/catalogue';
 import { listMaterials } from '@/data/materials';
-import { layersOf, listPieces } from '@/data/pieces';
+import { layersOf, listPieces, loadPieces } from '@/data/pieces';
 import { listQuestions, tilesOf } from '@/data/questions';
 import { recipesOf } from '@/data/recipes';
 import { bodyTestsOf, listFormCards, tileStock } from '@/data/stock';
 import { advance, planFiring, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
+import { likePiece, makeChoices, versionsOn } from '../tests/server';
 import { askChoices, questionData, ripe, sheetPdf } from './server';
 
 let studio: TestStudio;
@@ -128,6 +129,22 @@ test('its weigh-out sheet reproduces every step by adding only', async () => {
   expect(flat).toContain('Add Silica to the pot of 300 g base: 3.75 g');
   expect(flat.filter((line) => line.startsWith('Add'))).toHaveLength(6);
   expect(data.sheets.map(({ key }) => key)).toEqual(['weigh', 'glaze', 'labels']);
+});
+
+test('one more like a tile of a ladder has that tile’s own mix, and blends are not offered elsewhere', async () => {
+  const { id } = (await listQuestions(studio.db))[0]!;
+  const third = (await tilesOf(studio.db, id))[2]!;
+  const [piece] = await loadPieces(studio.db, { codes: [third.code] });
+  const start = likePiece(piece!, await makeChoices(studio.db, versionsOn(piece!)));
+  expect(start.layers!.map((layer) => layer.coatingVersionId)).toEqual(
+    piece!.done.map((layer) => layer.coatingVersionId),
+  );
+  const names = (await makeChoices(studio.db)).coatings.map(({ name }) => name);
+  expect(names).toEqual(['Chalk Slip', 'Pitch', 'Tarn']);
+  expect((await askChoices(studio.db, new Date())).coatings.map(({ name }) => name)).toEqual([
+    'Pitch',
+    'Tarn',
+  ]);
 });
 
 test('what the shelf has too little of is said on the sheet', async () => {

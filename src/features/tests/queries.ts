@@ -1,4 +1,4 @@
-import { listBodies, listCoatings } from '@/data/catalogue';
+import { listBodies, listCoatings, offeredVersions } from '@/data/catalogue';
 import type { Source } from '@/data/database';
 import { listPeople } from '@/data/people';
 import type { Piece } from '@/data/pieces';
@@ -11,8 +11,11 @@ export type MakeChoices = {
   people: { id: string; name: string }[];
 };
 
-/** What can be chosen when pieces are made: what is in use, each coating at its newest version. */
-export async function makeChoices(src: Source): Promise<MakeChoices> {
+/**
+ * What can be chosen when pieces are made: what is in use, each coating at its newest
+ * version, and the versions `also`, by id.
+ */
+export async function makeChoices(src: Source, also: readonly string[] = []): Promise<MakeChoices> {
   const [bodies, coatings, people] = [
     await listBodies(src),
     await listCoatings(src),
@@ -22,28 +25,26 @@ export async function makeChoices(src: Source): Promise<MakeChoices> {
     bodies: bodies
       .filter((body) => !body.archived)
       .map(({ id, name, colour }) => ({ id, name, colour })),
-    coatings: coatings
-      .filter((coating) => !coating.archived)
-      .flatMap((coating) => {
-        const version = coating.versions.at(-1);
-        return version
-          ? [
-              {
-                versionId: version.id,
-                name: coating.name,
-                slug: coating.slug,
-                kind: coating.kind,
-                version: version.no,
-                colour: coating.colour,
-              },
-            ]
-          : [];
-      }),
+    coatings: offeredVersions(coatings, also).map(({ coating, version, name }) => ({
+      versionId: version.id,
+      name,
+      slug: coating.slug,
+      kind: coating.kind,
+      version: version.no,
+      colour: coating.colour,
+    })),
     people: people.filter((person) => !person.disabled).map(({ id, name }) => ({ id, name })),
   };
 }
 
-/** The makings of a piece as the start of another one like it. */
+/** Every coating version that lies on a piece. */
+export const versionsOn = (piece: Piece): string[] =>
+  [...piece.meant, ...piece.done].map(({ coatingVersionId }) => coatingVersionId);
+
+/**
+ * The makings of a piece as the start of another one like it: of the studio's own coatings
+ * the newest version, which is what is in the bucket; of a question's blends the very same.
+ */
 export function likePiece(piece: Piece, choices: MakeChoices): Starting {
   const bySlug = new Map(choices.coatings.map((coating) => [coating.slug, coating.versionId]));
   return {

@@ -1,1 +1,2 @@
 export * as testsOperations from './actions';
+export { likePiece, makeChoices, versionsOn } from './queries';

@@ -41,7 +41,7 @@ export default async function StorePage() {
   );
   const [bodies, coatings, pictures] = [
     await listBodies(db),
-    (await listCoatings(db)).filter((one) => !one.name.startsWith('Question ')),
+    (await listCoatings(db)).filter((one) => !one.trial),
     await picturesOfCoatings(db),
   ];
   return (

@@ -287,7 +287,7 @@ export function RecipeRoom({
           {version.recipe !== null && !dirty && (
             <Button
               component={Link}
-              href={`/tests/ask?design=crazing&coating=${coating.slug}`}
+              href={`/tests/ask?design=crazing&coating=${coating.slug}&version=${version.no}`}
               variant="outlined"
             >
               Crazing ladder

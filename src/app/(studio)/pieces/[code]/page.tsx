@@ -21,7 +21,7 @@ import { EditPiece } from '@/features/tests/components/EditPiece';
 import { ObservationView } from '@/features/tests/components/ObservationView';
 import { PiecePicture } from '@/features/tests/components/PiecePicture';
 import { FlagList } from '@/features/tests/components/PieceActs';
-import { makeChoices } from '@/features/tests/queries';
+import { makeChoices, versionsOn } from '@/features/tests/queries';
 import { stateOf } from '@/features/tests/state';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
@@ -44,7 +44,7 @@ export default async function PiecePage({ params }: { params: Promise<{ code: st
   const [coatings, bodies, choices] = [
     await listCoatings(db),
     await listBodies(db),
-    await makeChoices(db),
+    await makeChoices(db, versionsOn(piece)),
   ];
   const [photos, observations, placements] = [
     await listPhotos(db, { pieceIds: [piece.id] }),

@@ -12,9 +12,7 @@ export const metadata = { title: 'Target to recipe' };
 export default async function TargetPage() {
   await enter(permit('keep records'));
   const db = database();
-  const coatings = (await listCoatings(db)).filter(
-    (one) => !one.archived && !one.name.startsWith('Question '),
-  );
+  const coatings = (await listCoatings(db)).filter((one) => !one.archived && !one.trial);
   const recipes = await recipesOf(
     db,
     coatings.flatMap(({ versions }) => versions.at(-1)?.id ?? []),

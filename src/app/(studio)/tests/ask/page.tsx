@@ -16,14 +16,15 @@ export const metadata = { title: 'Ask a question' };
 export default async function AskPage({
   searchParams,
 }: {
-  searchParams: Promise<{ design?: string; coating?: string; match?: string }>;
+  searchParams: Promise<{ design?: string; coating?: string; version?: string; match?: string }>;
 }) {
   await enter(permit('keep records'));
-  const { design, coating, match } = await searchParams;
+  const { design, coating, version, match } = await searchParams;
   const db = database();
-  const choices = await askChoices(db, new Date());
   const kind: DesignKind = DESIGN_KINDS.find((one) => one === design) ?? 'coats';
-  const from = (await listCoatings(db)).find(({ slug }) => slug === coating)?.versions.at(-1)?.id;
+  const versions = (await listCoatings(db)).find(({ slug }) => slug === coating)?.versions ?? [];
+  const from = (versions.find(({ no }) => String(no) === version) ?? versions.at(-1))?.id;
+  const choices = await askChoices(db, new Date(), from);
   const [piece] = match === undefined ? [] : await listPieces(db, { codes: [match] });
   return (
     <Page

@@ -6,7 +6,7 @@ import { listBodies } from '@/data/catalogue';
 import { permit } from '@/features/people';
 import { newLayer } from '@/features/tests/layers';
 import { MakeForm, type Starting } from '@/features/tests/components/MakeForm';
-import { likePiece, makeChoices } from '@/features/tests/queries';
+import { likePiece, makeChoices, versionsOn } from '@/features/tests/queries';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { Nothing, Page } from '@/ui/Page';
@@ -28,13 +28,12 @@ export default async function MakePage({ searchParams }: { searchParams: Promise
   const { studio } = await enter(permit('keep records'));
   const query = await searchParams;
   const db = database();
-  const choices = await makeChoices(db);
+  const [piece] = query.like ? await loadPieces(db, { codes: [query.like] }) : [];
+  const choices = await makeChoices(db, piece ? versionsOn(piece) : []);
   const bySlug = new Map(choices.coatings.map((coating) => [coating.slug, coating.versionId]));
   let start: Starting = {};
-  if (query.like) {
-    const [piece] = await loadPieces(db, { codes: [query.like] });
-    if (piece) start = likePiece(piece, choices);
-  } else {
+  if (piece) start = likePiece(piece, choices);
+  else {
     const base = bySlug.get(query.base ?? query.coating ?? '');
     const over = bySlug.get(query.over ?? '');
     const at = (versionId: string, stretch = EVERYWHERE.stretch) => ({
