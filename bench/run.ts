@@ -7,14 +7,14 @@ import solver from 'javascript-lp-solver';
 import { analyse, MATERIALS, OXIDES, recipeFor } from '../src/core/chemistry';
 import { OPERATIONS } from '../src/app/operations';
 import { listCoatings } from '../src/data/catalogue';
-import { insertMany, openDatabase, transact, type Database, type Row } from '../src/data/database';
+import { insertMany, transact, type Database, type Row } from '../src/data/database';
 import { migrate } from '../src/data/migrations';
 import { createPerson, type Person } from '../src/data/people';
 import { createStudio } from '../src/data/studio';
 import { chartData } from '../src/features/chart/queries';
 import { importOptions, planImport, writeImport } from '../src/features/exchange/server';
 import { perform } from '../src/platform/operation';
-import { freshDatabase, startDatabase } from '../scripts/mariadb';
+import { freshDatabase, openLocal, startDatabase } from '../scripts/mariadb';
 
 const directory = mkdtempSync(join(tmpdir(), 'jiten-bench-'));
 const server = await startDatabase(directory);
@@ -40,13 +40,7 @@ const technician: Person = {
 
 async function studio(name: string): Promise<Database> {
   await freshDatabase(server.port, name);
-  const db = openDatabase({
-    host: '127.0.0.1',
-    port: server.port,
-    user: 'root',
-    password: '',
-    database: name,
-  });
+  const db = openLocal(server.port, name);
   await migrate(db);
   await createStudio(
     db,

@@ -3,8 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
-import { ensureDatabase, startDatabase, type RunningDatabase } from '../scripts/mariadb';
-import { openDatabase, type Database } from '../src/data/database';
+import { ensureDatabase, openLocal, startDatabase, type RunningDatabase } from '../scripts/mariadb';
+import type { Database } from '../src/data/database';
 import { startApplication, type RunningApplication } from './application';
 import { PASSWORD } from './support';
 
@@ -14,14 +14,7 @@ let directory: string;
 let server: RunningDatabase;
 let application: RunningApplication;
 
-const open = (): Database =>
-  openDatabase({
-    host: '127.0.0.1',
-    port: server.port,
-    user: 'root',
-    password: '',
-    database: 'faults',
-  });
+const open = (): Database => openLocal(server.port, 'faults');
 
 test.beforeAll(async () => {
   directory = mkdtempSync(join(tmpdir(), 'jiten-faults-'));

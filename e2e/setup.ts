@@ -2,8 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { loadDemo } from '../demo/load';
-import { ensureDatabase, startDatabase } from '../scripts/mariadb';
-import { openDatabase } from '../src/data/database';
+import { ensureDatabase, openLocal, startDatabase } from '../scripts/mariadb';
 import { migrate } from '../src/data/migrations';
 import { startApplication, type RunningApplication } from './application';
 
@@ -14,13 +13,7 @@ export default async function setup(): Promise<() => Promise<void>> {
   const applications: RunningApplication[] = [];
   for (const name of ['empty', 'demo'] as const) {
     await ensureDatabase(server.port, name);
-    const db = openDatabase({
-      host: '127.0.0.1',
-      port: server.port,
-      user: 'root',
-      password: '',
-      database: name,
-    });
+    const db = openLocal(server.port, name);
     await migrate(db);
     const data = join(directory, `data-${name}`);
     if (name === 'demo') await loadDemo(db, data);

@@ -5,6 +5,7 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { userInfo } from 'node:os';
 import mysql from 'mysql2/promise';
+import { openDatabase, type Database } from '../src/data/database';
 
 export type RunningDatabase = { port: number; pid: number; stop: () => Promise<void> };
 
@@ -117,3 +118,7 @@ export async function ensureDatabase(port: number, name: string): Promise<void> 
   );
   await connection.end();
 }
+
+/** A pool on a database of a server that was started here. */
+export const openLocal = (port: number, database: string): Database =>
+  openDatabase({ host: '127.0.0.1', port, user: 'root', password: '', database });

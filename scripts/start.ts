@@ -4,11 +4,16 @@ import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { DEMO_PASSWORD, PEOPLE } from '../demo/studio';
 import { loadDemo } from '../demo/load';
-import { openDatabase } from '../src/data/database';
 import { migrate } from '../src/data/migrations';
 import { readStudio } from '../src/data/studio';
 import { build } from './build';
-import { ensureDatabase, freePort, startDatabase, type RunningDatabase } from './mariadb';
+import {
+  ensureDatabase,
+  freePort,
+  openLocal,
+  startDatabase,
+  type RunningDatabase,
+} from './mariadb';
 
 const empty = process.argv.includes('--empty');
 const data = resolve(process.env.JITEN_DATA ?? (empty ? 'studio-data/empty' : 'studio-data/demo'));
@@ -46,13 +51,7 @@ async function main(): Promise<void> {
   await ensureDatabase(database.port, 'jiten');
   const env = { JITEN_DB_PORT: String(database.port), JITEN_DB_NAME: 'jiten', JITEN_DATA: data };
   Object.assign(process.env, env);
-  const db = openDatabase({
-    host: '127.0.0.1',
-    port: database.port,
-    user: 'root',
-    password: '',
-    database: 'jiten',
-  });
+  const db = openLocal(database.port, 'jiten');
   await migrate(db);
   if (!empty && (await readStudio(db)) === null) {
     console.log('Loading the demo studio …');

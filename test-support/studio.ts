@@ -1,8 +1,8 @@
 /** A small studio in a database of its own, for integration tests. */
 import { v7 } from 'uuid';
-import { freshDatabase } from '../scripts/mariadb';
+import { freshDatabase, openLocal } from '../scripts/mariadb';
 import { createBody, createCoating, createKiln, listCoatings } from '../src/data/catalogue';
-import { openDatabase, type Database } from '../src/data/database';
+import type { Database } from '../src/data/database';
 import { migrate } from '../src/data/migrations';
 import { createPerson, type Person, type Role } from '../src/data/people';
 import { createStudio } from '../src/data/studio';
@@ -19,13 +19,7 @@ export async function emptyDatabase(name: string): Promise<Database> {
     JITEN_DB_NAME: name,
     JITEN_LOG: 'silent',
   });
-  const db = openDatabase({
-    host: '127.0.0.1',
-    port: PORT,
-    user: 'root',
-    password: '',
-    database: name,
-  });
+  const db = openLocal(PORT, name);
   await migrate(db);
   return db;
 }

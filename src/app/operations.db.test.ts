@@ -1,9 +1,8 @@
 import { v7 } from 'uuid';
 import { OPERATIONS } from './operations';
-import { openDatabase } from '../data/database';
 import { DEEDS } from '../features/people/permissions';
 import { makeInput, testStudio, type TestStudio } from '../../test-support/studio';
-import { freePort } from '../../scripts/mariadb';
+import { freePort, openLocal } from '../../scripts/mariadb';
 import { perform } from '../platform/operation';
 
 let studio: TestStudio;
@@ -94,13 +93,7 @@ test('wrong input is said at its field and changes nothing', async () => {
 });
 
 test('a database that is away is a civil answer, not a crash', async () => {
-  const away = openDatabase({
-    host: '127.0.0.1',
-    port: await freePort(),
-    user: 'root',
-    password: '',
-    database: 'none',
-  });
+  const away = openLocal(await freePort(), 'none');
   const answer = await perform(
     away,
     OPERATIONS.get('tests.make')!,

@@ -67,6 +67,13 @@ export function parseLength(input: string, units: Units): Quantity {
   return { ok: true, value: number.value * factor };
 }
 
+/** What a field holds: its number, null when it is empty, NaN when it is no number. */
+export function fieldNumber(text: string): number | null {
+  if (text.trim() === '') return null;
+  const read = parseNumber(text);
+  return read.ok ? read.value : Number.NaN;
+}
+
 const rounded = (value: number, digits: number): string => String(Number(value.toFixed(digits)));
 
 /** "12 mm" or "0.5 in". */

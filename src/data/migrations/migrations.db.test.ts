@@ -1,19 +1,13 @@
 import { v7 } from 'uuid';
 import { PORT } from '../../../test-support/studio';
-import { freshDatabase } from '../../../scripts/mariadb';
-import { openDatabase, type Database } from '../database';
+import { freshDatabase, openLocal } from '../../../scripts/mariadb';
+import type { Database } from '../database';
 import { MIGRATIONS, migrate } from './index';
 
 let db: Database;
 beforeAll(async () => {
   await freshDatabase(PORT, 'test_migrations');
-  db = openDatabase({
-    host: '127.0.0.1',
-    port: PORT,
-    user: 'root',
-    password: '',
-    database: 'test_migrations',
-  });
+  db = openLocal(PORT, 'test_migrations');
 });
 afterAll(() => db.destroy());
 

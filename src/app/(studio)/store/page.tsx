@@ -11,6 +11,7 @@ import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { Nothing, Page, Section } from '@/ui/Page';
 import { Picture } from '@/ui/Picture';
+import { RowLink } from '@/ui/RowLink';
 
 export const metadata = { title: 'Store' };
 
@@ -18,18 +19,6 @@ const range = (one: { coneLow: string | null; coneHigh: string | null }): string
   one.coneLow !== null && one.coneHigh !== null
     ? `cone ${formatConeRange({ low: one.coneLow, high: one.coneHigh })}`
     : 'cone range unknown';
-
-const rowStyle = {
-  display: 'grid',
-  alignItems: 'center',
-  gap: 2,
-  borderTop: '1px solid',
-  borderColor: 'divider',
-  py: 1,
-  textDecoration: 'none',
-  color: 'inherit',
-  '&:hover': { bgcolor: 'background.paper' },
-};
 
 export default async function StorePage() {
   await enter(permit('see records'));
@@ -65,12 +54,10 @@ export default async function StorePage() {
             const log = entries.get(bucket.id) ?? [];
             const sg = log.filter((entry) => entry.sg !== null).at(-1)?.sg ?? null;
             return (
-              <Box
+              <RowLink
                 key={bucket.id}
-                component={Link}
                 href={`/store/buckets/${bucket.id}`}
-                prefetch={false}
-                sx={{ ...rowStyle, gridTemplateColumns: { xs: '1fr 1fr', md: '260px 1fr 150px' } }}
+                columns={{ xs: '1fr 1fr', md: '260px 1fr 150px' }}
               >
                 <Typography sx={{ fontWeight: 650 }}>{bucket.name}</Typography>
                 <Typography variant="body2">
@@ -81,7 +68,7 @@ export default async function StorePage() {
                 <Typography variant="body2" sx={{ display: { xs: 'none', md: 'block' } }}>
                   {bucket.litres === null ? '' : `${bucket.litres} l`}
                 </Typography>
-              </Box>
+              </RowLink>
             );
           })}
         </Section>
@@ -101,16 +88,11 @@ export default async function StorePage() {
           </Nothing>
         )}
         {coatings.map((coating) => (
-          <Box
+          <RowLink
             key={coating.id}
-            component={Link}
             href={`/store/coatings/${coating.slug}`}
-            prefetch={false}
-            sx={{
-              ...rowStyle,
-              gridTemplateColumns: { xs: '56px 1fr', md: '56px 200px 1fr 170px' },
-              opacity: coating.archived ? 0.6 : 1,
-            }}
+            columns={{ xs: '56px 1fr', md: '56px 200px 1fr 170px' }}
+            faded={coating.archived}
           >
             <Picture
               sha={pictures.get(coating.slug) ?? null}
@@ -130,7 +112,7 @@ export default async function StorePage() {
             <Typography variant="body2" sx={{ display: { xs: 'none', md: 'block' } }}>
               {range(coating)}
             </Typography>
-          </Box>
+          </RowLink>
         ))}
       </Section>
       <Section
@@ -147,16 +129,11 @@ export default async function StorePage() {
           </Nothing>
         )}
         {bodies.map((body) => (
-          <Box
+          <RowLink
             key={body.id}
-            component={Link}
             href={`/store/bodies/${body.slug}`}
-            prefetch={false}
-            sx={{
-              ...rowStyle,
-              gridTemplateColumns: { xs: '56px 1fr', md: '56px 200px 1fr 170px' },
-              opacity: body.archived ? 0.6 : 1,
-            }}
+            columns={{ xs: '56px 1fr', md: '56px 200px 1fr 170px' }}
+            faded={body.archived}
           >
             <Box
               sx={{
@@ -179,7 +156,7 @@ export default async function StorePage() {
             <Typography variant="body2" sx={{ display: { xs: 'none', md: 'block' } }}>
               {range(body)}
             </Typography>
-          </Box>
+          </RowLink>
         ))}
       </Section>
     </Page>

@@ -14,7 +14,8 @@ import { useMemo, useState } from 'react';
 import { confounding, FORMS, planTiles, type DesignKind, type PlannedTile } from '@/core/designs';
 import { ATMOSPHERES } from '@/core/signs';
 import { METHODS } from '@/core/zones';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
+import { QuantityField } from '@/ui/QuantityField';
 import { useSend } from '@/platform/useSend';
 import { Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
@@ -111,10 +112,6 @@ export function AskForm({
       (one) => one.bodyId === body && one.form === tile.form && one.faces === faces.join(', '),
     )?.number,
   }));
-  const number = (text: string): number => {
-    const read = parseNumber(text);
-    return read.ok ? read.value : Number.NaN;
-  };
   const submit = async (): Promise<void> => {
     const answer = await act<{ no: number; codes: string[] }>('questions.ask', {
       fields: {
@@ -126,7 +123,9 @@ export function AskForm({
       },
       design,
       tile: { ...tile, heightMm: 90, faces },
-      sheet: Object.fromEntries(Object.entries(sheet).map(([key, text]) => [key, number(text)])),
+      sheet: Object.fromEntries(
+        Object.entries(sheet).map(([key, text]) => [key, fieldNumber(text)]),
+      ),
       shelves,
       seed,
     });
@@ -283,13 +282,11 @@ export function AskForm({
               ).map(
                 ([name, label, shown]) =>
                   shown && (
-                    <TextField
+                    <QuantityField
                       key={name}
                       label={label}
                       value={sheet[name]}
-                      error={Number.isNaN(number(sheet[name]))}
-                      onChange={(event) => setSheet({ ...sheet, [name]: event.target.value })}
-                      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+                      onChange={(text) => setSheet({ ...sheet, [name]: text })}
                     />
                   ),
               )}

@@ -7,7 +7,8 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { formatCone } from '@/core/cones';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
+import { QuantityField } from '@/ui/QuantityField';
 import type { BodyTest } from '@/data/stock';
 import { useSend } from '@/platform/useSend';
 import { Nothing } from '@/ui/Page';
@@ -43,12 +44,12 @@ export function BodyTests({
   const [value, setValue] = useState('');
   const [cone, setCone] = useState('');
   const [note, setNote] = useState('');
-  const read = parseNumber(value);
+  const figure = fieldNumber(value);
   const add = async (): Promise<void> => {
     const answer = await act('questions.test-body', {
       bodyId,
       kind,
-      value: read.ok ? read.value : null,
+      value: figure,
       cone: cone.trim() === '' ? null : cone,
       note,
     });
@@ -92,13 +93,7 @@ export function BodyTests({
         <Box sx={{ width: 230 }}>
           <Pick label="What was measured" value={kind} choices={KINDS} onChange={setKind} />
         </Box>
-        <TextField
-          label="Figure"
-          value={value}
-          onChange={(event) => setValue(event.target.value)}
-          sx={{ width: 100 }}
-          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-        />
+        <QuantityField label="Figure" value={value} onChange={setValue} width={100} />
         <TextField
           label="Fired to cone"
           value={cone}
@@ -111,7 +106,11 @@ export function BodyTests({
           onChange={(event) => setNote(event.target.value)}
           sx={{ width: 280 }}
         />
-        <Button type="submit" variant="contained" disabled={busy || (!read.ok && note === '')}>
+        <Button
+          type="submit"
+          variant="contained"
+          disabled={busy || Number.isNaN(figure) || (figure === null && note.trim() === '')}
+        >
           Write it down
         </Button>
       </Stack>

@@ -1,6 +1,5 @@
 'use client';
 import Box from '@mui/material/Box';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import {
@@ -12,7 +11,8 @@ import {
   wetSize,
 } from '@/core/designs';
 import { DRY_DENSITY, equaliseSolids } from '@/core/slurry';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
+import { QuantityField } from '@/ui/QuantityField';
 
 type Calculator = {
   title: string;
@@ -108,12 +108,10 @@ const CALCULATORS: readonly Calculator[] = [
 
 function One({ title, fields, answer }: Calculator) {
   const [texts, setTexts] = useState(fields.map(({ start }) => start));
-  const values = texts.map((text) => parseNumber(text));
+  const values = texts.map((text) => fieldNumber(text) ?? Number.NaN);
   let said: string;
   try {
-    said = values.every((one) => one.ok)
-      ? answer(values.map((one) => (one.ok ? one.value : 0)))
-      : 'Give numbers.';
+    said = values.some(Number.isNaN) ? 'Give numbers.' : answer(values);
   } catch (error) {
     said = error instanceof Error ? error.message : 'This cannot be reckoned.';
   }
@@ -130,14 +128,11 @@ function One({ title, fields, answer }: Calculator) {
         }}
       >
         {fields.map(({ label }, i) => (
-          <TextField
+          <QuantityField
             key={`${label}${i}`}
             label={label}
-            value={texts[i]}
-            onChange={(event) =>
-              setTexts(texts.map((text, at) => (at === i ? event.target.value : text)))
-            }
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+            value={texts[i] ?? ''}
+            onChange={(next) => setTexts(texts.map((text, at) => (at === i ? next : text)))}
           />
         ))}
       </Box>

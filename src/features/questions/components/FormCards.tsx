@@ -11,7 +11,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { firedSize } from '@/core/designs';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
+import { QuantityField } from '@/ui/QuantityField';
 import type { FormCard } from '@/data/stock';
 import { useSend } from '@/platform/useSend';
 import { Nothing } from '@/ui/Page';
@@ -49,10 +50,9 @@ export function FormCards({ cards }: { cards: readonly FormCard[] }) {
   const say = useSay();
   const { act, busy, problem } = useSend();
   const [texts, setTexts] = useState(EMPTY);
-  const number = (text: string): number | null => {
-    const read = parseNumber(text);
-    return text.trim() === '' ? null : read.ok ? read.value : Number.NaN;
-  };
+  const unread = [texts.clay, texts.height, texts.width, texts.shrinkage].some((text) =>
+    Number.isNaN(fieldNumber(text)),
+  );
   const save = async (card: object, said: string, undo?: () => void): Promise<boolean> => {
     const answer = await act('questions.save-form-card', card);
     if (!answer.ok) return false;
@@ -67,15 +67,15 @@ export function FormCards({ cards }: { cards: readonly FormCard[] }) {
     router.refresh();
   };
   const add = async (): Promise<void> => {
-    const shrinkage = number(texts.shrinkage);
+    const shrinkage = fieldNumber(texts.shrinkage);
     const kept = await save(
       {
         id: v7(),
         name: texts.name,
         bodyId: null,
-        clayG: number(texts.clay),
-        wetHeightMm: number(texts.height),
-        wetWidthMm: number(texts.width),
+        clayG: fieldNumber(texts.clay),
+        wetHeightMm: fieldNumber(texts.height),
+        wetWidthMm: fieldNumber(texts.width),
         shrinkage: shrinkage === null ? null : shrinkage / 100,
         fits: texts.fits,
       },
@@ -130,18 +130,26 @@ export function FormCards({ cards }: { cards: readonly FormCard[] }) {
           gridTemplateColumns: { xs: '1fr 1fr', md: '1.4fr repeat(4, 1fr) 1.4fr auto' },
         }}
       >
-        {FIELDS.map(([name, label]) => (
-          <TextField
-            key={name}
-            label={label}
-            value={texts[name]}
-            onChange={(event) => setTexts({ ...texts, [name]: event.target.value })}
-          />
-        ))}
+        {FIELDS.map(([name, label]) => {
+          const field = {
+            label,
+            value: texts[name],
+            onChange: (text: string) => setTexts({ ...texts, [name]: text }),
+          };
+          return name === 'name' || name === 'fits' ? (
+            <TextField
+              key={name}
+              {...field}
+              onChange={(event) => field.onChange(event.target.value)}
+            />
+          ) : (
+            <QuantityField key={name} {...field} />
+          );
+        })}
         <Button
           type="submit"
           variant="contained"
-          disabled={busy || texts.name.trim() === '' || texts.clay.trim() === ''}
+          disabled={busy || unread || texts.name.trim() === '' || texts.clay.trim() === ''}
         >
           Add
         </Button>

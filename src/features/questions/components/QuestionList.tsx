@@ -1,7 +1,6 @@
-import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Question } from '@/data/questions';
-import Link from '@/ui/Link';
+import { RowLink } from '@/ui/RowLink';
 import { ripe } from '../queries';
 
 const state = (question: Question): string =>
@@ -18,22 +17,10 @@ const state = (question: Question): string =>
 /** Questions, open ones first, each with where it stands. */
 export function QuestionList({ questions }: { questions: readonly Question[] }) {
   return questions.map((question) => (
-    <Box
+    <RowLink
       key={question.id}
-      component={Link}
       href={`/tests/questions/${question.no}`}
-      prefetch={false}
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '32px 1fr', md: '32px 1.4fr 1fr 260px' },
-        gap: 2,
-        borderTop: '1px solid',
-        borderColor: 'divider',
-        py: 1,
-        color: 'inherit',
-        textDecoration: 'none',
-        '&:hover': { bgcolor: 'background.paper' },
-      }}
+      columns={{ xs: '32px 1fr', md: '32px 1.4fr 1fr 260px' }}
     >
       <Typography color="text.secondary">{question.no}</Typography>
       <Typography sx={{ fontWeight: 650 }}>{question.text}</Typography>
@@ -49,6 +36,6 @@ export function QuestionList({ questions }: { questions: readonly Question[] }) 
       >
         {state(question)}
       </Typography>
-    </Box>
+    </RowLink>
   ));
 }

@@ -7,11 +7,11 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { daysLeft, FORMS } from '@/core/designs';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
+import { QuantityField } from '@/ui/QuantityField';
 import type { TileStock } from '@/data/stock';
 import { useSend } from '@/platform/useSend';
 import { Nothing, Section } from '@/ui/Page';
@@ -47,13 +47,13 @@ export function StockRoom({
   const [why, setWhy] = useState('made');
   const [number, setNumber] = useState('');
   const faces = (TILE_FORMS.find(({ name }) => name === form)?.faces ?? ['bare']).join(', ');
-  const read = parseNumber(number);
+  const count = fieldNumber(number);
   const move = async (): Promise<void> => {
     const answer = await act('questions.move-tiles', {
       bodyId,
       form,
       faces,
-      number: read.ok ? read.value : Number.NaN,
+      number: count,
       why,
     });
     if (!answer.ok) return;
@@ -122,14 +122,12 @@ export function StockRoom({
             onChange={setWhy}
           />
         </Box>
-        <TextField
-          label="Tiles"
-          value={number}
-          onChange={(event) => setNumber(event.target.value)}
-          sx={{ width: 90 }}
-          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-        />
-        <Button type="submit" variant="contained" disabled={busy || !read.ok || bodyId === ''}>
+        <QuantityField label="Tiles" value={number} onChange={setNumber} width={90} />
+        <Button
+          type="submit"
+          variant="contained"
+          disabled={busy || count === null || Number.isNaN(count) || bodyId === ''}
+        >
           Write it down
         </Button>
       </Stack>

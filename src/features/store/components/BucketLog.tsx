@@ -2,14 +2,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { additionForBucket, dryToThicken, sgProblem, waterToThin } from '@/core/slurry';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
+import { QuantityField } from '@/ui/QuantityField';
 import type { Bucket, BucketEntry } from '@/data/buckets';
 import { useSend } from '@/platform/useSend';
 import { Nothing, Section } from '@/ui/Page';
@@ -23,11 +23,6 @@ const DriftChart = dynamic(() => import('./DriftChart').then((module) => module.
   ssr: false,
   loading: () => <Box sx={{ height: 180 }} />,
 });
-
-const number = (text: string): number | null => {
-  const read = parseNumber(text);
-  return read.ok ? read.value : null;
-};
 
 function figures(entry: BucketEntry): string {
   return [
@@ -67,7 +62,7 @@ export function BucketLog({
   const [litres, setLitres] = useState(bucket.litres === null ? '' : String(bucket.litres));
   const [temperature, setTemperature] = useState('');
   const [percent, setPercent] = useState('');
-  const log = async (entry: object, said: string): Promise<void> => {
+  const log = async (entry: object, said: string): Promise<boolean> => {
     const entryId = v7();
     const answer = await act('store.log-bucket', {
       bucketId: bucket.id,
@@ -80,19 +75,26 @@ export function BucketLog({
       note: '',
       ...entry,
     });
-    if (!answer.ok) return;
+    if (!answer.ok) return false;
     say(said, () => {
       void act('store.drop-bucket-entry', { entryId }).then(() => router.refresh());
     });
     router.refresh();
+    return true;
   };
-  const typed = sg.trim() === '' ? null : number(sg);
-  const wrong = typed === null ? (sg.trim() === '' ? null : 'Give a number.') : sgProblem(typed);
-  const now = wrong === null && typed !== null ? typed : last;
-  const volume = number(litres) ?? bucket.litres;
+  const typed = {
+    sg: fieldNumber(sg),
+    seconds: fieldNumber(seconds),
+    temperatureC: fieldNumber(temperature),
+    litres: fieldNumber(litres),
+  };
+  const unread = Object.values(typed).some(Number.isNaN);
+  const wrong = typed.sg === null || Number.isNaN(typed.sg) ? null : sgProblem(typed.sg);
+  const now = wrong === null && typed.sg ? typed.sg : last;
+  const volume = typed.litres || bucket.litres;
   const aim = bucket.advice.sg;
   const remedy = remedyFor(now, aim, volume, density);
-  const share = number(percent);
+  const share = fieldNumber(percent);
   const more =
     now !== null && now > 1 && volume && share
       ? additionForBucket({ litres: volume, sg: now, density, additionsIn }, share)
@@ -107,52 +109,26 @@ export function BucketLog({
           component="form"
           onSubmit={(event) => {
             event.preventDefault();
-            void log(
-              {
-                kind: 'measured',
-                sg: typed,
-                seconds: number(seconds),
-                temperatureC: number(temperature),
-                litres: number(litres),
-              },
-              'Measured',
-            ).then(() => setSg(''));
+            void log({ kind: 'measured', ...typed }, 'Measured').then((kept) => kept && setSg(''));
           }}
         >
-          <TextField
+          <QuantityField
             label="SG"
             value={sg}
-            error={wrong !== null}
-            helperText={wrong ?? (last === null ? 'none yet' : `last ${last.toFixed(2)}`)}
-            onChange={(event) => setSg(event.target.value)}
-            sx={{ width: 190 }}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+            problem={wrong}
+            helperText={last === null ? 'none yet' : `last ${last.toFixed(2)}`}
+            onChange={setSg}
+            width={190}
           />
-          <TextField
-            label="Volume now, l"
-            value={litres}
-            onChange={(event) => setLitres(event.target.value)}
-            sx={{ width: 130 }}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
-          <TextField
-            label="Seconds used"
-            value={seconds}
-            onChange={(event) => setSeconds(event.target.value)}
-            sx={{ width: 130 }}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
-          <TextField
-            label="°C"
-            value={temperature}
-            onChange={(event) => setTemperature(event.target.value)}
-            sx={{ width: 80 }}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
+          <QuantityField label="Volume now, l" value={litres} onChange={setLitres} width={130} />
+          <QuantityField label="Seconds used" value={seconds} onChange={setSeconds} width={130} />
+          <QuantityField label="°C" value={temperature} onChange={setTemperature} width={80} />
           <Button
             type="submit"
             variant="contained"
-            disabled={busy || wrong !== null || (typed === null && seconds.trim() === '')}
+            disabled={
+              busy || unread || wrong !== null || (typed.sg === null && typed.seconds === null)
+            }
             sx={{ alignSelf: 'flex-start' }}
           >
             Keep it
@@ -191,12 +167,11 @@ export function BucketLog({
           spacing={1}
           sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}
         >
-          <TextField
+          <QuantityField
             label="More of something, %"
             value={percent}
-            onChange={(event) => setPercent(event.target.value)}
-            sx={{ width: 230 }}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+            onChange={setPercent}
+            width={230}
           />
           <Typography>
             {more === null

@@ -3,7 +3,6 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
@@ -12,7 +11,8 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { hazardsOf } from '@/core/chemistry';
 import { batch, drySolids, mixDensity, percentOf, type Batch } from '@/core/slurry';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
+import { QuantityField } from '@/ui/QuantityField';
 import type { Recipe } from '@/data/recipes';
 import { showFieldProblems, useSend } from '@/platform/useSend';
 import { Caution } from '@/ui/Caution';
@@ -26,10 +26,7 @@ import { weight } from '../words';
 import { BucketFields } from './BucketFields';
 import { Variants } from './Variants';
 
-const number = (text: string): number => {
-  const read = parseNumber(text);
-  return read.ok ? read.value : Number.NaN;
-};
+const number = (text: string): number => fieldNumber(text) ?? Number.NaN;
 
 /** From a recipe to a bucket: how much, what to beware of, weighing with ticks, the bucket. */
 export function MixRoom({
@@ -135,13 +132,7 @@ export function MixRoom({
       <Box sx={{ mt: 3 }} />
       <Section title="How much">
         <Stack direction="row" spacing={1} sx={{ flexWrap: 'wrap', rowGap: 1 }}>
-          <TextField
-            label="Dry weight, g"
-            value={dry}
-            onChange={(event) => setDry(event.target.value)}
-            sx={{ width: 150 }}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
+          <QuantityField label="Dry weight, g" value={dry} onChange={setDry} width={150} />
           <ToggleButtonGroup
             exclusive
             size="small"
@@ -152,21 +143,8 @@ export function MixRoom({
             <ToggleButton value="base">of the base</ToggleButton>
             <ToggleButton value="total">of everything</ToggleButton>
           </ToggleButtonGroup>
-          <TextField
-            label="Scale shows, g"
-            value={step}
-            onChange={(event) => setStep(event.target.value)}
-            sx={{ width: 130 }}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
-          <TextField
-            label="To SG"
-            value={sg}
-            error={wrongSg !== null}
-            onChange={(event) => setSg(event.target.value)}
-            sx={{ width: 110 }}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
+          <QuantityField label="Scale shows, g" value={step} onChange={setStep} width={130} />
+          <QuantityField label="To SG" value={sg} onChange={setSg} width={110} />
         </Stack>
         <ProblemNote>{wrong ?? wrongSg}</ProblemNote>
         {made && (

@@ -1,17 +1,17 @@
 'use client';
 import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { dipFits, type Vessel } from '@/core/slurry';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
+import { QuantityField } from '@/ui/QuantityField';
 
 /** Does this pot go into this bucket, and how full must the bucket be? */
 export function PotFit({ vessel, litres }: { vessel: Vessel; litres: number | null }) {
   const [pot, setPot] = useState({ widthMm: '', heightMm: '', volumeMl: '' });
   const read = (text: string): number | null => {
-    const value = parseNumber(text);
-    return value.ok && value.value > 0 ? value.value : null;
+    const value = fieldNumber(text);
+    return value !== null && value > 0 ? value : null;
   };
   const [width, height] = [read(pot.widthMm), read(pot.heightMm)];
   const found =
@@ -23,12 +23,11 @@ export function PotFit({ vessel, litres }: { vessel: Vessel; litres: number | nu
           volumeMl: read(pot.volumeMl) ?? 0,
         });
   const field = (name: keyof typeof pot, label: string) => (
-    <TextField
+    <QuantityField
       label={label}
       value={pot[name]}
-      onChange={(event) => setPot({ ...pot, [name]: event.target.value })}
-      sx={{ width: 180 }}
-      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      onChange={(text) => setPot({ ...pot, [name]: text })}
+      width={180}
     />
   );
   return (

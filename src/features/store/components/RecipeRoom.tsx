@@ -11,30 +11,31 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { Line, Swap } from '@/core/chemistry';
-import { percentOf } from '@/core/slurry';
 import type { Recipe } from '@/data/recipes';
 import { useSend } from '@/platform/useSend';
 import Link from '@/ui/Link';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
+import {
+  amountOf,
+  differenceInWords,
+  editable,
+  madeHundred,
+  percentsOf,
+  swapIn,
+  tidy,
+  withBlank,
+  type EditLine,
+} from '../edit';
 import { linesOf, type RecipeMaterial } from '../recipe';
 import { ChemistryPanel } from './ChemistryPanel';
-import { amountOf, RecipeTable, type EditLine, type EditOne } from './RecipeTable';
+import { RecipeTable, type EditOne } from './RecipeTable';
 
 const SwapDialog = dynamic(() => import('./SwapDialog').then((module) => module.SwapDialog), {
   ssr: false,
 });
 
 export type RecipeVersion = { id: string; no: number; fired: boolean; recipe: Recipe | null };
-
-const editable = (recipe: Recipe | null): EditLine[] =>
-  (recipe?.lines ?? []).map((line, i) => ({
-    key: i + 1,
-    materialId: line.materialId,
-    amount: String(line.amount),
-    addition: line.addition,
-    supply: line.supply,
-  }));
 
 /** A coating's recipe, version by version, with its chemistry as it is typed or dragged. */
 export function RecipeRoom({
@@ -70,17 +71,6 @@ export function RecipeRoom({
       ),
     [],
   );
-  const addLine = (): void =>
-    setLines((now) => [
-      ...now,
-      {
-        key: 1 + Math.max(0, ...now.map((line) => line.key)),
-        materialId: null,
-        amount: '',
-        addition: false,
-        supply: '',
-      },
-    ]);
   const show = (id: string): void => {
     const next = versions.find((one) => one.id === id) ?? last;
     setChosen(id);
@@ -93,7 +83,7 @@ export function RecipeRoom({
     const amount = amountOf(line);
     return material && amount ? [{ name: material.name, amount, analysis: material.analysis }] : [];
   });
-  const percent = percents(lines);
+  const percent = percentsOf(lines);
   const base = lines.reduce((sum, line) => sum + (line.addition ? 0 : (amountOf(line) ?? 0)), 0);
   const unread = lines.filter((line) => line.materialId === null || amountOf(line) === null);
   const dirty =
@@ -127,25 +117,7 @@ export function RecipeRoom({
       : null;
   const swapped = (found: Swap): void => {
     if (swapping === null) return;
-    const at = lines.findIndex((line) => line.key === swapping.key);
-    const next = lines.filter((line) => line.key !== swapping.key);
-    for (const { name, amount } of found.amounts) {
-      const material = materials.find((one) => one.name === name);
-      const there = next.findIndex(
-        (line) => line.materialId === material?.id && line.addition === swapping.addition,
-      );
-      if (there >= 0) {
-        const line = next[there] as EditLine;
-        next[there] = { ...line, amount: String(tidy((amountOf(line) ?? 0) + amount)) };
-      } else
-        next.splice(at, 0, {
-          key: 1 + Math.max(0, ...next.map((line) => line.key), ...lines.map((line) => line.key)),
-          materialId: material?.id ?? null,
-          amount: String(tidy(amount)),
-          addition: swapping.addition,
-          supply: '',
-        });
-    }
+    const next = swapIn(lines, swapping, found, materials);
     const before = lines;
     setLines(next);
     setSwapping(null);
@@ -227,7 +199,7 @@ export function RecipeRoom({
           percent={percent}
           disabled={busy}
           onEdit={edit}
-          onAdd={addLine}
+          onAdd={() => setLines(withBlank)}
           onSwap={setSwapping}
         />
         <Typography role="status" sx={{ my: 1, fontWeight: 650 }}>
@@ -237,17 +209,7 @@ export function RecipeRoom({
               ? `The base sums to ${tidy(base)}, not 100.`
               : `The base sums to ${tidy(base)}.`}{' '}
           {unit === 'percent' && base > 0 && Math.abs(base - 100) > 0.05 && (
-            <Button
-              size="small"
-              onClick={() =>
-                setLines(
-                  lines.map((line, i) => ({
-                    ...line,
-                    amount: percent[i] === null ? line.amount : String(tidy(percent[i] as number)),
-                  })),
-                )
-              }
-            >
+            <Button size="small" onClick={() => setLines(madeHundred(lines))}>
               Make it 100
             </Button>
           )}
@@ -255,7 +217,7 @@ export function RecipeRoom({
         {other?.recipe && (
           <Typography sx={{ mb: 1 }}>
             Beside version {other.no}, per 100 of base:{' '}
-            {differenceInWords(percentByName(other.recipe), percentNow(lines, byId))}
+            {differenceInWords(other.recipe, lines, materials)}
           </Typography>
         )}
         <TextField
@@ -322,49 +284,4 @@ export function RecipeRoom({
       )}
     </Box>
   );
-}
-
-type Percents = Map<string, number>;
-
-function percentByName(recipe: Recipe): Percents {
-  const sums: Percents = new Map();
-  percentOf(recipe.lines).forEach(({ name, percent }) =>
-    sums.set(name, (sums.get(name) ?? 0) + percent),
-  );
-  return sums;
-}
-
-function percentNow(
-  lines: readonly EditLine[],
-  byId: ReadonlyMap<string, RecipeMaterial>,
-): Percents {
-  const all = percents(lines);
-  const sums: Percents = new Map();
-  lines.forEach((line, i) => {
-    const name = line.materialId === null ? undefined : byId.get(line.materialId)?.name;
-    if (name !== undefined) sums.set(name, (sums.get(name) ?? 0) + (all[i] ?? 0));
-  });
-  return sums;
-}
-
-/** "Silica 20 → 25, Talc 0 → 3"; the same when nothing differs. */
-function differenceInWords(before: Percents, now: Percents): string {
-  const names = [...new Set([...before.keys(), ...now.keys()])];
-  const changed = names.flatMap((name) => {
-    const [a, b] = [tidy(before.get(name) ?? 0), tidy(now.get(name) ?? 0)];
-    return Math.abs(a - b) < 0.02 ? [] : [`${name} ${a} → ${b} g`];
-  });
-  return changed.length === 0 ? 'the same amounts.' : `${changed.join(', ')}.`;
-}
-
-const tidy = (value: number): number => Number(value.toFixed(2));
-
-function percents(lines: readonly EditLine[]): (number | null)[] {
-  try {
-    return percentOf(
-      lines.map((line) => ({ name: '', amount: amountOf(line) ?? 0, addition: line.addition })),
-    ).map(({ percent }) => percent);
-  } catch {
-    return lines.map(() => null);
-  }
 }

@@ -9,24 +9,9 @@ import IconButton from '@mui/material/IconButton';
 import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { parseNumber } from '@/core/units';
 import { createContext, memo, useContext } from 'react';
+import { amountOf, type EditLine } from '../edit';
 import type { RecipeMaterial } from '../recipe';
-
-/** A line as it is typed; the amount stays as typed until it is read. */
-export type EditLine = {
-  key: number;
-  materialId: string | null;
-  amount: string;
-  addition: boolean;
-  supply: string;
-};
-
-/** What was typed for an amount: a number, or null when it is none. */
-export function amountOf(line: EditLine): number | null {
-  const read = parseNumber(line.amount);
-  return read.ok && read.value >= 0 ? read.value : null;
-}
 
 const grid = {
   display: 'grid',
@@ -101,6 +86,7 @@ const Row = memo(function Row({
         value={line.amount}
         disabled={disabled}
         error={line.amount.trim() !== '' && value === null}
+        helperText={line.amount.trim() !== '' && value === null ? 'no amount' : undefined}
         onChange={(event) => onEdit(line.key, { amount: event.target.value })}
         slotProps={{
           htmlInput: {

@@ -22,7 +22,7 @@ import {
   type Reached,
   type Target,
 } from '@/core/chemistry';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
 import { useSend } from '@/platform/useSend';
 import { Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
@@ -42,9 +42,10 @@ function read(wishes: Wishes): Target {
   for (const oxide of ASKED) {
     const wish = wishes[oxide];
     if (!wish || (wish.min.trim() === '' && wish.max.trim() === '')) continue;
-    const [min, max] = [parseNumber(wish.min), parseNumber(wish.max)];
-    const low = min.ok ? min.value : max.ok ? max.value : Number.NaN;
-    const high = max.ok ? max.value : low;
+    const [from, to] = [fieldNumber(wish.min), fieldNumber(wish.max)];
+    // One value alone is meant exactly; an upper end alone leaves the lower one open.
+    const low = from ?? 0;
+    const high = to ?? low;
     target[oxide] = { min: low, max: high };
   }
   return target;

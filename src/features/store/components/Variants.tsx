@@ -3,7 +3,8 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { orderOfAdditions } from '@/core/slurry';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
+import { QuantityField } from '@/ui/QuantityField';
 import { ProblemNote } from '@/ui/Problem';
 import { TickList } from '@/ui/TickList';
 import { mixSteps, readVariants } from '../variants';
@@ -14,11 +15,10 @@ export function Variants({ id }: { id: string }) {
     'plain\nblue: Cobalt carbonate 1\ndeep blue: Cobalt carbonate 2',
   );
   const [grams, setGrams] = useState('500');
-  const read = parseNumber(grams);
   let rows: string[][] = [];
   let said: string;
   try {
-    const order = orderOfAdditions(readVariants(text, read.ok ? read.value : 0));
+    const order = orderOfAdditions(readVariants(text, fieldNumber(grams) ?? 0));
     rows = mixSteps(order.root);
     said = `Mix ${Math.round(order.root.baseGrams)} g of base, then ${order.weighings} more weighings.`;
   } catch (error) {
@@ -37,13 +37,7 @@ export function Variants({ id }: { id: string }) {
         onChange={(event) => setText(event.target.value)}
         sx={{ maxWidth: 560 }}
       />{' '}
-      <TextField
-        label="Base of each, g"
-        value={grams}
-        onChange={(event) => setGrams(event.target.value)}
-        sx={{ width: 150 }}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
+      <QuantityField label="Base of each, g" value={grams} onChange={setGrams} width={150} />
       {rows.length === 0 ? (
         <ProblemNote>{said}</ProblemNote>
       ) : (

@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { OXIDES } from '@/core/chemistry';
@@ -9,6 +8,7 @@ import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import Link from '@/ui/Link';
 import { Page } from '@/ui/Page';
+import { RowLink } from '@/ui/RowLink';
 
 export const metadata = { title: 'Materials' };
 
@@ -26,22 +26,10 @@ export default async function MaterialsPage() {
       }
     >
       {materials.map((material) => (
-        <Box
+        <RowLink
           key={material.id}
-          component={Link}
           href={`/store/materials/${material.slug}`}
-          prefetch={false}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: { xs: '1fr auto', md: '250px 110px 1fr 230px 90px' },
-            gap: 2,
-            borderTop: '1px solid',
-            borderColor: 'divider',
-            py: 1,
-            color: 'inherit',
-            textDecoration: 'none',
-            '&:hover': { bgcolor: 'background.paper' },
-          }}
+          columns={{ xs: '1fr auto', md: '250px 110px 1fr 230px 90px' }}
         >
           <Typography sx={{ fontWeight: 650 }}>{material.name}</Typography>
           <Typography variant="body2" color="text.secondary">
@@ -62,7 +50,7 @@ export default async function MaterialsPage() {
           <Typography variant="body2" align="right">
             {material.stockG === null ? '' : weight(material.stockG)}
           </Typography>
-        </Box>
+        </RowLink>
       ))}
     </Page>
   );
