@@ -10,11 +10,15 @@ import {
 } from '../src/data/catalogue';
 import { rebuildCells } from '../src/data/cells';
 import { insertMany, transact, type Database, type Transaction } from '../src/data/database';
-import { followCones, place, setHistory } from '../src/data/firings';
+import { setHistory } from '../src/data/firings';
+import { place } from '../src/data/placements';
+import { followCones } from '../src/data/witnesses';
 import { appendObservations } from '../src/data/observations';
 import { createPerson } from '../src/data/people';
 import { createPhotos } from '../src/data/photos';
-import { createLot, createPieces, raiseFlag, setMade, type LayerFields } from '../src/data/pieces';
+import { createLot, createPieces, setMade } from '../src/data/pieces';
+import { raiseFlag } from '../src/data/flags';
+import type { LayerFields } from '../src/data/layers';
 import { createStudio } from '../src/data/studio';
 import { hashPassword } from '../src/platform/passwords';
 import { demoHistory, type DemoFiring, type DemoHistory } from './history';

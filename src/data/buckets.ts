@@ -1,4 +1,4 @@
-import type { Row, Source } from './database';
+import { groupRows, type Row, type Source } from './database';
 
 export const ENTRY_KINDS = ['measured', 'water', 'dry mix', 'addition', 'stirred', 'note'] as const;
 
@@ -145,10 +145,9 @@ export async function entriesOf(
     .whereIn('bucket_id', bucketIds)
     .orderBy(['bucket_entry.at', 'bucket_entry.id'])
     .select('bucket_entry.*', 'person.name as by_name');
-  const found = new Map<string, BucketEntry[]>();
-  for (const row of rows) {
-    const list = found.get(row.bucket_id) ?? [];
-    list.push({
+  return groupRows(
+    rows,
+    (row) => ({
       id: row.id,
       kind: row.kind,
       sg: row.sg,
@@ -159,10 +158,9 @@ export async function entriesOf(
       note: row.note,
       by: row.by_name,
       at: row.at,
-    });
-    found.set(row.bucket_id, list);
-  }
-  return found;
+    }),
+    (row) => row.bucket_id,
+  );
 }
 
 /** Writes an entry down; a volume that was given becomes the bucket's. */

@@ -3,7 +3,7 @@ import { circumstances, type FiredPiece, type Seen } from '@/core/standing';
 import type { Row, Source } from './database';
 import type { FiringStatus } from './firings';
 import { listObservations } from './observations';
-import { groupFaces, joinFaces, layersOf } from './pieces';
+import { groupFaces, joinFaces, layersOf } from './layers';
 
 export type Pair = { pieceId: string; firingId: string };
 

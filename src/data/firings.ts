@@ -1,13 +1,11 @@
-import { coneBand, coneOrdinal, readFiring } from '@/core/cones';
 import type { Atmosphere } from '@/core/signs';
 import type { Row, Source } from './database';
-import { newId } from './ids';
 
 export const FIRING_KINDS = ['bisque', 'glaze', 'refire', 'overglaze', 'once-fired'] as const;
+
 export const STATUSES = ['planned', 'loaded', 'firing', 'cooling', 'opened'] as const;
+
 export type FiringStatus = (typeof STATUSES)[number];
-export const SETTINGS = ['shelf', 'waster', 'ring', 'wads', 'stilt', 'unknown'] as const;
-export const CONE_ROLES = ['guide', 'target', 'guard', 'other'] as const;
 
 export type FiringFields = {
   kilnId: string;
@@ -32,24 +30,6 @@ export type Firing = FiringFields & {
   openedAt: Date | null;
   writtenUpAt: Date | null;
   revision: number;
-};
-
-export type Witness = {
-  id: string;
-  cone: string;
-  role: (typeof CONE_ROLES)[number];
-  place: string;
-  bendDegrees: number | null;
-};
-
-export type Placement = {
-  id: string;
-  firingId: string;
-  pieceId: string;
-  shelf: number | null;
-  position: string;
-  setting: (typeof SETTINGS)[number];
-  generation: number;
 };
 
 const firing = (row: Row): Firing => ({
@@ -193,182 +173,6 @@ export async function listEvents(
     by: row.by_name,
     at: row.at,
   }));
-}
-
-const witness = (row: Row): Witness => ({
-  id: row.id,
-  cone: row.cone,
-  role: row.role,
-  place: row.place,
-  bendDegrees: row.bend_degrees,
-});
-
-export async function listWitnesses(
-  src: Source,
-  firingIds: readonly string[],
-): Promise<Map<string, Witness[]>> {
-  const rows = await src('witness_cone')
-    .whereIn('firing_id', firingIds)
-    .orderBy(['firing_id', 'place']);
-  const found = new Map<string, Witness[]>();
-  for (const row of rows)
-    found.set(row.firing_id, [...(found.get(row.firing_id) ?? []), witness(row)]);
-  return found;
-}
-
-/** Replaces the cone packs of a firing; readings of cones that stay are kept. */
-export async function setWitnesses(
-  src: Source,
-  firingId: string,
-  cones: readonly { cone: string; role: Witness['role']; place: string }[],
-): Promise<void> {
-  const held = (await listWitnesses(src, [firingId])).get(firingId) ?? [];
-  const key = (cone: { cone: string; place: string }): string => `${cone.place}\n${cone.cone}`;
-  const wanted = new Set(cones.map(key));
-  const gone = held.filter((cone) => !wanted.has(key(cone))).map((cone) => cone.id);
-  if (gone.length > 0) await src('witness_cone').whereIn('id', gone).delete();
-  const known = new Set(held.map(key));
-  const added = cones.filter((cone) => !known.has(key(cone)));
-  if (added.length > 0)
-    await src('witness_cone').insert(
-      added.map((cone) => ({ id: newId(), firing_id: firingId, ...cone })),
-    );
-}
-
-export async function readWitness(
-  src: Source,
-  id: string,
-  bendDegrees: number | null,
-  by: string,
-  now: Date,
-): Promise<void> {
-  await src('witness_cone')
-    .where({ id })
-    .update({ bend_degrees: bendDegrees, read_by: by, read_at: now });
-}
-
-/**
- * The reached cone follows from the cones read; without any, the band is the target,
- * and without a target 'unknown'. True when the band the chart uses has changed.
- */
-export async function followCones(src: Source, firingId: string): Promise<boolean> {
-  const current = await findFiring(src, firingId);
-  if (current === null) return false;
-  const cones = (await listWitnesses(src, [firingId])).get(firingId) ?? [];
-  const read = cones.flatMap((cone) =>
-    cone.bendDegrees === null ? [] : [{ ...cone, bendDegrees: cone.bendDegrees }],
-  );
-  const reading = readFiring(read);
-  const band =
-    reading !== null && reading.bound !== 'less than'
-      ? bandOf(reading.ordinal, current.targetCone)
-      : (current.targetCone ?? 'unknown');
-  await src('firing')
-    .where({ id: firingId })
-    .update({
-      reached_ordinal: reading?.ordinal ?? null,
-      reached_bound: reading?.bound ?? null,
-      cone_band: band,
-    });
-  return band !== current.coneBand;
-}
-
-/** A reading within a quarter of a half-cone target stays with it; others go to the nearest whole cone. */
-function bandOf(ordinal: number, target: string | null): string {
-  if (target === '5.5' && Math.abs(ordinal - coneOrdinal(target)) <= 0.25) return target;
-  return coneBand(ordinal);
-}
-
-const placement = (row: Row): Placement => ({
-  id: row.id,
-  firingId: row.firing_id,
-  pieceId: row.piece_id,
-  shelf: row.shelf,
-  position: row.position,
-  setting: row.setting,
-  generation: row.generation,
-});
-
-export async function listPlacements(
-  src: Source,
-  filter: { firingId?: string; pieceIds?: readonly string[] },
-): Promise<Placement[]> {
-  const query = src('placement').orderBy(['shelf', 'placed_at', 'id']);
-  if (filter.firingId !== undefined) query.where('firing_id', filter.firingId);
-  if (filter.pieceIds) query.whereIn('piece_id', filter.pieceIds);
-  return (await query).map(placement);
-}
-
-/** How often each piece has already been through a glaze firing, by piece id. */
-export async function glazeFirings(
-  src: Source,
-  pieceIds: readonly string[],
-): Promise<Map<string, number>> {
-  const rows = await src('placement')
-    .join('firing', 'firing.id', 'placement.firing_id')
-    .whereIn('placement.piece_id', pieceIds)
-    .whereNot('firing.kind', 'bisque')
-    .where('firing.status', 'opened')
-    .groupBy('placement.piece_id')
-    .select('placement.piece_id')
-    .count({ n: '*' });
-  return new Map(rows.map((row: Row) => [String(row.piece_id), Number(row.n)]));
-}
-
-/** Which open firing holds each of these pieces, if any. */
-export async function openFiringsOf(
-  src: Source,
-  pieceIds: readonly string[],
-): Promise<Map<string, { firingId: string; label: string }>> {
-  const rows = await src('placement')
-    .join('firing', 'firing.id', 'placement.firing_id')
-    .join('kiln', 'kiln.id', 'firing.kiln_id')
-    .whereIn('placement.open_piece_id', pieceIds)
-    .select('placement.piece_id', 'firing.id', 'firing.no', 'kiln.name');
-  return new Map(
-    rows.map((row) => [row.piece_id, { firingId: row.id, label: `${row.name} ${row.no}` }]),
-  );
-}
-
-export async function place(
-  src: Source,
-  placements: readonly (Placement & { open: boolean })[],
-  by: string,
-  now: Date,
-): Promise<void> {
-  for (let i = 0; i < placements.length; i += 500) {
-    await src('placement').insert(
-      placements.slice(i, i + 500).map((one) => ({
-        id: one.id,
-        firing_id: one.firingId,
-        piece_id: one.pieceId,
-        open_piece_id: one.open ? one.pieceId : null,
-        shelf: one.shelf,
-        position: one.position,
-        setting: one.setting,
-        generation: one.generation,
-        placed_by: by,
-        placed_at: now,
-      })),
-    );
-  }
-}
-
-export async function removePlacement(src: Source, id: string): Promise<void> {
-  await src('placement').where({ id }).delete();
-}
-
-/** Number of pieces in each firing. */
-export async function countPlacements(
-  src: Source,
-  firingIds: readonly string[],
-): Promise<Map<string, number>> {
-  const rows = await src('placement')
-    .whereIn('firing_id', firingIds)
-    .groupBy('firing_id')
-    .select('firing_id')
-    .count({ n: '*' });
-  return new Map(rows.map((row: Row) => [String(row.firing_id), Number(row.n)]));
 }
 
 /** Marks an opening as written up, or as still to be finished. */

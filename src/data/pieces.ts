@@ -1,11 +1,10 @@
-import type { Knex } from 'knex';
 import { codeOf } from '@/core/codes';
-import type { Coat, Face, Layer } from '@/core/zones';
+import type { Face } from '@/core/zones';
 import { insertMany, type Row, type Source } from './database';
+import { flagsOf, type Flag } from './flags';
+import { facesOf, layerRow, layersOf, type LayerFields, type PieceLayer } from './layers';
 import { takePieceNumbers } from './studio';
 
-/** A layer as a form or an import gives it: by coating version id. */
-export type LayerFields = Omit<Layer, 'coat'> & { coatingVersionId: string };
 export type FaceFields = { no: number; kind: Face['kind']; slipVersionId: string | null };
 
 export type NewPiece = {
@@ -25,14 +24,6 @@ export type NewPiece = {
   faces: FaceFields[];
   meant: LayerFields[];
   done: LayerFields[];
-};
-
-export type Flag = {
-  id: string;
-  text: string;
-  raisedBy: string;
-  raisedAt: Date;
-  clearedAt: Date | null;
 };
 
 export type PieceSummary = {
@@ -58,46 +49,12 @@ export type PieceSummary = {
   revision: number;
 };
 
-/** A layer as it stands on a piece, with the version it was. */
-export type PieceLayer = Layer & { coatingVersionId: string };
 export type Piece = PieceSummary & {
   faces: Face[];
   meant: PieceLayer[];
   done: PieceLayer[];
   flags: Flag[];
 };
-
-const layerRow = (
-  pieceId: string,
-  intent: 'meant' | 'done',
-  setNo: number,
-  seq: number,
-  layer: LayerFields,
-  by: string,
-  at: Date,
-): Record<string, unknown> => ({
-  piece_id: pieceId,
-  intent,
-  set_no: setNo,
-  seq,
-  coating_version_id: layer.coatingVersionId,
-  method: layer.method,
-  coats: layer.coats,
-  weight: layer.weight,
-  thickness_mm: layer.thicknessMm,
-  seconds: layer.seconds,
-  stage: layer.stage,
-  dried_before: layer.driedBefore,
-  face_no: layer.region.face,
-  stretch_from: layer.region.stretch.from,
-  stretch_to: layer.region.stretch.to,
-  sector_from: layer.region.sector.from,
-  sector_to: layer.region.sector.to,
-  relief: layer.region.relief,
-  generation: layer.generation,
-  recorded_by: by,
-  recorded_at: at,
-});
 
 /** Writes pieces with faces and layers, and gives each its code, in the order given. */
 export async function createPieces(
@@ -153,30 +110,6 @@ export async function createPieces(
     ]),
   );
   return codes;
-}
-
-/** Puts a corrected set of done layers beside the old one, which stays on record. */
-export async function replaceDone(
-  src: Source,
-  pieceId: string,
-  layers: readonly LayerFields[],
-  by: string,
-  now: Date,
-): Promise<void> {
-  const row = await src('layer')
-    .where({ piece_id: pieceId, intent: 'done' })
-    .max({ no: 'set_no' })
-    .first();
-  const setNo = Number(row?.no ?? 0) + 1;
-  await src('layer')
-    .where({ piece_id: pieceId, intent: 'done' })
-    .whereNull('superseded_at')
-    .update({ superseded_at: now });
-  await insertMany(
-    src,
-    'layer',
-    layers.map((layer, i) => layerRow(pieceId, 'done', setNo, i + 1, layer, by, now)),
-  );
 }
 
 const SUMMARY = [
@@ -250,130 +183,6 @@ export async function listPieces(src: Source, filter: PieceFilter = {}): Promise
   return (await query).map(summary);
 }
 
-const coatOf = (row: Row): Coat => ({
-  slug: row.coat_slug,
-  version: row.coat_no,
-  kind: row.coat_kind,
-});
-
-const FACE = [
-  'face.no as face_no',
-  'face.kind as face_kind',
-  'face.slip_version_id',
-  'coating.slug as coat_slug',
-  'coating_version.no as coat_no',
-  'coating.kind as coat_kind',
-];
-
-const faceOf = (row: Row): Face => ({
-  no: row.face_no,
-  kind: row.face_kind,
-  slip: row.slip_version_id === null ? null : coatOf(row),
-});
-
-/** Adds the piece's faces to a query: a row for each. `groupFaces` puts them in order. */
-export const joinFaces = (query: Knex.QueryBuilder): Knex.QueryBuilder =>
-  query
-    .join('face', 'face.piece_id', 'piece.id')
-    .leftJoin('coating_version', 'coating_version.id', 'face.slip_version_id')
-    .leftJoin('coating', 'coating.id', 'coating_version.coating_id')
-    .select(FACE);
-
-/** Sorted here: the database would make a table of its own to sort a join by its last part. */
-const byFace = (a: Row, b: Row): number => a.face_no - b.face_no;
-
-/** The faces out of rows that `joinFaces` made, by the row's key. */
-export function groupFaces(rows: readonly Row[], key: (row: Row) => string): Map<string, Face[]> {
-  return group([...rows].sort(byFace), faceOf, key);
-}
-
-/** Faces of many pieces at once, by piece id. */
-export async function facesOf(
-  src: Source,
-  pieceIds: readonly string[],
-): Promise<Map<string, Face[]>> {
-  const rows: Row[] = await joinFaces(
-    src('piece').whereIn('piece.id', pieceIds).select('piece.id as piece_id'),
-  );
-  return group(rows.sort(byFace), faceOf);
-}
-
-/** The layers believed now, meant and done, of many pieces at once. */
-export async function layersOf(
-  src: Source,
-  pieceIds: readonly string[],
-  intents: readonly ('meant' | 'done')[] = ['meant', 'done'],
-): Promise<Map<string, (PieceLayer & { intent: 'meant' | 'done' })[]>> {
-  const rows = await src('layer')
-    .join('coating_version', 'coating_version.id', 'layer.coating_version_id')
-    .join('coating', 'coating.id', 'coating_version.coating_id')
-    .whereIn('layer.piece_id', pieceIds)
-    .whereIn('layer.intent', intents)
-    .whereNull('layer.superseded_at')
-    .select(
-      'layer.*',
-      'coating.slug as coat_slug',
-      'coating_version.no as coat_no',
-      'coating.kind as coat_kind',
-    );
-  const sorted = (rows as Row[]).sort((a, b) => a.seq - b.seq);
-  return group(sorted, (row) => ({
-    intent: row.intent,
-    coatingVersionId: row.coating_version_id,
-    coat: coatOf(row),
-    method: row.method,
-    coats: row.coats,
-    weight: row.weight,
-    thicknessMm: row.thickness_mm,
-    seconds: row.seconds,
-    stage: row.stage,
-    driedBefore: row.dried_before === null ? null : Boolean(row.dried_before),
-    region: {
-      face: row.face_no,
-      stretch: { from: row.stretch_from, to: row.stretch_to },
-      sector: { from: row.sector_from, to: row.sector_to },
-      relief: row.relief,
-    },
-    generation: row.generation,
-  }));
-}
-
-/** Flags of many pieces; cleared ones only when asked for. */
-export async function flagsOf(
-  src: Source,
-  pieceIds: readonly string[],
-  all = false,
-): Promise<Map<string, Flag[]>> {
-  const query = src('flag')
-    .join('person', 'person.id', 'flag.raised_by')
-    .whereIn('flag.piece_id', pieceIds)
-    .orderBy('flag.raised_at')
-    .select('flag.*', 'person.name as raised_by_name');
-  if (!all) query.whereNull('flag.cleared_at');
-  return group(await query, (row) => ({
-    id: row.id,
-    text: row.text,
-    raisedBy: row.raised_by_name,
-    raisedAt: row.raised_at,
-    clearedAt: row.cleared_at,
-  }));
-}
-
-function group<T>(
-  rows: readonly Row[],
-  make: (row: Row) => T,
-  keyOf = (row: Row): string => row.piece_id,
-): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const row of rows) {
-    const key = keyOf(row);
-    const list = groups.get(key);
-    if (list) list.push(make(row));
-    else groups.set(key, [make(row)]);
-  }
-  return groups;
-}
-
 /** Pieces with faces, layers and open flags. */
 export async function loadPieces(src: Source, filter: PieceFilter): Promise<Piece[]> {
   const list = await listPieces(src, filter);
@@ -420,28 +229,6 @@ export async function createLot(
   now: Date,
 ): Promise<void> {
   await src('lot').insert({ ...lot, created_by: by, created_at: now });
-}
-
-export async function raiseFlag(
-  src: Source,
-  flag: { id: string; pieceId: string; text: string },
-  by: string,
-  now: Date,
-): Promise<void> {
-  await src('flag').insert({
-    id: flag.id,
-    piece_id: flag.pieceId,
-    text: flag.text,
-    raised_by: by,
-    raised_at: now,
-  });
-}
-
-export async function clearFlag(src: Source, id: string, by: string, now: Date): Promise<void> {
-  await src('flag')
-    .where({ id })
-    .whereNull('cleared_at')
-    .update({ cleared_by: by, cleared_at: now });
 }
 
 /** Pieces that bear one of these marks, by mark in lower case. */

@@ -3,7 +3,8 @@ import { entriesOf, listBuckets, type Bucket } from '@/data/buckets';
 import type { Source } from '@/data/database';
 import { listQuestions, type Question } from '@/data/questions';
 import { tileStock, type TileStock } from '@/data/stock';
-import { countPlacements, listFirings, type Firing } from '@/data/firings';
+import { listFirings, type Firing } from '@/data/firings';
+import { countPlacements } from '@/data/placements';
 import { countWritten, flaggedWaiting } from '@/data/bench';
 import { listPieces } from '@/data/pieces';
 

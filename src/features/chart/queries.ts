@@ -10,7 +10,7 @@ import {
 import type { Source } from '@/data/database';
 import { listFirings, type Firing } from '@/data/firings';
 import { listPhotos } from '@/data/photos';
-import { facesOf, layersOf, type PieceLayer } from '@/data/pieces';
+import { facesOf, layersOf, type PieceLayer } from '@/data/layers';
 import type { Face } from '@/core/zones';
 import { layOut, sortCones, type Board } from './board';
 

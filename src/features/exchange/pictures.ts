@@ -1,6 +1,6 @@
 import { readCode } from '@/core/codes';
 import type { Source } from '@/data/database';
-import { listPlacements } from '@/data/firings';
+import { listPlacements } from '@/data/placements';
 import { findByMarks, listPieces } from '@/data/pieces';
 
 export type PictureMatch = {

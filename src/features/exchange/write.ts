@@ -13,10 +13,12 @@ import {
 import { holdCells, placedSightings, sightingRow, summariseCells } from '@/data/cells';
 import type { Fired } from '@/data/fired';
 import { insertMany, type Transaction } from '@/data/database';
-import { createFiring, place, setImported } from '@/data/firings';
+import { createFiring, setImported } from '@/data/firings';
+import { place } from '@/data/placements';
 import { newId } from '@/data/ids';
 import { appendObservations, type Observation } from '@/data/observations';
-import { createLot, createPieces, type LayerFields, type NewPiece } from '@/data/pieces';
+import { createLot, createPieces, type NewPiece } from '@/data/pieces';
+import type { LayerFields } from '@/data/layers';
 import type { ImportRow } from './interpret';
 import { firingKey, resolver, type ImportPlan, type Naming } from './plan';
 import type { ImportOptions } from './schema';

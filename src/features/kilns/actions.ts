@@ -1,22 +1,15 @@
 import { refreshCells } from '@/data/cells';
 import { pairsOf } from '@/data/fired';
 import { listKilns } from '@/data/catalogue';
+import { createFiring, findFiring, moveFiring, updateFiring, type Firing } from '@/data/firings';
 import {
-  createFiring,
-  findFiring,
-  followCones,
   glazeFirings,
   listPlacements,
-  listWitnesses,
-  moveFiring,
   openFiringsOf,
   place,
-  readWitness,
   removePlacement,
-  setWitnesses,
-  updateFiring,
-  type Firing,
-} from '@/data/firings';
+} from '@/data/placements';
+import { followCones, listWitnesses, readWitness, setWitnesses } from '@/data/witnesses';
 import { newId } from '@/data/ids';
 import { listPieces, updatePiece } from '@/data/pieces';
 import { operation, type Act } from '@/platform/operation';

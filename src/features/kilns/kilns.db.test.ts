@@ -1,4 +1,6 @@
-import { findFiring, listEvents, listPlacements, listWitnesses } from '@/data/firings';
+import { findFiring, listEvents } from '@/data/firings';
+import { listPlacements } from '@/data/placements';
+import { listWitnesses } from '@/data/witnesses';
 import { listPieces } from '@/data/pieces';
 import {
   advance,

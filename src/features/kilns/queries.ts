@@ -2,8 +2,11 @@ import { inConeRange } from '@/core/cones';
 import { describeStack, stackOf } from '@/core/zones';
 import { listCoatings } from '@/data/catalogue';
 import type { Source } from '@/data/database';
-import { listPlacements, type Firing } from '@/data/firings';
-import { flagsOf, layersOf, listPieces, type PieceSummary } from '@/data/pieces';
+import { type Firing } from '@/data/firings';
+import { listPlacements } from '@/data/placements';
+import { listPieces, type PieceSummary } from '@/data/pieces';
+import { flagsOf } from '@/data/flags';
+import { layersOf } from '@/data/layers';
 import type { LoadPiece, Placed } from './components/Load';
 
 /** Does what a piece waits for agree with a firing, as far as both are known? */

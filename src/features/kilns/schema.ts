@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { ATMOSPHERES } from '@/core/signs';
-import { CONE_ROLES, FIRING_KINDS, SETTINGS, STATUSES } from '@/data/firings';
+import { FIRING_KINDS, STATUSES } from '@/data/firings';
+import { SETTINGS } from '@/data/placements';
+import { CONE_ROLES } from '@/data/witnesses';
 import { coneField, optionalCone } from '@/platform/fields';
 
 export const firingFields = z.object({

@@ -1,6 +1,7 @@
 import { listBodies, listCoatings } from '@/data/catalogue';
 import type { Source } from '@/data/database';
-import { listPlacements, type Firing } from '@/data/firings';
+import { type Firing } from '@/data/firings';
+import { listPlacements } from '@/data/placements';
 import { listObservations } from '@/data/observations';
 import { listPhotos } from '@/data/photos';
 import { loadPieces } from '@/data/pieces';

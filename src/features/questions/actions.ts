@@ -3,13 +3,8 @@ import { EVERYWHERE } from '@/core/zones';
 import { addVersion, createCoating, listBodies, listCoatings } from '@/data/catalogue';
 import { newId } from '@/data/ids';
 import { listMaterials } from '@/data/materials';
-import {
-  createLot,
-  createPieces,
-  listPieces,
-  type LayerFields,
-  type NewPiece,
-} from '@/data/pieces';
+import { createLot, createPieces, listPieces, type NewPiece } from '@/data/pieces';
+import type { LayerFields } from '@/data/layers';
 import {
   addTiles,
   concludeQuestion,

@@ -1,7 +1,7 @@
 import { listBodies, listCoatings, offeredVersions } from '@/data/catalogue';
 import type { Source } from '@/data/database';
 import { listMaterials } from '@/data/materials';
-import { layersOf } from '@/data/pieces';
+import { layersOf } from '@/data/layers';
 import { listQuestions, tilesOf, type Question } from '@/data/questions';
 import { recipesOf } from '@/data/recipes';
 import { tileStock } from '@/data/stock';

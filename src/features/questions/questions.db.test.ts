@@ -1,7 +1,8 @@
 import { inflateSync } from 'node:zlib';
 import { listCoatings } from '@/data/catalogue';
 import { listMaterials } from '@/data/materials';
-import { layersOf, listPieces, loadPieces } from '@/data/pieces';
+import { listPieces, loadPieces } from '@/data/pieces';
+import { layersOf } from '@/data/layers';
 import { listQuestions, tilesOf } from '@/data/questions';
 import { recipesOf } from '@/data/recipes';
 import { bodyTestsOf, listFormCards, tileStock } from '@/data/stock';

@@ -11,7 +11,7 @@ import {
 } from '@/core/slurry';
 import { describeRegion } from '@/core/zones';
 import type { Material } from '@/data/materials';
-import type { PieceLayer } from '@/data/pieces';
+import type { PieceLayer } from '@/data/layers';
 import type { Question, QuestionTile } from '@/data/questions';
 import type { Recipe } from '@/data/recipes';
 import { mixSteps } from '../store';

@@ -3,19 +3,11 @@ import type { Coat } from '@/core/zones';
 import { listBodies, listCoatings } from '@/data/catalogue';
 import { refreshCells } from '@/data/cells';
 import { pairsOf } from '@/data/fired';
-import { openFiringsOf } from '@/data/firings';
+import { openFiringsOf } from '@/data/placements';
 import { newId } from '@/data/ids';
-import {
-  clearFlag,
-  createLot,
-  createPieces,
-  listPieces,
-  raiseFlag,
-  replaceDone,
-  updatePiece,
-  type LayerFields,
-  type NewPiece,
-} from '@/data/pieces';
+import { createLot, createPieces, listPieces, updatePiece, type NewPiece } from '@/data/pieces';
+import { clearFlag, raiseFlag } from '@/data/flags';
+import { replaceDone, type LayerFields } from '@/data/layers';
 import { operation } from '@/platform/operation';
 import { notFound, refuse } from '@/platform/refusal';
 import { mayTouchPiece, permit } from '../people';

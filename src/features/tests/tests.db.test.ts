@@ -1,5 +1,7 @@
 import { readCode } from '@/core/codes';
-import { flagsOf, layersOf, listPieces, loadPieces } from '@/data/pieces';
+import { listPieces, loadPieces } from '@/data/pieces';
+import { flagsOf } from '@/data/flags';
+import { layersOf } from '@/data/layers';
 import {
   advance,
   layer,

@@ -1,5 +1,6 @@
 import { notFound, redirect } from 'next/navigation';
-import { findFiring, listWitnesses } from '@/data/firings';
+import { findFiring } from '@/data/firings';
+import { listWitnesses } from '@/data/witnesses';
 import { permit } from '@/features/people';
 import { OpeningRoom } from '@/features/opening/components/OpeningRoom';
 import { openingRoom } from '@/features/opening/queries';

@@ -15,7 +15,7 @@ import {
   readFiring,
   usualPack,
 } from '@/core/cones';
-import type { Witness } from '@/data/firings';
+import type { Witness } from '@/data/witnesses';
 import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';

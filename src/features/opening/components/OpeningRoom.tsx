@@ -8,7 +8,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import type { Units } from '@/core/units';
-import type { Witness } from '@/data/firings';
+import type { Witness } from '@/data/witnesses';
 import { useSend } from '@/platform/useSend';
 import { useSay } from '@/ui/Undo';
 import { ConePacks } from '../../kilns';
