@@ -28,12 +28,32 @@ export type Cell = {
   lastSeen: Date | null;
 };
 
-const cell = (row: Row): Cell => ({
+/** A cell of one board: body, cone and atmosphere are the board's. */
+export type BoardCell = Omit<
+  Cell,
+  'bodyId' | 'cone' | 'atmosphere' | 'met' | 'rating' | 'contradictions' | 'lastSeen'
+>;
+
+const BOARD_COLUMNS = [
+  'id',
+  'slips',
+  'depth',
+  'base_slug',
+  'over_slug',
+  'stack_key',
+  'standing',
+  'pieces',
+  'firings',
+  'surface',
+  'movement_mm',
+  'signs',
+  'photo_sha',
+  'example_code',
+];
+
+const boardCell = (row: Row): BoardCell => ({
   id: row.id,
-  bodyId: row.body_id,
   slips: row.slips,
-  cone: row.cone,
-  atmosphere: row.atmosphere,
   depth: row.depth,
   base: row.base_slug,
   over: row.over_slug,
@@ -42,26 +62,49 @@ const cell = (row: Row): Cell => ({
   pieces: row.pieces,
   firings: row.firings,
   surface: row.surface,
-  met: row.met,
   movementMm: row.movement_mm,
-  rating: row.rating,
   signs: row.signs,
-  contradictions: row.contradictions,
   photo: row.photo_sha,
   example: row.example_code,
+});
+
+const cell = (row: Row): Cell => ({
+  ...boardCell(row),
+  bodyId: row.body_id,
+  cone: row.cone,
+  atmosphere: row.atmosphere,
+  met: row.met,
+  rating: row.rating,
+  contradictions: row.contradictions,
   lastSeen: row.last_seen,
 });
 
-/** The cells of one board: a body (by slug) at a cone and an atmosphere. One indexed read. */
-export async function boardCells(
-  src: Source,
-  board: { body: string; cone: string; atmosphere: string; slips: string | null },
-): Promise<Cell[]> {
+type BoardOf = { body: string; cone: string; atmosphere: string; slips: string | null };
+
+const ofBoard = (src: Source, board: BoardOf) => {
   const query = src('cell').where({ cone: board.cone, atmosphere: board.atmosphere });
   query.where('body_id', src('body').where('slug', board.body).select('id'));
   if (board.slips !== null) query.where('slips', board.slips);
-  return (await query).map(cell);
-}
+  return query;
+};
+
+/** The cells of one board: a body (by slug) at a cone and an atmosphere. One indexed read. */
+export const boardCells = async (src: Source, board: BoardOf): Promise<BoardCell[]> =>
+  (await ofBoard(src, board).select(BOARD_COLUMNS)).map(boardCell);
+
+/** The ways one coating was put over another on a board, best known first. */
+export const cellsAt = async (
+  src: Source,
+  board: BoardOf,
+  base: string,
+  over: string | null,
+): Promise<Cell[]> =>
+  (
+    await ofBoard(src, board)
+      .where({ base_slug: base, over_slug: over })
+      .where('depth', '<=', 2)
+      .orderBy('pieces', 'desc')
+  ).map(cell);
 
 export type BoardChoice = {
   bodyId: string;

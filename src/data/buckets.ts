@@ -1,6 +1,6 @@
-import { groupRows, type Row, type Source } from './database';
-
-export const ENTRY_KINDS = ['measured', 'water', 'dry mix', 'addition', 'stirred', 'note'] as const;
+import type { EntryKind } from '@/core/slurry';
+import type { Row, Source } from './database';
+import { groupRows } from './rows';
 
 /** How a bucket is meant to be used. */
 export type Advice = {
@@ -37,7 +37,7 @@ export type Bucket = BucketFields & {
 };
 
 export type BucketEntryFields = {
-  kind: (typeof ENTRY_KINDS)[number];
+  kind: EntryKind;
   sg: number | null;
   seconds: number | null;
   temperatureC: number | null;

@@ -112,11 +112,13 @@ export async function holdCells(
   const rows = new Map(placed.map((one) => [one.id, cellRow(one)]));
   const sorted = [...rows.keys()].sort().map((id) => rows.get(id) as Row);
   for (let i = 0; i < sorted.length; i += 300) {
+    // An insert that meets its row holds it: making and holding are one statement.
     await src('cell')
       .insert(sorted.slice(i, i + 300))
       .onConflict('id')
-      .ignore();
+      .merge(['id']);
   }
+  if (ids.every((id) => rows.has(id))) return;
   await src('cell')
     .whereIn('id', [...ids].sort())
     .orderBy('id')

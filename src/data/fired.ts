@@ -1,7 +1,7 @@
 /** Pieces as they went through firings: what their cells follow from. */
 import { circumstances, type FiredPiece, type Seen } from '@/core/standing';
 import type { Row, Source } from './database';
-import type { FiringStatus } from './firings';
+import type { FiringStatus } from '@/core/firing';
 import { listObservations } from './observations';
 import { groupFaces, joinFaces, layersOf } from './layers';
 

@@ -1,15 +1,10 @@
+import { STATUSES, type FiringKind, type FiringStatus } from '@/core/firing';
 import type { Atmosphere } from '@/core/signs';
 import type { Row, Source } from './database';
 
-export const FIRING_KINDS = ['bisque', 'glaze', 'refire', 'overglaze', 'once-fired'] as const;
-
-export const STATUSES = ['planned', 'loaded', 'firing', 'cooling', 'opened'] as const;
-
-export type FiringStatus = (typeof STATUSES)[number];
-
 export type FiringFields = {
   kilnId: string;
-  kind: (typeof FIRING_KINDS)[number];
+  kind: FiringKind;
   targetCone: string | null;
   atmosphere: Atmosphere;
   plannedFor: string | null;

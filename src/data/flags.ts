@@ -1,5 +1,6 @@
 /** Doubts and instructions that stay with a piece until somebody sees to them. */
-import { groupRows, type Source } from './database';
+import type { Source } from './database';
+import { groupRows } from './rows';
 
 export type Flag = {
   id: string;

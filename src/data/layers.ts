@@ -1,7 +1,8 @@
 /** What lies on pieces: their faces, and the layers as they were meant and done. */
 import type { Knex } from 'knex';
 import type { Coat, Face, Layer } from '@/core/zones';
-import { groupRows, insertMany, type Row, type Source } from './database';
+import { insertMany, type Row, type Source } from './database';
+import { groupRows } from './rows';
 
 /** A layer as a form or an import gives it: by coating version id. */
 export type LayerFields = Omit<Layer, 'coat'> & { coatingVersionId: string };

@@ -1,7 +1,6 @@
 /** Pieces in firings: shelf, place, and what they stood on. */
+import type { Setting } from '@/core/firing';
 import type { Row, Source } from './database';
-
-export const SETTINGS = ['shelf', 'waster', 'ring', 'wads', 'stilt', 'unknown'] as const;
 
 export type Placement = {
   id: string;
@@ -9,7 +8,7 @@ export type Placement = {
   pieceId: string;
   shelf: number | null;
   position: string;
-  setting: (typeof SETTINGS)[number];
+  setting: Setting;
   generation: number;
 };
 

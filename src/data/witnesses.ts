@@ -1,15 +1,15 @@
 /** Witness cones: where they stand, how far they bent, and the cone that follows from them. */
+import type { ConeRole } from '@/core/firing';
 import { coneBand, coneOrdinal, readFiring } from '@/core/cones';
-import { groupRows, type Row, type Source } from './database';
+import type { Row, Source } from './database';
+import { groupRows } from './rows';
 import { findFiring } from './firings';
 import { newId } from './ids';
-
-export const CONE_ROLES = ['guide', 'target', 'guard', 'other'] as const;
 
 export type Witness = {
   id: string;
   cone: string;
-  role: (typeof CONE_ROLES)[number];
+  role: ConeRole;
   place: string;
   bendDegrees: number | null;
 };

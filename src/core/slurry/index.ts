@@ -1,3 +1,4 @@
 export * from './batch';
 export * from './slurry';
 export * from './order';
+export * from './log';

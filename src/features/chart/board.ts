@@ -1,5 +1,5 @@
 import { coneOrdinal, inConeRange, isCone } from '@/core/cones';
-import type { Cell } from '@/data/board';
+import type { BoardCell } from '@/data/board';
 import type { Coating } from '@/data/catalogue';
 
 /** A coating as the chart's axes name it. */
@@ -10,16 +10,16 @@ export type Position = {
   base: string;
   over: string | null;
   /** The way shown on the board: the one best known. */
-  main: Cell;
+  main: BoardCell;
   ways: number;
   pieces: number;
 };
 
-export type Board = { axis: AxisCoating[]; positions: Map<string, Position>; deeper: Cell[] };
+export type Board = { axis: AxisCoating[]; positions: Map<string, Position>; deeper: BoardCell[] };
 
 export const positionKey = (base: string, over: string | null): string => `${base}/${over ?? ''}`;
 
-const better = (a: Cell, b: Cell): number =>
+const better = (a: BoardCell, b: BoardCell): number =>
   b.pieces - a.pieces ||
   Number(b.photo !== null) - Number(a.photo !== null) ||
   (a.stackKey < b.stackKey ? -1 : 1);
@@ -29,10 +29,14 @@ const better = (a: Cell, b: Cell): number =>
  * every other one that is in use and whose range holds the cone, so that what is untried
  * has its place; those best known come first. Stacks of three and more coats stand apart.
  */
-export function layOut(cells: readonly Cell[], coatings: readonly Coating[], cone: string): Board {
-  const groups = new Map<string, Cell[]>();
+export function layOut(
+  cells: readonly BoardCell[],
+  coatings: readonly Coating[],
+  cone: string,
+): Board {
+  const groups = new Map<string, BoardCell[]>();
   const present = new Map<string, number>();
-  const deeper: Cell[] = [];
+  const deeper: BoardCell[] = [];
   for (const cell of cells) {
     if (cell.base === null) continue;
     if (cell.depth > 2) {
@@ -48,7 +52,7 @@ export function layOut(cells: readonly Cell[], coatings: readonly Coating[], con
   }
   const positions = new Map<string, Position>();
   for (const [key, group] of groups) {
-    let main = group[0] as Cell;
+    let main = group[0] as BoardCell;
     let pieces = 0;
     for (const cell of group) {
       if (better(cell, main) < 0) main = cell;

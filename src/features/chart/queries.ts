@@ -2,6 +2,7 @@ import { listBodies, listCoatings, type Body, type Coating } from '@/data/catalo
 import {
   boardCells,
   boardChoices,
+  cellsAt,
   piecesOfCells,
   type BoardChoice,
   type Cell,
@@ -121,9 +122,7 @@ export async function zoomData(
   base: string,
   over: string | null,
 ): Promise<Zoom> {
-  const cells = (await boardCells(src, { ...chosen, body: chosen.body.slug }))
-    .filter((cell) => cell.base === base && cell.over === over && cell.depth <= 2)
-    .sort((a, b) => b.pieces - a.pieces);
+  const cells = await cellsAt(src, { ...chosen, body: chosen.body.slug }, base, over);
   if (cells.length === 0) return { cells: [], pieces: [] };
   const seen = await piecesOfCells(
     src,

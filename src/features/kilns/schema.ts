@@ -1,8 +1,6 @@
 import { z } from 'zod';
+import { CONE_ROLES, FIRING_KINDS, SETTINGS, STATUSES } from '@/core/firing';
 import { ATMOSPHERES } from '@/core/signs';
-import { FIRING_KINDS, STATUSES } from '@/data/firings';
-import { SETTINGS } from '@/data/placements';
-import { CONE_ROLES } from '@/data/witnesses';
 import { coneField, optionalCone } from '@/platform/fields';
 
 export const firingFields = z.object({

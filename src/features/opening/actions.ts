@@ -46,7 +46,6 @@ export const record = operation({
       );
     }
     const before = new Map(held.map((one) => [one.pieceId, one.id]));
-    if (held.length > 0) await supersede(trx, [...before.values()], now);
     const observations = ids.map((pieceId): Observation & { supersedes?: string } => {
       const old = before.get(pieceId);
       return {
@@ -59,28 +58,34 @@ export const record = operation({
         ...(old === undefined ? {} : { supersedes: old }),
       };
     });
-    await appendObservations(trx, observations, person.id);
-    if (zone === null) {
+    const write = async (): Promise<void> => {
+      if (held.length > 0) await supersede(trx, [...before.values()], now);
+      await appendObservations(trx, observations, person.id);
+      if (zone !== null) return;
       const waitingFor = seen.verdict === 'refire' ? 'refire' : null;
       for (const piece of pieces) {
         if (piece.waitingFor !== waitingFor)
           await updatePiece(trx, piece.id, { waiting_for: waitingFor });
       }
-    }
+    };
     const written = new Map(observations.map((one) => [one.pieceId, one]));
-    await keepCells(
-      trx,
-      fired,
-      fired.map((piece) => ({
-        ...piece,
-        seen: [
-          ...piece.seen.filter((one) => one.zone !== zone),
-          { ...(written.get(piece.pieceId) as Observation), seenAt: now.toISOString() },
-        ],
-      })),
-    );
+    const after = fired.map((piece) => ({
+      ...piece,
+      seen: [
+        ...piece.seen.filter((one) => one.zone !== zone),
+        { ...(written.get(piece.pieceId) as Observation), seenAt: now.toISOString() },
+      ],
+    }));
+    // Side by side: cells follow from what is in hand, not from the rows that are being written.
+    await settled([write(), keepCells(trx, fired, after)]);
   },
 });
+
+/** Waits for all, so that none is still under way when the transaction ends; then fails if one did. */
+async function settled(work: readonly Promise<void>[]): Promise<void> {
+  const failed = (await Promise.allSettled(work)).find((one) => one.status === 'rejected');
+  if (failed) throw failed.reason;
+}
 
 /** What stands in the way of writing up these pieces of this firing. */
 async function whyNot(

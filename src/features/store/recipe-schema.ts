@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { HAZARD_NAMES, OXIDES, type Hazard, type Oxide } from '@/core/chemistry';
 import { SG_RANGE, sgProblem } from '@/core/slurry';
-import { ENTRY_KINDS } from '@/data/buckets';
+import { ENTRY_KINDS } from '@/core/slurry';
 
 const words = (most: number) => z.string().trim().max(most, `At most ${most} characters.`);
 const positive = (what: string, most: number) =>

@@ -10,7 +10,7 @@ import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useRef, useState, useTransition, type KeyboardEvent } from 'react';
 import { formatCone } from '@/core/cones';
 import type { Units } from '@/core/units';
-import type { Cell } from '@/data/board';
+import type { BoardCell } from '@/data/board';
 import { positionKey, type AxisCoating, type Position } from '../board';
 import { cellWords, groundWords, pairWords, placeWords } from '../words';
 import { CellPicture } from './CellPicture';
@@ -29,7 +29,7 @@ export type ChartProps = {
   grounds: string[];
   axis: AxisCoating[];
   positions: Position[];
-  deeper: Cell[];
+  deeper: BoardCell[];
   units: Units;
   timeZone: string;
   share: string | null;

@@ -9,6 +9,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { SETTINGS } from '@/core/firing';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { nearCodes, readCode } from '@/core/codes';
@@ -30,8 +31,6 @@ export type LoadPiece = {
   suits: boolean;
 };
 export type Placed = LoadPiece & { placementId: string; shelf: number | null; setting: string };
-
-const SETTINGS = ['unknown', 'shelf', 'waster', 'ring', 'wads', 'stilt'];
 
 /** Puts pieces in: by code, or picked from those that wait; on a shelf, on a setting. */
 export function Load({

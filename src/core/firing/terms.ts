@@ -1,0 +1,14 @@
+/** What a firing can be, where it can stand, and what is put into it: the words that are kept. */
+
+export const FIRING_KINDS = ['bisque', 'glaze', 'refire', 'overglaze', 'once-fired'] as const;
+export type FiringKind = (typeof FIRING_KINDS)[number];
+
+export const STATUSES = ['planned', 'loaded', 'firing', 'cooling', 'opened'] as const;
+export type FiringStatus = (typeof STATUSES)[number];
+
+/** What a piece stands on. */
+export const SETTINGS = ['unknown', 'shelf', 'waster', 'ring', 'wads', 'stilt'] as const;
+export type Setting = (typeof SETTINGS)[number];
+
+export const CONE_ROLES = ['guide', 'target', 'guard', 'other'] as const;
+export type ConeRole = (typeof CONE_ROLES)[number];
