@@ -93,20 +93,21 @@ export default async function QuestionPage({ params }: { params: Promise<{ no: s
         <Box sx={{ minWidth: 0 }}>
           {target && (
             <Section title="To be matched">
-              <Box sx={{ width: 160 }}>
-                <Picture sha={targetPhoto?.sha ?? null} alt={`${target.code}, to be matched`} />
-                <Link href={`/pieces/${target.code}`}>{target.code}</Link>
+              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, '& > div': { width: 130 } }}>
+                <div>
+                  <Picture sha={targetPhoto?.sha ?? null} alt={`${target.code}, to be matched`} />
+                  <Link href={`/pieces/${target.code}`}>{target.code}</Link>
+                </div>
+                {ranked.slice(0, 4).map((tile, i) => (
+                  <div key={tile.no}>
+                    <Picture sha={tile.photo} alt={`Attempt ${tile.no}, ${tile.label}`} />
+                    <Link href={`/pieces/${tile.code}`}>
+                      {i === 0 ? 'Nearest: ' : ''}
+                      {tile.no}, {tile.rating} of 5
+                    </Link>
+                  </div>
+                ))}
               </Box>
-              {ranked.length > 0 && (
-                <Typography sx={{ mt: 1 }}>
-                  Nearest so far, by rating:{' '}
-                  {ranked
-                    .slice(0, 3)
-                    .map(({ no: at, rating }) => `${at} (${rating} of 5)`)
-                    .join(', ')}
-                  .
-                </Typography>
-              )}
             </Section>
           )}
           <Section title="Tiles">
