@@ -1,0 +1,6 @@
+export * from './kinetics';
+export * from './work';
+export * from './schedule';
+export * from './offset';
+export * from './cooling';
+export * from './log';

@@ -1,0 +1,103 @@
+import { alarmsOf, decimated, doubtOf, rateNow, stretchesOf, profileOf } from './index';
+
+const steady = (rate: number, hours: number, from = 20) =>
+  Array.from({ length: hours * 60 + 1 }, (_, i) => ({ t: i * 60, c: from + (rate * i) / 60 }));
+
+describe('which readings are believed', () => {
+  const last = { t: 36_000, c: 661 };
+  test.each([
+    [665, 36_060, null],
+    [640, 36_120, null],
+    [Number.NaN, 36_060, 'broken'],
+    [0, 36_060, 'broken'],
+    [2000, 36_060, 'broken'],
+    [-200, 36_060, 'broken'],
+    // 661 °C is 1222 °F.
+    [1222, 36_060, 'unit'],
+    [900, 36_060, 'jump'],
+    [665, 99_999, 'future'],
+  ])('%d °C at %d s: %s', (celsius, t, doubt) => {
+    expect(doubtOf(celsius, t, last, 36_060)).toBe(doubt);
+  });
+
+  test('the first reading may be anything a kiln can be; a hot start is no fault', () => {
+    expect(doubtOf(18, 0, null, 0)).toBeNull();
+    expect(doubtOf(1, 0, null, 0)).toBeNull();
+    expect(doubtOf(900, 0, null, 0)).toBeNull();
+    expect(doubtOf(2000, 0, null, 0)).toBe('broken');
+  });
+
+  test('after an hour without readings a kiln may be far away', () => {
+    expect(doubtOf(900, 36_000 + 3600, last, 99_999)).toBeNull();
+  });
+});
+
+test('the rate now is over the last quarter of an hour; too short a log has none', () => {
+  expect(rateNow(steady(120, 3))).toBeCloseTo(120, 6);
+  expect(rateNow([{ t: 0, c: 20 }])).toBeNull();
+  expect(rateNow([])).toBeNull();
+});
+
+test('a log is cut into climbs, holds and drops', () => {
+  const log = profileOf([
+    { rate: 100, target: 520, holdMinutes: 60 },
+    { rate: 200, target: 920, holdMinutes: 0 },
+    { rate: 100, target: 820, holdMinutes: 0 },
+  ]);
+  const dense = [];
+  for (let t = 0; t <= log.at(-1)!.t; t += 300) {
+    const at = log.findIndex((one) => one.t >= t);
+    const [a, b] = [log[Math.max(0, at - 1)]!, log[at]!];
+    dense.push({ t, c: a.c + ((b.c - a.c) * (t - a.t)) / (b.t - a.t || 1) });
+  }
+  const kinds = stretchesOf(dense).filter(({ from, to }) => to.t - from.t > 1800);
+  expect(kinds.map(({ kind }) => kind)).toEqual(['climb', 'hold', 'climb', 'drop']);
+  expect(kinds[0]!.rate).toBeCloseTo(100, 0);
+});
+
+describe('alarms', () => {
+  const profile = profileOf([{ rate: 120, target: 1220, holdMinutes: 10 }]);
+  const kinds = (alarms: readonly { kind: string }[]): string[] => alarms.map(({ kind }) => kind);
+
+  test('a firing that goes as planned is quiet', () => {
+    expect(alarmsOf(steady(120, 5), 5 * 3600 + 30, { every: 60, profile })).toEqual([]);
+  });
+  test('a missed reading, and how long', () => {
+    const [alarm] = alarmsOf(steady(120, 5), 7 * 3600, { every: 60, profile });
+    expect(alarm).toMatchObject({ kind: 'missed', message: 'No reading for 2 hours.' });
+    // Read by hand once an hour, fifty minutes are nothing.
+    expect(alarmsOf(steady(120, 5), 5 * 3600 + 3000, { every: 3600, profile })).toEqual([]);
+  });
+  test('a stalled climb, with or without a program', () => {
+    const log = [...steady(120, 5), ...steady(0, 1, 620).map(({ t, c }) => ({ t: t + 18_060, c }))];
+    expect(kinds(alarmsOf(log, log.at(-1)!.t, { every: 60, profile }))).toEqual(['stalled']);
+    expect(kinds(alarmsOf(log, log.at(-1)!.t, { every: 60, profile: null }))).toEqual(['stalled']);
+  });
+  test('running on after the end, ahead of the program, and past its time by hand', () => {
+    const on = steady(120, 11);
+    expect(kinds(alarmsOf(on, on.at(-1)!.t, { every: 60, profile }))).toContain('over-run');
+    const ahead = steady(160, 4);
+    expect(kinds(alarmsOf(ahead, ahead.at(-1)!.t, { every: 60, profile }))).toContain('over-run');
+    expect(kinds(alarmsOf(steady(100, 9), 9 * 3600, { every: 3600, latestHours: 8 }))).toContain(
+      'over-run',
+    );
+  });
+  test('a cooling kiln is only asked for its readings', () => {
+    const log = steady(-100, 5, 1200);
+    expect(alarmsOf(log, log.at(-1)!.t, { every: 60, profile, cooling: true })).toEqual([]);
+  });
+});
+
+test('a thinned drawing keeps its ends and its extremes', () => {
+  const log = Array.from({ length: 100_000 }, (_, i) => ({
+    t: i,
+    c: Math.sin(i / 9000) * 500 + 600,
+  }));
+  log[54_321] = { t: 54_321, c: 1399 };
+  const drawn = decimated(log, 1500);
+  expect(drawn.length).toBeLessThanOrEqual(1502);
+  expect(drawn[0]).toEqual(log[0]);
+  expect(drawn.at(-1)).toEqual(log.at(-1));
+  expect(drawn).toContainEqual({ t: 54_321, c: 1399 });
+  expect(drawn.every((one, i) => i === 0 || one.t >= drawn[i - 1]!.t)).toBe(true);
+});

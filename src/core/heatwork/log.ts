@@ -1,0 +1,173 @@
+/** Reading a firing's log: what is believed of it, how fast it goes, and what is amiss. */
+import { plannedAt } from './schedule';
+import type { Reading } from './work';
+
+/** Why a reading is kept but not believed. */
+export const DOUBTS = ['broken', 'unit', 'jump', 'future'] as const;
+export type Doubt = (typeof DOUBTS)[number];
+
+export const DOUBT_WORDS: Record<Doubt, string> = {
+  broken: 'a thermocouple that is broken or not connected',
+  unit: 'degrees Fahrenheit sent as Celsius',
+  jump: 'a jump no kiln makes',
+  future: 'a clock that is ahead',
+};
+
+/** No studio kiln heats or cools faster than this between readings, °C/h. Common practice, no source. */
+const FASTEST = 1500;
+/** Jitter of a thermocouple near a switching element, °C. */
+const JITTER = 12;
+const HOTTEST = 1450;
+
+/**
+ * Is a new reading believable after the last believed one? `celsius` may be NaN. A value that fits
+ * the kiln's way when read as °F is a unit mixed up; 0, below freezing, and beyond the range of
+ * a kiln are a broken thermocouple.
+ */
+export function doubtOf(
+  celsius: number,
+  t: number,
+  last: Reading | null,
+  now: number,
+): Doubt | null {
+  if (t > now + 120) return 'future';
+  if (!Number.isFinite(celsius) || celsius < -30 || celsius > 2500) return 'broken';
+  if (celsius === 0 && (last === null || last.c > 25)) return 'broken';
+  const asFahrenheit = ((celsius - 32) * 5) / 9;
+  if (last === null) {
+    if (celsius > 1800) return asFahrenheit <= HOTTEST && celsius < 1990 ? 'unit' : 'broken';
+    return null;
+  }
+  const hours = Math.max(0, t - last.t) / 3600;
+  const room = JITTER + FASTEST * hours;
+  if (Math.abs(celsius - last.c) <= room && celsius <= HOTTEST) return null;
+  if (celsius > 60 && Math.abs(asFahrenheit - last.c) <= Math.min(room, 60)) return 'unit';
+  if (celsius > HOTTEST) return 'broken';
+  return 'jump';
+}
+
+/** Climb at the end of a log over the last `minutes`, °C/h; null when it was not read that long. */
+export function rateNow(log: readonly Reading[], minutes = 15): number | null {
+  const last = log.at(-1);
+  if (last === undefined) return null;
+  let from: Reading | null = null;
+  for (let i = log.length - 2; i >= 0; i--) {
+    from = log[i]!;
+    if (last.t - from.t >= minutes * 60) break;
+  }
+  if (from === null || last.t - from.t < 60) return null;
+  return ((last.c - from.c) / (last.t - from.t)) * 3600;
+}
+
+export type Stretch = {
+  from: Reading;
+  to: Reading;
+  rate: number;
+  kind: 'climb' | 'hold' | 'drop';
+};
+
+/** Slower than this is a hold, °C/h. */
+const HOLD_RATE = 15;
+
+/** A log cut into climbs, holds and drops, each with its mean rate in °C/h. */
+export function stretchesOf(log: readonly Reading[], gatherSeconds = 900): Stretch[] {
+  const corners: Reading[] = [];
+  for (const one of log)
+    if (corners.length === 0 || one.t - corners.at(-1)!.t >= gatherSeconds || one === log.at(-1))
+      corners.push(one);
+  const stretches: Stretch[] = [];
+  for (let i = 1; i < corners.length; i++) {
+    const [from, to] = [corners[i - 1]!, corners[i]!];
+    if (to.t <= from.t) continue;
+    const rate = ((to.c - from.c) / (to.t - from.t)) * 3600;
+    const kind = Math.abs(rate) < HOLD_RATE ? 'hold' : rate > 0 ? 'climb' : 'drop';
+    const last = stretches.at(-1);
+    if (last !== undefined && last.kind === kind && alike(last.rate, rate)) {
+      last.to = to;
+      last.rate = ((to.c - last.from.c) / (to.t - last.from.t)) * 3600;
+    } else stretches.push({ from, to, rate, kind });
+  }
+  return stretches;
+}
+
+const alike = (a: number, b: number): boolean =>
+  Math.abs(a - b) <= Math.max(25, 0.35 * Math.max(Math.abs(a), Math.abs(b)));
+
+export type Alarm = { kind: 'stalled' | 'over-run' | 'missed' | 'behind'; message: string };
+
+/**
+ * What is amiss with a firing under way. `now` and readings in seconds since its beginning;
+ * `every` is how often it is read. A mechanical shut-off has no program: its over-run is by time.
+ */
+export function alarmsOf(
+  log: readonly Reading[],
+  now: number,
+  options: {
+    every: number;
+    profile?: readonly Reading[] | null;
+    latestHours?: number | null;
+    cooling?: boolean;
+  },
+): Alarm[] {
+  const alarms: Alarm[] = [];
+  const last = log.at(-1);
+  const since = now - (last?.t ?? 0);
+  if (since > Math.max(2.5 * options.every, options.every + 300)) {
+    const minutes = Math.round(since / 60);
+    alarms.push({
+      kind: 'missed',
+      message: `No reading for ${minutes >= 120 ? `${Math.round(minutes / 60)} hours` : `${minutes} minutes`}.`,
+    });
+  }
+  if (options.cooling) return alarms;
+  if (options.latestHours != null && now > options.latestHours * 3600)
+    alarms.push({
+      kind: 'over-run',
+      message: `Past the ${options.latestHours} hours this firing may take: go and look, and shut it off by hand if need be.`,
+    });
+  if (last === undefined) return alarms;
+  const rate = rateNow(log, 30);
+  const wanted = options.profile ? plannedAt(options.profile, last.t) : null;
+  const soon = options.profile ? plannedAt(options.profile, last.t + 60) : null;
+  const climbing = wanted !== null && soon !== null ? soon > wanted + 0.05 : last.c > 200;
+  if (options.profile && wanted === null && last.c > 0 && rate !== null && rate > HOLD_RATE)
+    alarms.push({
+      kind: 'over-run',
+      message: 'Still climbing after its schedule has ended: has the relay stuck?',
+    });
+  if (rate !== null && climbing && rate < 10 && last.t > 3600 && since <= options.every * 2)
+    alarms.push({
+      kind: 'stalled',
+      message: 'The climb has stalled: an element, a fuse, the door, or gas running out?',
+    });
+  else if (wanted !== null && wanted - last.c > 60)
+    alarms.push({
+      kind: 'behind',
+      message: `${Math.round(wanted - last.c)} °C behind its schedule.`,
+    });
+  if (wanted !== null && last.c - wanted > 60 && climbing)
+    alarms.push({
+      kind: 'over-run',
+      message: `${Math.round(last.c - wanted)} °C ahead of its schedule.`,
+    });
+  return alarms;
+}
+
+/** Thins a log for drawing to about `most` points, keeping the lowest and highest of every bucket. */
+export function decimated(log: readonly Reading[], most: number): Reading[] {
+  if (log.length <= most) return [...log];
+  const size = Math.ceil((2 * log.length) / most);
+  const kept: Reading[] = [];
+  for (let i = 0; i < log.length; i += size) {
+    const bucket = log.slice(i, i + size);
+    let [low, high] = [bucket[0]!, bucket[0]!];
+    for (const one of bucket) {
+      if (one.c < low.c) low = one;
+      if (one.c > high.c) high = one;
+    }
+    if (low === high) kept.push(low);
+    else kept.push(...(low.t < high.t ? [low, high] : [high, low]));
+  }
+  if (kept.at(-1) !== log.at(-1)) kept.push(log.at(-1)!);
+  return kept;
+}
