@@ -96,7 +96,7 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: '^(?!\\.|javascript-lp-solver$|jstat$)',
+              regex: '^(?!\\.|javascript-lp-solver$|jstat$|maxrects-packer$)',
               message: 'The core imports only itself and pure libraries named here.',
             },
           ],

@@ -1,0 +1,4 @@
+export * from './shelf';
+export * from './pack';
+export * from './checks';
+export * from './queue';

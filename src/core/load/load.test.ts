@@ -1,0 +1,311 @@
+import fc from 'fast-check';
+import {
+  checkLoad,
+  daysUntilFull,
+  footprintOf,
+  fullness,
+  gapBetween,
+  onShelf,
+  overruled,
+  packLoad,
+  shelfArea,
+  tooNear,
+  usualLoad,
+  type Footprint,
+  type LoadFiring,
+  type LoadItem,
+  type Shelf,
+} from './index';
+
+const SQUARE: Shelf = { shape: 'rectangle', widthMm: 450, depthMm: 450 };
+const ROUND: Shelf = { shape: 'round', widthMm: 420, depthMm: 420 };
+const HALF: Shelf = { shape: 'half', widthMm: 500, depthMm: 250 };
+
+const disc = (widthMm: number, heightMm = 90): Footprint => ({
+  round: true,
+  widthMm,
+  depthMm: widthMm,
+  heightMm,
+});
+const box = (widthMm: number, depthMm: number, heightMm = 90): Footprint => ({
+  round: false,
+  widthMm,
+  depthMm,
+  heightMm,
+});
+const at = (id: string, footprint: Footprint, xMm: number, yMm: number, shelf = 1) => ({
+  id,
+  footprint,
+  spot: { shelf, xMm, yMm },
+});
+
+describe('standing on a shelf', () => {
+  test('gaps between discs, boxes, and one of each', () => {
+    expect(gapBetween(at('a', disc(80), 0, 0), at('b', disc(60), 100, 0))).toBeCloseTo(30, 6);
+    expect(gapBetween(at('a', box(80, 40), 0, 0), at('b', box(60, 40), 100, 0))).toBeCloseTo(30, 6);
+    expect(gapBetween(at('a', box(60, 60), 0, 0), at('b', box(60, 60), 90, 100))).toBeCloseTo(
+      50,
+      6,
+    );
+    expect(gapBetween(at('a', box(60, 60), 0, 0), at('b', disc(40), 70, 70))).toBeCloseTo(
+      Math.hypot(40, 40) - 20,
+      6,
+    );
+    expect(gapBetween(at('a', box(60, 60), 0, 0), at('b', disc(40), 10, 0))).toBeLessThan(0);
+  });
+
+  test('only pieces of one shelf are near each other', () => {
+    const three = [at('a', disc(80), 0, 0), at('b', disc(80), 60, 0), at('c', disc(80), 60, 0, 2)];
+    expect(tooNear(three).map(({ a, b }) => a + b)).toEqual(['ab']);
+  });
+
+  test('a corner of a box leaves a round shelf before its middle does', () => {
+    expect(onShelf(ROUND, disc(80), { shelf: 1, xMm: 170, yMm: 0 })).toBe(true);
+    expect(onShelf(ROUND, box(80, 80), { shelf: 1, xMm: 170, yMm: 0 })).toBe(false);
+    expect(onShelf(SQUARE, box(80, 80), { shelf: 1, xMm: 180, yMm: 180 })).toBe(true);
+    expect(onShelf(SQUARE, box(80, 80), { shelf: 1, xMm: 190, yMm: 0 })).toBe(false);
+    // A half shelf's straight edge is at the foot of its box.
+    expect(onShelf(HALF, disc(60), { shelf: 1, xMm: 200, yMm: 85 })).toBe(true);
+    expect(onShelf(HALF, disc(60), { shelf: 1, xMm: 200, yMm: -60 })).toBe(false);
+  });
+
+  test('areas and fullness', () => {
+    expect(shelfArea(ROUND)).toBeCloseTo(Math.PI * 210 ** 2, 3);
+    expect(shelfArea(HALF)).toBeCloseTo((Math.PI * 250 ** 2) / 2, 3);
+    const full = fullness(SQUARE, 2, 400, [
+      { footprint: box(450, 225, 100), spot: { shelf: 1 } },
+      { footprint: box(450, 225, 60), spot: { shelf: 1 } },
+    ]);
+    expect(full.area).toBeCloseTo(0.5, 6);
+    expect(full.spacing).toEqual([115, 0]);
+    expect(full.height).toBeCloseTo(135 / 400, 6);
+  });
+
+  test('a taller piece of a form is wider, but not in proportion', () => {
+    const [small, tall] = [footprintOf('vase', 300), footprintOf('vase', 600)];
+    expect(tall.widthMm).toBeGreaterThan(small.widthMm);
+    expect(tall.widthMm).toBeLessThan(2 * small.widthMm);
+    expect(footprintOf('something new', null).widthMm).toBeGreaterThan(0);
+  });
+});
+
+describe('packing', () => {
+  const parcel = fc.record({
+    round: fc.boolean(),
+    widthMm: fc.integer({ min: 30, max: 220 }),
+    depthMm: fc.integer({ min: 30, max: 220 }),
+    heightMm: fc.integer({ min: 30, max: 320 }),
+  });
+
+  test('whatever is packed lies on its shelf, apart from the others, and within the height', () => {
+    fc.assert(
+      fc.property(
+        fc.array(parcel, { minLength: 1, maxLength: 40 }),
+        fc.constantFrom(SQUARE, ROUND, HALF),
+        (sizes, shelf) => {
+          const parcels = sizes.map((size, i) => ({
+            id: `p${i}`,
+            footprint: size.round ? { ...size, depthMm: size.widthMm } : size,
+          }));
+          const packed = packLoad(parcels, shelf, 4, 700);
+          expect(packed.spots.size + packed.left.length).toBe(parcels.length);
+          const standing = parcels.flatMap(({ id, footprint }) => {
+            const spot = packed.spots.get(id);
+            if (!spot) return [];
+            const lies = packed.turned.has(id)
+              ? { ...footprint, widthMm: footprint.depthMm, depthMm: footprint.widthMm }
+              : footprint;
+            // Whole millimetres: the middle may be half a millimetre off.
+            expect(
+              onShelf(
+                { ...shelf, widthMm: shelf.widthMm + 3, depthMm: shelf.depthMm + 3 },
+                lies,
+                spot,
+              ),
+            ).toBe(true);
+            return [{ id, footprint: lies, spot }];
+          });
+          expect(tooNear(standing, 4)).toEqual([]);
+          expect(fullness(shelf, 4, 700, standing).height).toBeLessThanOrEqual(1);
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+
+  test('eighty tiles stand on five shelves, and what cannot is said', () => {
+    const tiles = Array.from({ length: 80 }, (_, i) => ({ id: `t${i}`, footprint: box(50, 55) }));
+    const packed = packLoad(tiles, SQUARE, 5, 800);
+    expect(packed.left).toEqual([]);
+    const odd = packLoad(
+      [
+        { id: 'wide', footprint: disc(600) },
+        { id: 'tall', footprint: disc(100, 900) },
+        { id: 'fits', footprint: disc(100) },
+      ],
+      SQUARE,
+      5,
+      800,
+    );
+    expect(odd.left).toEqual([
+      { id: 'tall', why: 'taller than the chamber' },
+      { id: 'wide', why: 'larger than a shelf' },
+    ]);
+    expect(odd.spots.has('fits')).toBe(true);
+    const crowd = packLoad(
+      Array.from({ length: 400 }, (_, i) => ({ id: `t${i}`, footprint: box(50, 55) })),
+      SQUARE,
+      2,
+      800,
+    );
+    expect(crowd.left[0]!.why).toBe('no room left');
+  });
+
+  test('tall pieces share a shelf', () => {
+    const mixed = Array.from({ length: 12 }, (_, i) => ({
+      id: `v${i}`,
+      footprint: disc(100, i % 2 ? 300 : 60),
+    }));
+    const { spots } = packLoad(mixed, SQUARE, 4, 900);
+    const tall = mixed.filter(({ footprint }) => footprint.heightMm === 300);
+    expect(new Set(tall.map(({ id }) => spots.get(id)!.shelf)).size).toBe(1);
+  });
+});
+
+const glaze = (name: string, traits: LoadItem['coatings'][number]['traits'] = []) => ({
+  name,
+  traits,
+  range: { low: '5', high: '7' },
+});
+const item = (code: string, rest: Partial<LoadItem> = {}): LoadItem => ({
+  id: code,
+  code,
+  body: { name: 'Saltbox', range: { low: '5', high: '7' }, traits: [] },
+  coatings: [glaze('Tarn')],
+  glazedFoot: false,
+  ranMm: null,
+  bisqued: true,
+  setting: 'shelf',
+  shelf: 1,
+  spot: null,
+  footprint: disc(80),
+  flags: [],
+  question: null,
+  treatment: code,
+  ...rest,
+});
+const FIRING: LoadFiring = {
+  kind: 'glaze',
+  targetCone: '6',
+  atmosphere: 'oxidation',
+  fuelled: false,
+  witnesses: 3,
+  shelf: SQUARE,
+  thermocouple: null,
+  fullness: 0.6,
+};
+const found = (items: readonly LoadItem[], firing: Partial<LoadFiring> = {}) =>
+  checkLoad(items, { ...FIRING, ...firing });
+const ids = (items: readonly LoadItem[], firing: Partial<LoadFiring> = {}): string[] =>
+  found(items, firing).map(({ id }) => id);
+
+describe('checks of a load', () => {
+  test('a plain load has nothing to say', () => {
+    expect(found([item('A'), item('B')])).toEqual([]);
+  });
+
+  test('chrome near tin white, on the same shelf only', () => {
+    const white = item('W', { coatings: [glaze('Gull', ['tin white'])] });
+    const chrome = item('C', { coatings: [glaze('Rosehip', ['chrome'])] });
+    expect(found([white, chrome])[0]).toMatchObject({ id: 'chrome', pieces: ['W', 'C'] });
+    expect(ids([white, { ...chrome, shelf: 2 }])).toEqual([]);
+    const apart = { ...chrome, spot: { shelf: 1, xMm: 180, yMm: 180 } };
+    expect(ids([{ ...white, spot: { shelf: 1, xMm: -180, yMm: -180 } }, apart])).toEqual([]);
+    // A glaze that is both is no danger to itself.
+    expect(ids([item('B', { coatings: [glaze('Pink', ['tin white', 'chrome'])] })])).toEqual([]);
+  });
+
+  test('a body or coating fired past its range stops the load; below it is worth a look', () => {
+    const peat = item('P', { body: { name: 'Peat', range: { low: '4', high: '6' }, traits: [] } });
+    const over = found([peat], { targetCone: '10' });
+    expect(over.map(({ level }) => level)).toEqual(['stop', 'stop']);
+    expect(over[0]!.title).toContain('Peat is for cone 4–6');
+    expect(found([peat], { targetCone: '3' }).every(({ level }) => level === 'look')).toBe(true);
+    expect(ids([peat], { targetCone: '06', kind: 'bisque' })).toEqual([]);
+    expect(ids([peat], { targetCone: null })).toEqual([]);
+  });
+
+  test('what is meant for another atmosphere', () => {
+    const celadon = item('A', { coatings: [glaze('Tarn', ['reduction only'])] });
+    expect(ids([celadon])).toEqual(['air:Tarn']);
+    expect(ids([celadon], { atmosphere: 'heavy reduction' })).toEqual([]);
+    expect(ids([celadon], { atmosphere: 'unknown' })).toEqual([]);
+  });
+
+  test('fluid stacks, by name or by record, want a catch; unknown clays a waster', () => {
+    const fluid = item('F', { coatings: [glaze('Slack Tide', ['fluid'])] });
+    expect(found([fluid])[0]).toMatchObject({ id: 'fluid', level: 'stop' });
+    expect(ids([item('R', { ranMm: 6 })])).toEqual(['fluid']);
+    expect(ids([{ ...fluid, setting: 'waster' }])).toEqual([]);
+    const quay = item('Q', { body: { name: 'Quay', range: null, traits: ['unproven'] } });
+    expect(ids([quay])).toEqual(['unproven']);
+    expect(ids([{ ...quay, setting: 'ring' }])).toEqual([]);
+  });
+
+  test('raw ware in a glaze firing, but not in a bisque or a once-firing', () => {
+    const raw = item('R', { bisqued: false });
+    expect(found([raw])[0]).toMatchObject({ id: 'raw', level: 'stop' });
+    expect(ids([raw], { kind: 'bisque' })).toEqual([]);
+    expect(ids([raw], { kind: 'once-fired' })).toEqual([]);
+  });
+
+  test('touching, over the edge, at the thermocouple, glazed feet', () => {
+    const a = item('A', { spot: { shelf: 1, xMm: 0, yMm: 0 } });
+    const b = item('B', { spot: { shelf: 1, xMm: 70, yMm: 0 } });
+    const c = item('C', { spot: { shelf: 1, xMm: 210, yMm: 0 } });
+    expect(found([a, b])[0]).toMatchObject({ id: 'touching', pieces: ['A', 'B'] });
+    expect(ids([a, c])).toEqual(['edge']);
+    expect(ids([a], { thermocouple: { xMm: 50, yMm: 0, shelf: null } })).toEqual(['thermocouple']);
+    expect(ids([a], { thermocouple: { xMm: 50, yMm: 0, shelf: 2 } })).toEqual([]);
+    expect(ids([item('G', { glazedFoot: true })])).toEqual(['foot']);
+  });
+
+  test('treatments that each have a shelf to themselves', () => {
+    const tile = (code: string, treatment: string, shelf: number): LoadItem =>
+      item(code, { question: 'Thinner?', treatment, shelf });
+    const apart = [
+      tile('A', 'thin', 1),
+      tile('B', 'thin', 1),
+      tile('C', 'thick', 2),
+      tile('D', 'thick', 2),
+    ];
+    expect(ids(apart)).toEqual(['shelf:Thinner?']);
+    expect(ids([...apart.slice(0, 3), tile('D', 'thick', 1)])).toEqual([]);
+  });
+
+  test('open flags, missing cones, a loose reduction load', () => {
+    expect(found([item('A', { flags: ['foot not wiped'] })])[0]!.reason).toContain(
+      'foot not wiped',
+    );
+    expect(ids([item('A')], { witnesses: 0 })).toEqual(['cones']);
+    const gas = { fuelled: true, atmosphere: 'heavy reduction' as const, fullness: 0.1 };
+    expect(ids([item('A')], gas)).toEqual(['loose']);
+    expect(ids([item('A')], { ...gas, fullness: 0.7 })).toEqual([]);
+  });
+
+  test('what was overruled stays so until another piece falls under it', () => {
+    const [finding] = found([item('A', { bisqued: false })]);
+    const because = [{ finding: 'raw', pieces: ['A'], reason: 'bisqued elsewhere' }];
+    expect(overruled(finding!, because)?.reason).toBe('bisqued elsewhere');
+    const [two] = found([item('A', { bisqued: false }), item('B', { bisqued: false })]);
+    expect(overruled(two!, because)).toBeNull();
+  });
+});
+
+test('when a firing will be full', () => {
+  expect(daysUntilFull(30, 30, 4, 28)).toBe(0);
+  expect(daysUntilFull(10, 30, 14, 28)).toBe(40);
+  expect(daysUntilFull(10, 30, 0, 28)).toBeNull();
+  expect(usualLoad([])).toBeNull();
+  expect(usualLoad([18, 40, 22])).toBe(22);
+});

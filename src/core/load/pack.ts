@@ -1,0 +1,159 @@
+/** Packing a load: tall pieces together, shelf by shelf; rectangles are laid out by a library. */
+import { MaxRectsPacker, Rectangle } from 'maxrects-packer';
+import {
+  CLEARANCE_MM,
+  HEADROOM_MM,
+  onShelf,
+  SHELF_MM,
+  type Footprint,
+  type Shelf,
+  type Spot,
+} from './shelf';
+
+export type Parcel = { id: string; footprint: Footprint };
+export type Packed = { spots: Map<string, Spot>; left: { id: string; why: string }[] };
+
+type Region = { x: number; y: number; width: number; depth: number };
+
+/** Rectangles that lie within a shelf without meeting: ways to cut it up, the plainest first. */
+function cuts(shelf: Shelf, clearance: number): Region[][] {
+  const { widthMm, depthMm } = shelf;
+  if (shelf.shape === 'rectangle')
+    return [[{ x: -widthMm / 2, y: -depthMm / 2, width: widthMm, depth: depthMm }]];
+  const r = widthMm / 2;
+  /** A strip across a disc from y = a to y = b, as wide as it can be and clear of the next. */
+  const strip = (a: number, b: number): Region => {
+    const far = Math.max(Math.abs(a), Math.abs(b));
+    const half = Math.sqrt(Math.max(0, r * r - far * far));
+    return { x: -half, y: a + clearance / 2, width: 2 * half, depth: b - a - clearance };
+  };
+  if (shelf.shape === 'half') {
+    const up = ({ y, ...rest }: Region): Region => ({ ...rest, y: depthMm / 2 + y });
+    return [[0.45, 0.75], [0.6, 0.85], [0.707]].map((ends) =>
+      ends.map((end, i) => up(strip(-end * r, -(ends[i - 1] ?? 0) * r))),
+    );
+  }
+  return [
+    [strip(-0.45 * r, 0.45 * r), strip(0.45 * r, 0.8 * r), strip(-0.8 * r, -0.45 * r)],
+    [strip(-0.707 * r, 0.707 * r), strip(0.707 * r, 0.87 * r), strip(-0.87 * r, -0.707 * r)],
+    [
+      strip(-0.25 * r, 0.25 * r),
+      strip(0.25 * r, 0.62 * r),
+      strip(-0.62 * r, -0.25 * r),
+      strip(0.62 * r, 0.87 * r),
+      strip(-0.87 * r, -0.62 * r),
+    ],
+  ];
+}
+
+/** Lays as many parcels as fit into regions, in the order given; what does not fit is left. */
+function lay(
+  parcels: readonly Parcel[],
+  regions: readonly Region[],
+  clearance: number,
+): { laid: { parcel: Parcel; x: number; y: number; turned: boolean }[]; left: Parcel[] } {
+  const laid: { parcel: Parcel; x: number; y: number; turned: boolean }[] = [];
+  let left = [...parcels];
+  for (const region of regions) {
+    const fits = left.filter(
+      ({ footprint: { widthMm, depthMm } }) =>
+        Math.max(widthMm, depthMm) <= Math.max(region.width, region.depth) &&
+        Math.min(widthMm, depthMm) <= Math.min(region.width, region.depth),
+    );
+    if (fits.length === 0) continue;
+    const packer = new MaxRectsPacker(region.width, region.depth, clearance, {
+      smart: false,
+      pot: false,
+      square: false,
+      allowRotation: true,
+      border: 0,
+    });
+    packer.addArray(
+      fits.map((parcel) => {
+        const rectangle = new Rectangle(parcel.footprint.widthMm, parcel.footprint.depthMm);
+        rectangle.data = parcel;
+        return rectangle;
+      }),
+    );
+    const placed = new Set<Parcel>();
+    for (const rectangle of packer.bins[0]?.rects ?? []) {
+      const parcel = rectangle.data as Parcel;
+      if (rectangle.width > region.width || rectangle.height > region.depth) continue;
+      placed.add(parcel);
+      laid.push({
+        parcel,
+        x: region.x + rectangle.x + rectangle.width / 2,
+        y: region.y + rectangle.y + rectangle.height / 2,
+        turned: rectangle.rot === true,
+      });
+    }
+    left = left.filter((parcel) => !placed.has(parcel));
+  }
+  return { laid, left };
+}
+
+/**
+ * Packs pieces onto `shelves` like shelves, tallest below, so that each shelf holds pieces of
+ * like height. `chamberMm` bounds the sum of spacings; null when it is not known. Pieces that
+ * find no place are returned with why.
+ */
+export function packLoad(
+  parcels: readonly Parcel[],
+  shelf: Shelf,
+  shelves: number,
+  chamberMm: number | null,
+  clearance = CLEARANCE_MM,
+): Packed & { turned: Set<string> } {
+  const spots = new Map<string, Spot>();
+  const turned = new Set<string>();
+  const left: Packed['left'] = [];
+  let waiting = [...parcels].sort(
+    (a, b) =>
+      b.footprint.heightMm - a.footprint.heightMm ||
+      b.footprint.widthMm * b.footprint.depthMm - a.footprint.widthMm * a.footprint.depthMm ||
+      (a.id < b.id ? -1 : 1),
+  );
+  waiting = waiting.filter((parcel) => {
+    const middle = { shelf: 1, xMm: 0, yMm: 0 };
+    const fits =
+      onShelf(shelf, parcel.footprint, middle) ||
+      onShelf(
+        shelf,
+        {
+          ...parcel.footprint,
+          widthMm: parcel.footprint.depthMm,
+          depthMm: parcel.footprint.widthMm,
+        },
+        middle,
+      );
+    const low =
+      chamberMm === null || parcel.footprint.heightMm + HEADROOM_MM + SHELF_MM <= chamberMm;
+    if (!fits) left.push({ id: parcel.id, why: 'larger than a shelf' });
+    else if (!low) left.push({ id: parcel.id, why: 'taller than the chamber' });
+    return fits && low;
+  });
+  let room = chamberMm ?? Infinity;
+  for (let no = 1; no <= shelves && waiting.length > 0; no++) {
+    // The tallest that the rest of the chamber still takes sets this shelf's height.
+    const able = waiting.filter(
+      ({ footprint }) => footprint.heightMm + HEADROOM_MM + SHELF_MM <= room,
+    );
+    if (able.length === 0) break;
+    const best = cuts(shelf, clearance)
+      .map((regions) => lay(able, regions, clearance))
+      .sort((a, b) => b.laid.length - a.laid.length)[0]!;
+    if (best.laid.length === 0) break;
+    const done = new Set<Parcel>();
+    let tallest = 0;
+    for (const { parcel, x, y, turned: rotated } of best.laid) {
+      spots.set(parcel.id, { shelf: no, xMm: Math.round(x), yMm: Math.round(y) });
+      if (rotated) turned.add(parcel.id);
+      done.add(parcel);
+      tallest = Math.max(tallest, parcel.footprint.heightMm);
+    }
+    room -= tallest + HEADROOM_MM + SHELF_MM;
+    waiting = waiting.filter((parcel) => !done.has(parcel));
+  }
+  for (const { id } of waiting) left.push({ id, why: 'no room left' });
+  return { spots, left, turned };
+}
