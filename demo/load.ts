@@ -14,6 +14,7 @@ import { setHistory } from '../src/data/firings';
 import { place } from '../src/data/placements';
 import { followCones } from '../src/data/witnesses';
 import { appendObservations } from '../src/data/observations';
+import { NOWHERE } from '../src/core/load';
 import { createPerson } from '../src/data/people';
 import { createPhotos } from '../src/data/photos';
 import { createLot, createPieces, setMade } from '../src/data/pieces';
@@ -233,6 +234,7 @@ async function writeFiring(
       position: '',
       setting,
       generation,
+      ...NOWHERE,
       open: firing.status !== 'opened',
     })),
     by,

@@ -1,4 +1,5 @@
 /** The demo studio: Weighbridge Yard, invented from end to end. */
+import { UNMEASURED } from '../src/core/load';
 import type { BodyFields, CoatingFields, KilnFields } from '../src/data/catalogue';
 import type { Role } from '../src/data/people';
 
@@ -43,6 +44,7 @@ const body = (name: string, rest: Partial<BodyFields>): BodyFields => ({
   colour: '#d8cfbf',
   notes: '',
   cautions: '',
+  traits: [],
   ...rest,
 });
 
@@ -98,6 +100,7 @@ export const BODIES: readonly BodyFields[] = [
     ironBearing: true,
     notes: 'Dug at the old ferry steps; under test.',
     cautions: 'Unknown heat: always on a waster.',
+    traits: ['unproven'],
   }),
 ];
 
@@ -110,6 +113,7 @@ const coating = (name: string, rest: Partial<CoatingFields>): CoatingFields => (
   atmosphereNotes: '',
   whatItDoes: '',
   cautions: '',
+  traits: [],
   ...rest,
 });
 
@@ -134,6 +138,7 @@ export const COATINGS: readonly CoatingFields[] = [
     colour: '#f0eee8',
     whatItDoes: 'Tin white, opaque and quiet.',
     cautions: 'Takes up chrome vapour: keep away from Rosehip.',
+    traits: ['tin white'],
   }),
   coating('Ember', {
     coneLow: '6',
@@ -147,6 +152,7 @@ export const COATINGS: readonly CoatingFields[] = [
     colour: '#5f7fa3',
     whatItDoes: 'Fluid rutile blue; needs a catch at the foot.',
     cautions: 'Runs. Keep off the lowest third.',
+    traits: ['fluid'],
   }),
   coating('Snowmelt', { colour: '#d9dcd6', whatItDoes: 'Magnesia matt, soft as soap.' }),
   coating('Barnacle', {
@@ -159,6 +165,7 @@ export const COATINGS: readonly CoatingFields[] = [
     whatItDoes: 'Chrome-tin pink.',
     atmosphereNotes: 'Oxidation only; grey in reduction.',
     cautions: 'Chrome: gloves when mixing.',
+    traits: ['chrome', 'oxidation only'],
   }),
   coating('Ash Lane', {
     coneLow: '9',
@@ -215,6 +222,17 @@ export const KILNS: readonly KilnFields[] = [
     control: 'controller',
     volumeL: 200,
     shelves: 5,
+    ...UNMEASURED,
+    shelfShape: 'rectangle',
+    shelfWidthMm: 480,
+    shelfDepthMm: 480,
+    chamberMm: 820,
+    thermocoupleXMm: 0,
+    thermocoupleYMm: -235,
+    powerKw: 15,
+    unitPrice: 0.28,
+    climbRate: 220,
+    latestHours: 14,
     notes: 'Front-loader. Bottom shelf runs a touch cool.',
   },
   {
@@ -223,6 +241,14 @@ export const KILNS: readonly KilnFields[] = [
     control: 'shut-off',
     volumeL: 45,
     shelves: 3,
+    ...UNMEASURED,
+    shelfShape: 'round',
+    shelfWidthMm: 380,
+    chamberMm: 400,
+    powerKw: 4.5,
+    unitPrice: 0.28,
+    climbRate: 160,
+    latestHours: 11,
     notes: 'Old top-loader with a mechanical shut-off; set a second timer.',
   },
   {
@@ -231,6 +257,13 @@ export const KILNS: readonly KilnFields[] = [
     control: 'by hand',
     volumeL: 350,
     shelves: 6,
+    ...UNMEASURED,
+    shelfShape: 'rectangle',
+    shelfWidthMm: 600,
+    shelfDepthMm: 500,
+    chamberMm: 980,
+    climbRate: 180,
+    latestHours: 16,
     notes: 'Reduction by damper. Monoxide alarm on before lighting.',
   },
 ];

@@ -1,3 +1,4 @@
+import { UNMEASURED } from '../src/core/load';
 /** A small studio in a database of its own, for integration tests. */
 import { v7 } from 'uuid';
 import { freshDatabase, openLocal } from '../scripts/mariadb';
@@ -80,6 +81,7 @@ export async function testStudio(name: string): Promise<TestStudio> {
     colour: '#554433',
     notes: '',
     cautions: '',
+    traits: [],
   });
   await createKiln(db, kiln, {
     name: 'Marta',
@@ -87,6 +89,7 @@ export async function testStudio(name: string): Promise<TestStudio> {
     control: 'controller',
     volumeL: 200,
     shelves: 3,
+    ...UNMEASURED,
     notes: '',
   });
   for (const [coating, kind] of [
@@ -106,6 +109,7 @@ export async function testStudio(name: string): Promise<TestStudio> {
         atmosphereNotes: '',
         whatItDoes: '',
         cautions: '',
+        traits: [],
       },
       now,
     );

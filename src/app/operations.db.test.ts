@@ -48,6 +48,8 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'tests.flag',
   ];
   const technicianOnly = [
+    'kilns.make-token',
+    'kilns.revoke-token',
     'people.disable',
     'people.invite',
     'people.save-studio',

@@ -1,4 +1,5 @@
 /** Bodies, coatings with their versions, and kilns. */
+import type { BodyTrait, CoatingTrait, KilnBuild } from '@/core/load';
 import type { CoatingKind } from '@/core/zones';
 import type { Row, Source } from './database';
 import { newId, slugOf } from './ids';
@@ -20,6 +21,7 @@ export type Body = {
   colour: string;
   notes: string;
   cautions: string;
+  traits: BodyTrait[];
   revision: number;
   archived: boolean;
 };
@@ -37,6 +39,7 @@ export type Coating = {
   atmosphereNotes: string;
   whatItDoes: string;
   cautions: string;
+  traits: CoatingTrait[];
   revision: number;
   archived: boolean;
   /** Made by a question for its blends; not offered among the studio's own. */
@@ -44,7 +47,7 @@ export type Coating = {
   versions: CoatingVersion[];
 };
 
-export type Kiln = {
+export type Kiln = KilnBuild & {
   id: string;
   slug: string;
   name: string;
@@ -74,6 +77,7 @@ const bodyColumns = (body: BodyFields): Record<string, unknown> => ({
   colour: body.colour,
   notes: body.notes,
   cautions: body.cautions,
+  traits: JSON.stringify(body.traits),
 });
 
 const coatingColumns = (coating: CoatingFields): Record<string, unknown> => ({
@@ -85,6 +89,7 @@ const coatingColumns = (coating: CoatingFields): Record<string, unknown> => ({
   atmosphere_notes: coating.atmosphereNotes,
   what_it_does: coating.whatItDoes,
   cautions: coating.cautions,
+  traits: JSON.stringify(coating.traits),
 });
 
 const kilnColumns = (kiln: KilnFields): Record<string, unknown> => ({
@@ -93,6 +98,16 @@ const kilnColumns = (kiln: KilnFields): Record<string, unknown> => ({
   control: kiln.control,
   volume_l: kiln.volumeL,
   shelves: kiln.shelves,
+  shelf_shape: kiln.shelfShape,
+  shelf_width_mm: kiln.shelfWidthMm,
+  shelf_depth_mm: kiln.shelfDepthMm,
+  chamber_mm: kiln.chamberMm,
+  thermocouple_x_mm: kiln.thermocoupleXMm,
+  thermocouple_y_mm: kiln.thermocoupleYMm,
+  power_kw: kiln.powerKw,
+  unit_price: kiln.unitPrice,
+  climb_rate: kiln.climbRate,
+  latest_hours: kiln.latestHours,
   notes: kiln.notes,
 });
 
@@ -108,6 +123,7 @@ const body = (row: Row): Body => ({
   colour: row.colour,
   notes: row.notes,
   cautions: row.cautions,
+  traits: row.traits,
   revision: row.revision,
   archived: row.archived_at !== null,
 });
@@ -120,6 +136,16 @@ const kiln = (row: Row): Kiln => ({
   control: row.control,
   volumeL: row.volume_l,
   shelves: row.shelves,
+  shelfShape: row.shelf_shape,
+  shelfWidthMm: row.shelf_width_mm,
+  shelfDepthMm: row.shelf_depth_mm,
+  chamberMm: row.chamber_mm,
+  thermocoupleXMm: row.thermocouple_x_mm,
+  thermocoupleYMm: row.thermocouple_y_mm,
+  powerKw: row.power_kw,
+  unitPrice: row.unit_price,
+  climbRate: row.climb_rate,
+  latestHours: row.latest_hours,
   notes: row.notes,
   revision: row.revision,
   archived: row.archived_at !== null,
@@ -155,6 +181,7 @@ export async function listCoatings(src: Source): Promise<Coating[]> {
     atmosphereNotes: row.atmosphere_notes,
     whatItDoes: row.what_it_does,
     cautions: row.cautions,
+    traits: row.traits,
     revision: row.revision,
     archived: row.archived_at !== null,
     trial: Boolean(row.trial),

@@ -1,6 +1,7 @@
 import { STATUSES, type FiringKind, type FiringStatus } from '@/core/firing';
 import type { Atmosphere } from '@/core/signs';
 import type { Row, Source } from './database';
+import { runOf, type FiringRun } from './firing-log';
 
 export type FiringFields = {
   kilnId: string;
@@ -11,21 +12,22 @@ export type FiringFields = {
   notes: string;
 };
 
-export type Firing = FiringFields & {
-  id: string;
-  no: number;
-  kilnName: string;
-  kilnSlug: string;
-  shelves: number;
-  status: FiringStatus;
-  reachedOrdinal: number | null;
-  reachedBound: 'exact' | 'at least' | 'less than' | null;
-  coneBand: string;
-  startedAt: Date | null;
-  openedAt: Date | null;
-  writtenUpAt: Date | null;
-  revision: number;
-};
+export type Firing = FiringFields &
+  FiringRun & {
+    id: string;
+    no: number;
+    kilnName: string;
+    kilnSlug: string;
+    shelves: number;
+    status: FiringStatus;
+    reachedOrdinal: number | null;
+    reachedBound: 'exact' | 'at least' | 'less than' | null;
+    coneBand: string;
+    startedAt: Date | null;
+    openedAt: Date | null;
+    writtenUpAt: Date | null;
+    revision: number;
+  };
 
 const firing = (row: Row): Firing => ({
   id: row.id,
@@ -40,6 +42,7 @@ const firing = (row: Row): Firing => ({
   plannedFor: row.planned_for,
   status: row.status,
   notes: row.notes,
+  ...runOf(row),
   reachedOrdinal: row.reached_ordinal,
   reachedBound: row.reached_bound,
   coneBand: row.cone_band,
@@ -205,4 +208,21 @@ export async function setHistory(src: Source, past: PastFiring, by: string): Pro
     if (now !== null) await moveFiring(src, now, step.to, null, by, step.at);
   }
   if (past.writtenUp) await setWrittenUp(src, past.id, new Date(past.at.getTime() + 50 * hour));
+}
+
+export type FiringWindow = { id: string; startedAt: Date; openedAt: Date | null };
+
+/** The last firings of a kiln that have been lit, newest first: when each began and was opened. */
+export async function firingsOfKiln(
+  src: Source,
+  kilnId: string,
+  limit: number,
+): Promise<FiringWindow[]> {
+  const rows: Row[] = await src('firing')
+    .where({ kiln_id: kilnId })
+    .whereNotNull('started_at')
+    .orderBy('started_at', 'desc')
+    .limit(limit)
+    .select('id', 'started_at', 'opened_at');
+  return rows.map((row) => ({ id: row.id, startedAt: row.started_at, openedAt: row.opened_at }));
 }

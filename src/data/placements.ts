@@ -10,6 +10,10 @@ export type Placement = {
   position: string;
   setting: Setting;
   generation: number;
+  /** Middle of its footprint on the shelf, mm; null when it was not planned. */
+  xMm: number | null;
+  yMm: number | null;
+  turned: boolean;
 };
 
 const placement = (row: Row): Placement => ({
@@ -20,6 +24,9 @@ const placement = (row: Row): Placement => ({
   position: row.position,
   setting: row.setting,
   generation: row.generation,
+  xMm: row.x_mm,
+  yMm: row.y_mm,
+  turned: Boolean(row.turned),
 });
 
 export async function listPlacements(
@@ -80,11 +87,34 @@ export async function place(
         position: one.position,
         setting: one.setting,
         generation: one.generation,
+        x_mm: one.xMm,
+        y_mm: one.yMm,
+        turned: one.turned,
         placed_by: by,
         placed_at: now,
       })),
     );
   }
+}
+
+/** Puts a piece where the plan has it. */
+export async function arrange(
+  src: Source,
+  firingId: string,
+  spot: Pick<Placement, 'id' | 'shelf' | 'xMm' | 'yMm' | 'turned'>,
+): Promise<void> {
+  await src('placement')
+    .where({ id: spot.id, firing_id: firingId })
+    .update({ shelf: spot.shelf, x_mm: spot.xMm, y_mm: spot.yMm, turned: spot.turned });
+}
+
+export async function setSetting(
+  src: Source,
+  firingId: string,
+  ids: readonly string[],
+  setting: Setting,
+): Promise<void> {
+  await src('placement').where({ firing_id: firingId }).whereIn('id', ids).update({ setting });
 }
 
 export async function removePlacement(src: Source, id: string): Promise<void> {

@@ -209,6 +209,42 @@ export function ChoiceInput<V extends FieldValues>({
   );
 }
 
+/** Any number of a few, all in sight. */
+export function ManyInput<V extends FieldValues>({
+  control,
+  name,
+  label,
+  choices,
+}: Bound<V> & { choices: readonly Choice[] }) {
+  const id = useId();
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <Box>
+          <FormHelperText id={id} sx={{ m: 0, mb: 0.5, color: 'text.primary' }}>
+            {label}
+          </FormHelperText>
+          <ToggleButtonGroup
+            size="small"
+            aria-labelledby={id}
+            value={field.value ?? []}
+            onChange={(_, value) => field.onChange(value)}
+            sx={{ flexWrap: 'wrap' }}
+          >
+            {choices.map((choice) => (
+              <ToggleButton key={choice.value} value={choice.value}>
+                {choice.label}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        </Box>
+      )}
+    />
+  );
+}
+
 export function CheckInput<V extends FieldValues>({ control, name, label }: Bound<V>) {
   return (
     <Controller

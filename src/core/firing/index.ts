@@ -1,1 +1,2 @@
 export * from './terms';
+export * from './log';

@@ -156,3 +156,46 @@ export function fullness(
     spacing,
   };
 }
+
+/** What may be known of how a kiln is built; every part may be unknown. */
+export type KilnBuild = {
+  shelfShape: Shelf['shape'] | null;
+  shelfWidthMm: number | null;
+  shelfDepthMm: number | null;
+  chamberMm: number | null;
+  thermocoupleXMm: number | null;
+  thermocoupleYMm: number | null;
+  powerKw: number | null;
+  /** What a kWh, or a unit of gas, costs. */
+  unitPrice: number | null;
+  /** Its fastest climb, °C/h. */
+  climbRate: number | null;
+  /** Hours after which a firing of it is late. */
+  latestHours: number | null;
+};
+
+/** A kiln nobody has measured yet. */
+export const UNMEASURED: KilnBuild = {
+  shelfShape: null,
+  shelfWidthMm: null,
+  shelfDepthMm: null,
+  chamberMm: null,
+  thermocoupleXMm: null,
+  thermocoupleYMm: null,
+  powerKw: null,
+  unitPrice: null,
+  climbRate: null,
+  latestHours: null,
+};
+
+/** The shelf of a kiln whose shelf has been measured. */
+export function shelfOf(build: KilnBuild): Shelf | null {
+  const { shelfShape: shape, shelfWidthMm: widthMm, shelfDepthMm } = build;
+  if (shape === null || widthMm === null) return null;
+  if (shape === 'rectangle')
+    return shelfDepthMm === null ? null : { shape, widthMm, depthMm: shelfDepthMm };
+  return { shape, widthMm, depthMm: shape === 'round' ? widthMm : widthMm / 2 };
+}
+
+/** Where a piece stands that has been put in but not on the plan. */
+export const NOWHERE = { xMm: null, yMm: null, turned: false } as const;

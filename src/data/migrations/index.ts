@@ -7,6 +7,7 @@ import * as observations from './0005-observations';
 import * as recipes from './0006-recipes';
 import * as questions from './0007-questions';
 import * as forms from './0008-forms';
+import * as firingRoom from './0009-firing-room';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -20,6 +21,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0006-recipes', ...recipes },
   { name: '0007-questions', ...questions },
   { name: '0008-forms', ...forms },
+  { name: '0009-firing-room', ...firingRoom },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

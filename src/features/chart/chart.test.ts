@@ -38,6 +38,7 @@ const coating = (slug: string, rest: Partial<Coating> = {}): Coating => ({
   atmosphereNotes: '',
   whatItDoes: '',
   cautions: '',
+  traits: [],
   revision: 1,
   archived: false,
   trial: false,

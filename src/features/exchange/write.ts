@@ -1,3 +1,4 @@
+import { NOWHERE, UNMEASURED } from '@/core/load';
 import { circumstances } from '@/core/standing';
 import { EVERYWHERE } from '@/core/zones';
 import {
@@ -65,6 +66,7 @@ export async function writeImport(
       colour: '#cfc6b4',
       notes: 'Brought in with past tests.',
       cautions: '',
+      traits: [],
     });
     return id;
   });
@@ -82,6 +84,7 @@ export async function writeImport(
         atmosphereNotes: '',
         whatItDoes: '',
         cautions: '',
+        traits: [],
       },
       now,
     );
@@ -95,6 +98,7 @@ export async function writeImport(
       control: 'by hand',
       volumeL: null,
       shelves: 1,
+      ...UNMEASURED,
       notes: 'Brought in with past tests.',
     });
     return id;
@@ -166,6 +170,7 @@ export async function writeImport(
       setting: 'unknown' as const,
       generation: 1,
       open: false,
+      ...NOWHERE,
     });
     const seen = {
       zone: null,

@@ -1,7 +1,7 @@
 import { refreshCells } from '@/data/cells';
 import { pairsOf } from '@/data/fired';
 import { listKilns } from '@/data/catalogue';
-import { createFiring, findFiring, moveFiring, updateFiring, type Firing } from '@/data/firings';
+import { createFiring, findFiring, moveFiring, updateFiring } from '@/data/firings';
 import {
   glazeFirings,
   listPlacements,
@@ -12,7 +12,8 @@ import {
 import { followCones, listWitnesses, readWitness, setWitnesses } from '@/data/witnesses';
 import { newId } from '@/data/ids';
 import { listPieces, updatePiece } from '@/data/pieces';
-import { operation, type Act } from '@/platform/operation';
+import { NOWHERE } from '@/core/load';
+import { operation } from '@/platform/operation';
 import { conflict, notFound, refuse } from '@/platform/refusal';
 import { permit } from '../people';
 import {
@@ -24,13 +25,10 @@ import {
   readConesSchema,
   takeOutSchema,
 } from './schema';
+import { heldFiring } from './held';
+import { learnFrom } from './learn';
+import { checkedLoad } from './load-check';
 import { checkMove } from './progress';
-
-async function heldFiring({ trx }: Act, id: string): Promise<Firing> {
-  const firing = await findFiring(trx, id, true);
-  if (firing === null) throw notFound('This firing');
-  return firing;
-}
 
 export const plan = operation({
   name: 'kilns.plan',
@@ -121,6 +119,7 @@ export const load = operation({
       setting: input.setting,
       generation: firing.kind === 'bisque' ? 0 : (times.get(pieceId) ?? 0) + 1,
       open: firing.status !== 'opened',
+      ...NOWHERE,
     }));
     await place(trx, placements, person.id, now);
     return { placementIds: placements.map(({ id }) => id) };
@@ -159,11 +158,20 @@ export const move = operation({
     const placements = await listPlacements(trx, { firingId });
     if (from === 'planned' && placements.length === 0)
       throw refuse('Nothing is in the load yet. Put pieces in first.');
+    if (from === 'planned' && to === 'loaded') {
+      const { findings } = await checkedLoad(trx, firing);
+      const stops = findings.filter((one) => one.level === 'stop' && one.overruledBy === null);
+      if (stops.length > 0)
+        throw refuse(
+          `Before the lid is closed: ${stops.map(({ title, pieces }) => (pieces.length > 0 ? `${title} (${pieces.slice(0, 6).join(', ')}${pieces.length > 6 ? ' …' : ''})` : title)).join('; ')}. Mend it, or say why it may stay so.`,
+        );
+    }
     await moveFiring(trx, firing, to, reason === '' ? null : reason, person.id, now);
     if (to === 'opened') {
       for (const { pieceId } of placements) {
         await updatePiece(trx, pieceId, { waiting_for: firing.kind === 'bisque' ? 'glaze' : null });
       }
+      await learnFrom(trx, firingId);
     }
   },
 });
@@ -183,6 +191,7 @@ export const readCones = operation({
       await readWitness(trx, coneId, bendDegrees, person.id, now);
     }
     if (await followCones(trx, firingId)) await refreshCells(trx, await pairsOf(trx, { firingId }));
+    await learnFrom(trx, firingId);
     const after = await findFiring(trx, firingId);
     return {
       reachedOrdinal: after?.reachedOrdinal ?? null,

@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { CONE_ROLES, FIRING_KINDS, SETTINGS, STATUSES } from '@/core/firing';
+import {
+  CONE_ROLES,
+  FIRING_KINDS,
+  LOG_KINDS,
+  SETTINGS,
+  STATUSES,
+  UPKEEP_KINDS,
+} from '@/core/firing';
+import { checkSchedule } from '@/core/heatwork';
 import { ATMOSPHERES } from '@/core/signs';
 import { coneField, optionalCone } from '@/platform/fields';
 
@@ -68,4 +76,131 @@ export const readConesSchema = z.object({
     )
     .min(1)
     .max(60),
+});
+
+export const arrangeSchema = z.object({
+  firingId: z.uuid(),
+  spots: z
+    .array(
+      z.object({
+        placementId: z.uuid(),
+        shelf: z.number().int().min(1).max(30).nullable(),
+        xMm: z.number().min(-2000).max(2000).nullable(),
+        yMm: z.number().min(-2000).max(2000).nullable(),
+        turned: z.boolean(),
+      }),
+    )
+    .min(1)
+    .max(500),
+});
+
+export const settingSchema = z.object({
+  firingId: z.uuid(),
+  placementIds: z.array(z.uuid()).min(1).max(500),
+  setting: z.enum(SETTINGS),
+});
+
+export const overruleSchema = z.object({
+  firingId: z.uuid(),
+  finding: z.string().min(1).max(200),
+  pieces: z.array(z.string().max(10)).max(500),
+  reason: z.string().trim().min(3, 'Say why it may stay so.').max(300),
+});
+export const withdrawOverruleSchema = z.object({ firingId: z.uuid(), id: z.uuid() });
+
+const segment = z.object({
+  rate: z.number('Give a rate, or leave it empty for as fast as it goes.').nullable(),
+  target: z.number('Give a temperature.'),
+  holdMinutes: z.number('Give minutes, or 0.'),
+});
+export const segmentsField = z
+  .array(segment)
+  .min(1, 'At least one segment.')
+  .max(40)
+  .superRefine((segments, context) => {
+    for (const { segment: at, field, message } of checkSchedule(segments))
+      context.addIssue({ code: 'custom', message, path: [at, field] });
+  });
+export const scheduleFields = z.object({
+  name: z.string().trim().min(1, 'Give a name.').max(80, 'At most 80 characters.'),
+  notes: z.string().trim().max(1000, 'At most 1000 characters.').default(''),
+  segments: segmentsField,
+});
+export const saveScheduleSchema = z.object({
+  id: z.uuid().nullable(),
+  revision: z.number().int().default(0),
+  fields: scheduleFields,
+});
+export const archiveScheduleSchema = z.object({ id: z.uuid(), archived: z.boolean() });
+
+export const runSchema = z.object({
+  firingId: z.uuid(),
+  schedule: z
+    .object({ name: z.string().max(80), segments: segmentsField })
+    .nullable()
+    .optional(),
+  onDuty: z.uuid().nullable().optional(),
+  bringBy: z.iso.date('Give a date.').nullable().optional(),
+  notice: z.string().trim().max(2000, 'At most 2000 characters.').optional(),
+  nextTime: z.string().trim().max(2000, 'At most 2000 characters.').optional(),
+  readEveryS: z.number().int().min(1).max(86_400).optional(),
+  latestHours: z.number('Give hours.').min(1).max(200).nullable().optional(),
+  energyUsed: z.number('Give a number.').min(0).max(1e6).nullable().optional(),
+});
+
+const celsius = z
+  .number('Give a temperature.')
+  .min(-30, 'Colder than a kiln is ever.')
+  .max(2500, 'Hotter than any kiln.');
+export const readSchema = z.object({
+  firingId: z.uuid(),
+  at: z.iso.datetime(),
+  celsius,
+  probeMv: z.number().min(-200).max(1500).nullable().default(null),
+  /** Said when asked whether a strange reading is really so. */
+  sure: z.boolean().default(false),
+});
+export const strikeSchema = z.object({
+  firingId: z.uuid(),
+  at: z.iso.datetime(),
+  struck: z.boolean(),
+});
+export const importLogSchema = z.object({
+  firingId: z.uuid(),
+  /** Milliseconds since 1970 and °C, one pair a reading. */
+  readings: z
+    .array(z.tuple([z.number().int(), z.number().nullable()]))
+    .min(1, 'The file has no readings.')
+    .max(200_000, 'At most 200,000 readings at a time.'),
+});
+export const entrySchema = z.object({
+  firingId: z.uuid(),
+  id: z.uuid(),
+  at: z.iso.datetime(),
+  kind: z.enum(LOG_KINDS),
+  atmosphere: z.enum(ATMOSPHERES).nullable().default(null),
+  text: z.string().trim().max(500, 'At most 500 characters.').default(''),
+});
+export const dropEntrySchema = z.object({
+  firingId: z.uuid(),
+  id: z.uuid(),
+  dropped: z.boolean(),
+});
+
+export const tokenSchema = z.object({
+  kilnId: z.uuid(),
+  name: z.string().trim().min(1, 'Say what will use it.').max(80),
+});
+export const revokeSchema = z.object({ id: z.uuid() });
+export const upkeepSchema = z.object({
+  kilnId: z.uuid(),
+  id: z.uuid(),
+  kind: z.enum(UPKEEP_KINDS),
+  doneOn: z.iso.date('Give a date.'),
+  note: z.string().trim().max(500).default(''),
+});
+export const dropUpkeepSchema = z.object({ id: z.uuid(), dropped: z.boolean() });
+export const straysSchema = z.object({
+  firingId: z.uuid().nullable(),
+  kilnId: z.uuid(),
 });

@@ -1,1 +1,7 @@
-export * as kilnsOperations from './actions';
+import * as care from './care-actions';
+import * as firings from './actions';
+import * as runs from './run-actions';
+
+export const kilnsOperations = { ...firings, ...runs, ...care };
+export { ingestRequest } from './ingest';
+export { knownOf } from './learn';

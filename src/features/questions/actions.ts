@@ -83,6 +83,7 @@ async function makeMixes(
       atmosphereNotes: '',
       whatItDoes: text,
       cautions: corner?.cautions ?? '',
+      traits: corner?.traits ?? [],
     },
     now,
     true,

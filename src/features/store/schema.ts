@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { compareCones, isCone } from '@/core/cones';
+import { BODY_TRAITS, COATING_TRAITS, SHELF_SHAPES } from '@/core/load';
 import { COATING_KINDS } from '@/core/zones';
 import { optionalCone } from '@/platform/fields';
 import { BODY_KINDS, CONTROLS, ENERGIES, GROUNDS } from '@/data/catalogue';
@@ -30,6 +31,7 @@ export const bodyFields = z
     colour,
     notes: text,
     cautions: text,
+    traits: z.array(z.enum(BODY_TRAITS)).default([]),
   })
   .refine(rangeRuns, RANGE_MESSAGE);
 
@@ -43,8 +45,18 @@ export const coatingFields = z
     atmosphereNotes: text,
     whatItDoes: text,
     cautions: text,
+    traits: z.array(z.enum(COATING_TRAITS)).default([]),
   })
   .refine(rangeRuns, RANGE_MESSAGE);
+
+const measure = (most: number) =>
+  z
+    .number('Give a length.')
+    .min(50, 'At least 50 mm.')
+    .max(most, `At most ${most} mm.`)
+    .nullable()
+    .default(null);
+const place = z.number('Give a length.').min(-1000).max(1000).nullable().default(null);
 
 export const kilnFields = z.object({
   name,
@@ -61,6 +73,16 @@ export const kilnFields = z.object({
     .int()
     .min(1, 'At least one shelf.')
     .max(30, 'At most 30 shelves.'),
+  shelfShape: z.enum(SHELF_SHAPES).nullable().default(null),
+  shelfWidthMm: measure(2000),
+  shelfDepthMm: measure(2000),
+  chamberMm: measure(4000),
+  thermocoupleXMm: place,
+  thermocoupleYMm: place,
+  powerKw: z.number('Give a number.').positive('Above 0.').max(500).nullable().default(null),
+  unitPrice: z.number('Give a number.').min(0).max(1000).nullable().default(null),
+  climbRate: z.number('Give a number.').min(20).max(1500).nullable().default(null),
+  latestHours: z.number('Give a number.').min(1).max(200).nullable().default(null),
   notes: text,
 });
 

@@ -1,4 +1,5 @@
 'use client';
+import { BODY_TRAITS, COATING_TRAITS, SHELF_SHAPES, UNMEASURED } from '@/core/load';
 import Stack from '@mui/material/Stack';
 import { COATING_KINDS } from '@/core/zones';
 import type { Body, Coating, Kiln } from '@/data/catalogue';
@@ -7,6 +8,7 @@ import {
   CheckInput,
   ChoiceInput,
   ColourInput,
+  ManyInput,
   NumberInput,
   SelectInput,
   TextInput,
@@ -55,6 +57,7 @@ export function BodyForm({ body }: { body: Body | null }) {
           colour: '#d8cdb8',
           notes: '',
           cautions: '',
+          traits: [],
         }
       }
     >
@@ -82,6 +85,12 @@ export function BodyForm({ body }: { body: Body | null }) {
           <ColourInput control={control} name="colour" label="Fired colour, for drawings" />
           <TextInput control={control} name="notes" label="Notes" multiline minRows={2} />
           <TextInput control={control} name="cautions" label="Cautions" multiline minRows={1} />
+          <ManyInput
+            control={control}
+            name="traits"
+            label="Known for (asked when a kiln is loaded)"
+            choices={choices(BODY_TRAITS)}
+          />
           <Caution>
             Dry clay dust holds silica: wet-clean, and wear a fitted respirator where it rises.
           </Caution>
@@ -112,6 +121,7 @@ export function CoatingForm({ coating }: { coating: Coating | null }) {
           atmosphereNotes: '',
           whatItDoes: '',
           cautions: '',
+          traits: [],
         }
       }
     >
@@ -153,6 +163,12 @@ export function CoatingForm({ coating }: { coating: Coating | null }) {
             minRows={2}
             helper="Materials to be careful with; whether it may touch food, and how that is known."
           />
+          <ManyInput
+            control={control}
+            name="traits"
+            label="Known for (asked when a kiln is loaded)"
+            choices={choices(COATING_TRAITS)}
+          />
           <Caution>
             Only a laboratory leach test clears a glaze for food, on that body and firing. Weighing
             and mixing dry: fitted respirator, wet cleaning.
@@ -181,6 +197,7 @@ export function KilnForm({ kiln }: { kiln: Kiln | null }) {
           control: 'controller',
           volumeL: null,
           shelves: 4,
+          ...UNMEASURED,
           notes: '',
         }
       }
@@ -207,6 +224,33 @@ export function KilnForm({ kiln }: { kiln: Kiln | null }) {
           <Stack direction="row" spacing={2}>
             <NumberInput control={control} name="volumeL" label="Volume, l" />
             <NumberInput control={control} name="shelves" label="Shelves" />
+          </Stack>
+          <ChoiceInput
+            control={control}
+            name="shelfShape"
+            label="Shape of its shelves (for the load plan)"
+            choices={choices(SHELF_SHAPES)}
+          />
+          <Stack direction="row" spacing={2}>
+            <NumberInput control={control} name="shelfWidthMm" label="Shelf width, mm" />
+            <NumberInput control={control} name="shelfDepthMm" label="Shelf depth, mm" />
+            <NumberInput control={control} name="chamberMm" label="Chamber height, mm" />
+          </Stack>
+          <Stack direction="row" spacing={2}>
+            <NumberInput
+              control={control}
+              name="thermocoupleXMm"
+              label="Thermocouple, mm right of the middle"
+            />
+            <NumberInput control={control} name="thermocoupleYMm" label="mm behind the middle" />
+          </Stack>
+          <Stack direction="row" spacing={2}>
+            <NumberInput control={control} name="climbRate" label="Fastest climb, °C/h" />
+            <NumberInput control={control} name="latestHours" label="Late after, hours" />
+          </Stack>
+          <Stack direction="row" spacing={2}>
+            <NumberInput control={control} name="powerKw" label="Power, kW" />
+            <NumberInput control={control} name="unitPrice" label="Price of a kWh or gas unit" />
           </Stack>
           <TextInput control={control} name="notes" label="Notes" multiline minRows={2} />
           <Caution>Gas, electrical and ventilation work is for licensed people.</Caution>

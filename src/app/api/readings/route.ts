@@ -1,0 +1,14 @@
+import { ingestRequest } from '@/features/kilns/server';
+import { database } from '@/platform/database';
+import { answering } from '@/platform/respond';
+
+/** A kiln's device sends its readings here, with its token; the same batch may come again. */
+export function POST(http: Request): Promise<Response> {
+  return answering('readings', async () =>
+    ingestRequest(
+      database(),
+      /^Bearer (\S+)$/.exec(http.headers.get('authorization') ?? '')?.[1] ?? null,
+      await http.json().catch(() => null),
+    ),
+  );
+}

@@ -1,0 +1,103 @@
+/** What is done to kilns between firings, and the devices that may speak for them. */
+import type { UpkeepKind } from '@/core/firing';
+import type { Row, Source } from './database';
+import { tokenHash } from './ids';
+
+export type Upkeep = {
+  id: string;
+  kilnId: string;
+  kind: UpkeepKind;
+  doneOn: string;
+  note: string;
+  by: string;
+};
+
+export async function listUpkeep(src: Source, kilnIds: readonly string[]): Promise<Upkeep[]> {
+  const rows: Row[] = await src('kiln_upkeep')
+    .join('person', 'person.id', 'kiln_upkeep.by_person')
+    .whereIn('kiln_id', kilnIds)
+    .whereNull('dropped_at')
+    .orderBy('done_on', 'desc')
+    .select('kiln_upkeep.*', 'person.name as by_name');
+  return rows.map((row) => ({
+    id: row.id,
+    kilnId: row.kiln_id,
+    kind: row.kind,
+    doneOn: row.done_on,
+    note: row.note,
+    by: row.by_name,
+  }));
+}
+
+export async function addUpkeep(
+  src: Source,
+  upkeep: Omit<Upkeep, 'by'>,
+  by: string,
+  now: Date,
+): Promise<void> {
+  await src('kiln_upkeep').insert({
+    id: upkeep.id,
+    kiln_id: upkeep.kilnId,
+    kind: upkeep.kind,
+    done_on: upkeep.doneOn,
+    note: upkeep.note,
+    by_person: by,
+    at: now,
+  });
+}
+
+export async function dropUpkeep(src: Source, id: string, at: Date | null): Promise<boolean> {
+  return (await src('kiln_upkeep').where({ id }).update({ dropped_at: at })) === 1;
+}
+
+export type KilnToken = { id: string; name: string; at: Date; usedAt: Date | null };
+
+export async function listTokens(src: Source, kilnId: string): Promise<KilnToken[]> {
+  const rows: Row[] = await src('kiln_token')
+    .where({ kiln_id: kilnId })
+    .whereNull('revoked_at')
+    .orderBy('at');
+  return rows.map((row) => ({ id: row.id, name: row.name, at: row.at, usedAt: row.used_at }));
+}
+
+export async function addToken(
+  src: Source,
+  token: { id: string; kilnId: string; name: string; secret: string },
+  by: string,
+  now: Date,
+): Promise<void> {
+  await src('kiln_token').insert({
+    id: token.id,
+    kiln_id: token.kilnId,
+    name: token.name,
+    token_hash: tokenHash(token.secret),
+    by_person: by,
+    at: now,
+  });
+}
+
+export async function revokeToken(src: Source, id: string, at: Date | null): Promise<boolean> {
+  return (await src('kiln_token').where({ id }).update({ revoked_at: at })) === 1;
+}
+
+/** The kiln a secret speaks for; `revoked` when it did once. */
+export async function kilnOfToken(
+  src: Source,
+  secret: string,
+): Promise<{ tokenId: string; kilnId: string; usedAt: Date | null; revoked: boolean } | null> {
+  const row: Row | undefined = await src('kiln_token')
+    .where({ token_hash: tokenHash(secret) })
+    .first();
+  return row === undefined
+    ? null
+    : {
+        tokenId: row.id,
+        kilnId: row.kiln_id,
+        usedAt: row.used_at,
+        revoked: row.revoked_at !== null,
+      };
+}
+
+export async function markUsed(src: Source, tokenId: string, now: Date): Promise<void> {
+  await src('kiln_token').where({ id: tokenId }).update({ used_at: now });
+}

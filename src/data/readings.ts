@@ -1,0 +1,248 @@
+/** Temperatures of firings as they were read, and of kilns that had no firing under way. */
+import type { Doubt, Reading } from '@/core/heatwork';
+import { insertMany, type Row, type Source } from './database';
+
+export type ReadingSource = 'hand' | 'device' | 'file';
+export type NewReading = {
+  at: Date;
+  celsius: number | null;
+  probeMv: number | null;
+  doubt: Doubt | null;
+};
+export type KeptReading = {
+  at: Date;
+  celsius: number | null;
+  probeMv: number | null;
+  source: ReadingSource;
+  doubt: Doubt | 'struck' | null;
+};
+
+const CHUNK = 1000;
+
+/** Keeps readings; those of a moment that has one already are left out. Says how many were new. */
+export async function keepReadings(
+  src: Source,
+  firingId: string,
+  readings: readonly NewReading[],
+  source: ReadingSource,
+  by: string | null,
+): Promise<number> {
+  let kept = 0;
+  for (let i = 0; i < readings.length; i += CHUNK) {
+    const [result] = (await src.raw(
+      `INSERT IGNORE INTO reading (firing_id, at, celsius, probe_mv, source, doubt, by_person) VALUES ${readings
+        .slice(i, i + CHUNK)
+        .map(() => '(?,?,?,?,?,?,?)')
+        .join(',')}`,
+      readings
+        .slice(i, i + CHUNK)
+        .flatMap((one) => [
+          firingId,
+          one.at,
+          one.celsius,
+          one.probeMv,
+          source,
+          one.doubt,
+          by,
+        ]) as never,
+    )) as [{ affectedRows: number }];
+    kept += result.affectedRows;
+  }
+  return kept;
+}
+
+/** Keeps readings of a kiln that no firing claims. Says how many were new. */
+export async function keepStrays(
+  src: Source,
+  kilnId: string,
+  readings: readonly Omit<NewReading, 'doubt'>[],
+): Promise<number> {
+  let kept = 0;
+  for (let i = 0; i < readings.length; i += CHUNK) {
+    const part = readings.slice(i, i + CHUNK);
+    const [result] = (await src.raw(
+      `INSERT IGNORE INTO stray_reading (kiln_id, at, celsius, probe_mv) VALUES ${part.map(() => '(?,?,?,?)').join(',')}`,
+      part.flatMap((one) => [kilnId, one.at, one.celsius, one.probeMv]) as never,
+    )) as [{ affectedRows: number }];
+    kept += result.affectedRows;
+  }
+  return kept;
+}
+
+/** The log of a firing as far as it is believed: seconds since `from`, °C. One indexed read. */
+export async function logOf(src: Source, firingId: string, from: Date): Promise<Reading[]> {
+  const rows: Row[] = await src('reading')
+    .where({ firing_id: firingId })
+    .whereNull('doubt')
+    .orderBy('at')
+    .select('at', 'celsius');
+  const start = from.getTime();
+  return rows.map((row) => ({ t: (row.at.getTime() - start) / 1000, c: row.celsius }));
+}
+
+/** Logs of several firings at once, at most a reading a minute: what offsets are learned from. */
+export async function logsOf(
+  src: Source,
+  firings: readonly { id: string; startedAt: Date }[],
+): Promise<Map<string, Reading[]>> {
+  const logs = new Map<string, Reading[]>();
+  if (firings.length === 0) return logs;
+  const start = new Map(firings.map(({ id, startedAt }) => [id, startedAt.getTime()]));
+  const rows: Row[] = await src('reading')
+    .whereIn('firing_id', [...start.keys()])
+    .whereNull('doubt')
+    .orderBy(['firing_id', 'at'])
+    .select('firing_id', 'at', 'celsius');
+  for (const row of rows) {
+    const log = logs.get(row.firing_id) ?? [];
+    if (log.length === 0) logs.set(row.firing_id, log);
+    log.push({
+      t: (row.at.getTime() - (start.get(row.firing_id) as number)) / 1000,
+      c: row.celsius,
+    });
+  }
+  return logs;
+}
+
+const reading = (row: Row): KeptReading => ({
+  at: row.at,
+  celsius: row.celsius,
+  probeMv: row.probe_mv,
+  source: row.source,
+  doubt: row.doubt,
+});
+
+/** Newest readings first, the doubted among them. */
+export async function lastReadings(
+  src: Source,
+  firingId: string,
+  limit: number,
+): Promise<KeptReading[]> {
+  return (
+    await src('reading').where({ firing_id: firingId }).orderBy('at', 'desc').limit(limit)
+  ).map(reading);
+}
+
+/** The last believed reading before a moment. */
+export async function believedBefore(
+  src: Source,
+  firingId: string,
+  at: Date,
+): Promise<{ at: Date; celsius: number } | null> {
+  const row = await src('reading')
+    .where({ firing_id: firingId })
+    .where('at', '<', at)
+    .whereNull('doubt')
+    .orderBy('at', 'desc')
+    .first('at', 'celsius');
+  return row === undefined ? null : { at: row.at, celsius: row.celsius };
+}
+
+/** How many readings are kept but not believed, by why. */
+export async function countDoubts(src: Source, firingId: string): Promise<Map<string, number>> {
+  const rows: Row[] = await src('reading')
+    .where({ firing_id: firingId })
+    .whereNotNull('doubt')
+    .groupBy('doubt')
+    .select('doubt')
+    .count({ n: '*' });
+  return new Map(rows.map((row) => [row.doubt as string, Number(row.n)]));
+}
+
+/** Readings of the oxygen probe, thinned to one a minute. */
+export async function probeOf(
+  src: Source,
+  firingId: string,
+): Promise<{ at: Date; celsius: number; mv: number }[]> {
+  const rows: Row[] = await src('reading')
+    .where({ firing_id: firingId })
+    .whereNotNull('probe_mv')
+    .whereNull('doubt')
+    .orderBy('at')
+    .select('at', 'celsius', 'probe_mv');
+  const kept: { at: Date; celsius: number; mv: number }[] = [];
+  for (const row of rows)
+    if (kept.length === 0 || row.at.getTime() - kept.at(-1)!.at.getTime() >= 60_000)
+      kept.push({ at: row.at, celsius: row.celsius, mv: row.probe_mv });
+  return kept;
+}
+
+/** Takes a reading out of belief, or back into it. */
+export async function setDoubt(
+  src: Source,
+  firingId: string,
+  at: Date,
+  doubt: 'struck' | null,
+): Promise<boolean> {
+  return (await src('reading').where({ firing_id: firingId, at }).update({ doubt })) === 1;
+}
+
+/** The last reading of each of these firings. */
+export async function lastOf(
+  src: Source,
+  firingIds: readonly string[],
+): Promise<Map<string, { at: Date; celsius: number }>> {
+  const found = new Map<string, { at: Date; celsius: number }>();
+  for (const id of firingIds) {
+    const row = await src('reading')
+      .where({ firing_id: id })
+      .whereNull('doubt')
+      .orderBy('at', 'desc')
+      .first('at', 'celsius');
+    if (row) found.set(id, { at: row.at, celsius: row.celsius });
+  }
+  return found;
+}
+
+/** What a kiln sent while no firing was under way: how many, from when to when, how hot. */
+export async function strayOf(
+  src: Source,
+  kilnId: string,
+): Promise<{ count: number; from: Date; to: Date; peak: number | null } | null> {
+  const row: Row | undefined = await src('stray_reading')
+    .where({ kiln_id: kilnId })
+    .min({ from: 'at' })
+    .max({ to: 'at', peak: 'celsius' })
+    .count({ n: '*' })
+    .first();
+  const count = Number(row?.n ?? 0);
+  if (row === undefined || count === 0) return null;
+  return { count, from: row.from, to: row.to, peak: row.peak };
+}
+
+/** Hands strays between two moments over, oldest first, and forgets them as strays. */
+export async function takeStrays(
+  src: Source,
+  kilnId: string,
+  from: Date,
+  to: Date,
+): Promise<{ at: Date; celsius: number | null; probeMv: number | null }[]> {
+  const rows: Row[] = await src('stray_reading')
+    .where({ kiln_id: kilnId })
+    .whereBetween('at', [from, to])
+    .orderBy('at')
+    .forUpdate();
+  await src('stray_reading').where({ kiln_id: kilnId }).whereBetween('at', [from, to]).delete();
+  return rows.map((row) => ({ at: row.at, celsius: row.celsius, probeMv: row.probe_mv }));
+}
+
+export async function dropStrays(src: Source, kilnId: string): Promise<number> {
+  return src('stray_reading').where({ kiln_id: kilnId }).delete();
+}
+
+/** Readings of the past in one go (the demo studio's). */
+export const insertReadings = (
+  src: Source,
+  rows: readonly { firingId: string; at: Date; celsius: number; source: ReadingSource }[],
+): Promise<void> =>
+  insertMany(
+    src,
+    'reading',
+    rows.map((one) => ({
+      firing_id: one.firingId,
+      at: one.at,
+      celsius: one.celsius,
+      source: one.source,
+    })),
+    2000,
+  );
