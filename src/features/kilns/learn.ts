@@ -9,6 +9,7 @@ import {
   type PlaceOffset,
 } from '@/core/heatwork';
 import { NEW_SERIES } from '@/core/firing';
+import { listKilns } from '@/data/catalogue';
 import type { Source } from '@/data/database';
 import { findFiring } from '@/data/firings';
 import { listUpkeep, type Upkeep } from '@/data/kiln-care';
@@ -69,4 +70,31 @@ export async function knownOf(src: Source, kilnId: string): Promise<KilnKnown> {
       ),
     })),
   };
+}
+
+/** Kilns as a schedule asks them: how fast they climb and what their thermocouples are off by. */
+export async function scheduleKilns(src: Source): Promise<
+  {
+    id: string;
+    name: string;
+    offset: number | null;
+    firings: number;
+    climb: number;
+    powerKw: number | null;
+  }[]
+> {
+  const kilns = (await listKilns(src)).filter(({ archived }) => !archived);
+  return Promise.all(
+    kilns.map(async (kiln) => {
+      const { offset } = await knownOf(src, kiln.id);
+      return {
+        id: kiln.id,
+        name: kiln.name,
+        offset: offset?.offset ?? null,
+        firings: offset?.firings ?? 0,
+        climb: kiln.climbRate ?? 250,
+        powerKw: kiln.powerKw,
+      };
+    }),
+  );
 }

@@ -43,7 +43,16 @@ export default async function KilnsPage() {
             <Button component={Link} href="/kilns/plan" variant="contained">
               Plan a firing
             </Button>
-            <Button component={Link} href="/kilns/new" variant="outlined">
+            <Button component={Link} href="/kilns/schedules" variant="outlined">
+              Schedules
+            </Button>
+            <Button component={Link} href="/kilns/calendar" variant="outlined">
+              Calendar
+            </Button>
+            <Button component={Link} href="/kilns/compare" variant="outlined">
+              Compare
+            </Button>
+            <Button component={Link} href="/kilns/new">
               Add a kiln
             </Button>
           </>
@@ -79,7 +88,7 @@ export default async function KilnsPage() {
               </Typography>
             </>
           }
-          acts={<Link href={`/kilns/${kiln.slug}`}>Settings</Link>}
+          acts={<Link href={`/kilns/${kiln.slug}`}>Its thermocouple, upkeep, settings</Link>}
         >
           {all.length === 0 ? (
             <Nothing>It has not been fired on record yet.</Nothing>

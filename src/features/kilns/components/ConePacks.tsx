@@ -20,6 +20,7 @@ import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
 import { ConeDrawing } from '../../drawings';
+import { DragCone } from './DragCone';
 
 /** The cones set in a firing: which, where; after opening, how far each bent. */
 export function ConePacks({
@@ -116,7 +117,16 @@ export function ConePacks({
               .map((cone) => (
                 <Box key={cone.id} sx={{ width: 150 }}>
                   <Stack direction="row" sx={{ alignItems: 'end', gap: 1 }}>
-                    <ConeDrawing cone={formatCone(cone.cone)} bend={bend(cone)} size={56} />
+                    {reading && edit ? (
+                      <DragCone
+                        cone={formatCone(cone.cone)}
+                        bend={bend(cone)}
+                        size={76}
+                        onBend={(degrees) => setBends((now) => ({ ...now, [cone.id]: degrees }))}
+                      />
+                    ) : (
+                      <ConeDrawing cone={formatCone(cone.cone)} bend={bend(cone)} size={56} />
+                    )}
                     <Typography sx={{ fontSize: '1.5rem', fontWeight: 700, lineHeight: 1.1 }}>
                       {formatCone(cone.cone)}
                       <Typography component="span" variant="body2" color="text.secondary">

@@ -1,22 +1,192 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { notFound } from 'next/navigation';
+import { shelfOf } from '@/core/load';
+import { formatSpan, spanToStudio } from '@/core/units';
 import { listKilns } from '@/data/catalogue';
-import { permit } from '@/features/people';
+import { listFirings } from '@/data/firings';
+import { listTokens, listUpkeep } from '@/data/kiln-care';
+import { strayOf } from '@/data/readings';
+import { listWitnesses } from '@/data/witnesses';
+import { ConeRow } from '@/features/kilns/components/ConeRow';
+import { Devices } from '@/features/kilns/components/Devices';
+import { OffsetChart } from '@/features/kilns/components/OffsetChart';
+import { Strays } from '@/features/kilns/components/Strays';
+import { UpkeepBook } from '@/features/kilns/components/UpkeepBook';
+import { firingTitle, reachedWords } from '@/features/kilns';
+import { knownOf } from '@/features/kilns/server';
+import { may, permit } from '@/features/people';
 import { KilnForm } from '@/features/store/components/forms';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
-import { Page } from '@/ui/Page';
+import Link from '@/ui/Link';
+import { Page, Section } from '@/ui/Page';
+import { calendarDay, today } from '@/ui/time';
 
 export default async function KilnPage({ params }: { params: Promise<{ slug: string }> }) {
-  await enter(permit('keep records'));
+  const { person, studio } = await enter(permit('see records'));
   const { slug } = await params;
-  const kiln = (await listKilns(database())).find((one) => one.slug === slug) ?? null;
-  if (kiln === null && slug !== 'new') notFound();
+  if (slug === 'new') {
+    return (
+      <Page title="A new kiln" lead="What it is and how it is run.">
+        <KilnForm kiln={null} />
+      </Page>
+    );
+  }
+  const db = database();
+  const kiln = (await listKilns(db)).find((one) => one.slug === slug) ?? null;
+  if (kiln === null) notFound();
+  const keeps = may(person, 'keep records');
+  const [known, firings, upkeep, stray] = [
+    await knownOf(db, kiln.id),
+    await listFirings(db, { kilnId: kiln.id }),
+    await listUpkeep(db, [kiln.id]),
+    await strayOf(db, kiln.id),
+  ];
+  const tokens = may(person, 'run the studio') ? await listTokens(db, kiln.id) : null;
+  const opened = firings.filter(({ status, kind }) => status === 'opened' && kind !== 'bisque');
+  const cones = await listWitnesses(
+    db,
+    opened.map(({ id }) => id),
+  );
+  const rows = opened.filter(({ id }) => (cones.get(id) ?? []).length > 0).slice(0, 14);
+  const units = {
+    temperature: studio.temperatureUnit,
+    length: studio.lengthUnit,
+    mass: studio.massUnit,
+  } as const;
+  const points = known.lessons
+    .filter(({ said }) => said.length > 0)
+    .map(({ no, said }) => ({
+      no,
+      low: said.reduce((sum, one) => sum + one.atLeast, 0) / said.length,
+      high: said.reduce((sum, one) => sum + one.atMost, 0) / said.length,
+    }));
+  const { offset } = known;
   return (
     <Page
-      title={kiln?.name ?? 'A new kiln'}
-      lead={kiln ? 'Settings of this kiln' : 'What it is and how it is run.'}
+      title={kiln.name}
+      lead={`${kiln.energy}${kiln.volumeL ? `, ${kiln.volumeL} l` : ''}, ${kiln.shelves} shelves${shelfOf(kiln) ? '' : ' (not measured yet)'}. ${kiln.notes}`}
+      acts={
+        keeps ? (
+          <>
+            <Button component={Link} href={`/kilns/plan?kiln=${kiln.slug}`} variant="contained">
+              Plan a firing
+            </Button>
+            <Button component={Link} href={`/kilns/${kiln.slug}/settings`} variant="outlined">
+              Settings
+            </Button>
+          </>
+        ) : undefined
+      }
     >
-      <KilnForm kiln={kiln} />
+      {stray && keeps && (
+        <Strays
+          kilnId={kiln.id}
+          firingId={firings.find(({ startedAt }) => startedAt !== null)?.id ?? null}
+          stray={stray}
+          units={units}
+          timeZone={studio.timeZone}
+        />
+      )}
+      <Section title="Its thermocouple, by its cones">
+        {offset === null ? (
+          <Typography>
+            No firing with both a log and witness cones yet
+            {known.since ? ` since ${calendarDay(known.since.doneOn)}` : ''}. After the first, what
+            the thermocouple is off by is learned, and schedules reckon with it.
+          </Typography>
+        ) : (
+          <>
+            <Typography sx={{ fontSize: '1.3rem', fontWeight: 650 }}>
+              Reads {formatSpan(offset.offset, units)} {offset.offset >= 0 ? 'low' : 'high'}
+            </Typography>
+            <Typography sx={{ mb: 1 }}>
+              95 %: from {Math.round(spanToStudio(offset.low, units))} to{' '}
+              {Math.round(spanToStudio(offset.high, units))} °{units.temperature}, from{' '}
+              {offset.firings} {offset.firings === 1 ? 'firing' : 'firings'}
+              {known.since
+                ? ` since ${known.since.kind} were changed, ${calendarDay(known.since.doneOn)}`
+                : ''}
+              . Single firings scatter by {formatSpan(offset.scatter, units)}.
+            </Typography>
+            <OffsetChart points={points} estimate={offset} units={units} />
+          </>
+        )}
+        {known.places.length > 1 && (
+          <Box sx={{ mt: 2 }}>
+            <Typography variant="h3">Hot and cold places</Typography>
+            {known.places.map((place) => (
+              <Typography key={place.place}>
+                <b>{place.place}</b>:{' '}
+                {offset === null
+                  ? ''
+                  : `${formatSpan(place.offset - offset.offset, units)} ${place.offset >= offset.offset ? 'hotter' : 'cooler'} than the kiln as a whole`}{' '}
+                <small>
+                  (95 %: {Math.round(spanToStudio(place.low, units))} to{' '}
+                  {Math.round(spanToStudio(place.high, units))} above what is shown)
+                </small>
+              </Typography>
+            ))}
+          </Box>
+        )}
+        {known.before.length > 0 && (
+          <Box sx={{ mt: 2 }}>
+            <Typography variant="h3">Before</Typography>
+            {known.before.map(({ until, offset: old }) => (
+              <Typography key={until.id}>
+                Until {calendarDay(until.doneOn)} ({until.kind}):{' '}
+                {old === null
+                  ? 'nothing learned'
+                  : `read ${formatSpan(old.offset, units)} ${old.offset >= 0 ? 'low' : 'high'}, from ${old.firings} firings`}
+              </Typography>
+            ))}
+          </Box>
+        )}
+      </Section>
+      <Section title="Cone row">
+        {rows.length === 0 ? (
+          <Typography>No cones have been read in it yet.</Typography>
+        ) : (
+          <Box
+            component="ol"
+            tabIndex={0}
+            aria-label={`Cones of ${kiln.name}, newest first`}
+            sx={{
+              listStyle: 'none',
+              m: 0,
+              p: 0,
+              display: 'flex',
+              overflowX: 'auto',
+              borderBottom: '2px solid',
+              borderColor: 'text.primary',
+            }}
+          >
+            {rows.map((firing) => {
+              const own = cones.get(firing.id) ?? [];
+              return (
+                <Box component="li" key={firing.id} sx={{ flex: 'none', width: 170, p: 1 }}>
+                  <Link href={`/kilns/firings/${firing.id}`}>{firingTitle(firing)}</Link>
+                  <ConeRow
+                    cones={own.filter((cone) => cone.place === own.at(-1)?.place)}
+                    size={44}
+                  />
+                  <Typography variant="body2">{reachedWords(firing)}</Typography>
+                </Box>
+              );
+            })}
+          </Box>
+        )}
+      </Section>
+      <Section title="Upkeep">
+        <UpkeepBook kilnId={kiln.id} upkeep={upkeep} today={today(studio.timeZone)} edit={keeps} />
+      </Section>
+      {tokens && (
+        <Section title="Devices">
+          <Devices kilnId={kiln.id} tokens={tokens} timeZone={studio.timeZone} />
+        </Section>
+      )}
     </Page>
   );
 }

@@ -1,19 +1,26 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { notFound } from 'next/navigation';
 import { formatCone } from '@/core/cones';
 import { formatTemperature } from '@/core/units';
-import { listKilns } from '@/data/catalogue';
-import { findFiring, listEvents } from '@/data/firings';
+import { listKilns, type Kiln } from '@/data/catalogue';
+import { findFiring, listEvents, listFirings } from '@/data/firings';
 import { listWitnesses } from '@/data/witnesses';
 import { may, permit } from '@/features/people';
 import { ConePacks } from '@/features/kilns/components/ConePacks';
 import { EditFiring } from '@/features/kilns/components/EditFiring';
 import { Load } from '@/features/kilns/components/Load';
+import { LoadPlan } from '@/features/kilns/components/LoadPlan';
+import { NextTime } from '@/features/kilns/components/NextTime';
 import { Progress } from '@/features/kilns/components/Progress';
+import { RunSection } from '@/features/kilns/components/RunSection';
+import { SinceLastTime } from '@/features/kilns/components/SinceLastTime';
+import { UnderWay } from '@/features/kilns/components/UnderWay';
 import { loadOf } from '@/features/kilns/queries';
 import { firingTitle, reachedWords } from '@/features/kilns/words';
+import { checkedLoad, firingRoom } from '@/features/kilns/server';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { Page, Section } from '@/ui/Page';
@@ -25,15 +32,25 @@ export default async function FiringPage({ params }: { params: Promise<{ id: str
   const db = database();
   const firing = /^[0-9a-f-]{36}$/.test(id) ? await findFiring(db, id) : null;
   if (firing === null) notFound();
-  const [load, cones, events, kilns] = [
+  const kilns = await listKilns(db);
+  const kiln = kilns.find((one) => one.id === firing.kilnId) as Kiln;
+  const [load, cones, events, room, checked, others] = [
     await loadOf(db, firing),
     (await listWitnesses(db, [id])).get(id) ?? [],
     await listEvents(db, id),
-    await listKilns(db),
+    await firingRoom(db, firing, kiln, studio),
+    await checkedLoad(db, firing),
+    await listFirings(db, { kilnId: firing.kilnId, statuses: ['opened'], limit: 40 }),
   ];
   const keeps = may(person, 'keep records');
   const open = keeps && (firing.status === 'planned' || firing.status === 'loaded');
+  const waits = firing.status === 'planned' || firing.status === 'loaded';
   const opened = firing.status === 'opened';
+  const units = {
+    temperature: studio.temperatureUnit,
+    length: studio.lengthUnit,
+    mass: studio.massUnit,
+  } as const;
   const fields = {
     kilnId: firing.kilnId,
     kind: firing.kind,
@@ -42,16 +59,42 @@ export default async function FiringPage({ params }: { params: Promise<{ id: str
     plannedFor: firing.plannedFor,
     notes: firing.notes,
   };
+  const before = others.find(
+    (one) => one.id !== id && one.kind === firing.kind && one.targetCone === firing.targetCone,
+  );
+  const coneSection = (
+    <Section title="Witness cones">
+      <ConePacks
+        key={cones.map((cone) => `${cone.id}${cone.bendDegrees}`).join()}
+        firingId={firing.id}
+        cones={cones}
+        target={firing.targetCone}
+        reading={opened}
+        edit={keeps}
+      />
+    </Section>
+  );
   return (
     <Page
       title={firingTitle(firing)}
       lead={`${firing.kind} firing, ${firing.targetCone ? `target cone ${formatCone(firing.targetCone)}` : 'no target cone'}, ${firing.atmosphere}, ${calendarDay(firing.plannedFor)}`}
       acts={
-        opened ? (
-          <Button component={Link} href={`/opening/${firing.id}`} variant="contained">
-            {firing.writtenUpAt ? 'Look at the opening' : 'Write up opening'}
-          </Button>
-        ) : undefined
+        <>
+          {opened && (
+            <Button component={Link} href={`/opening/${firing.id}`} variant="contained">
+              {firing.writtenUpAt ? 'Look at the opening' : 'Write up opening'}
+            </Button>
+          )}
+          {before && !waits && (
+            <Button
+              component={Link}
+              href={`/kilns/compare?a=${before.id}&b=${firing.id}`}
+              variant="outlined"
+            >
+              Compare with {firingTitle(before)}
+            </Button>
+          )}
+        </>
       }
     >
       <Section title={opened ? `Reached ${reachedWords(firing)}` : 'On its way'}>
@@ -60,23 +103,34 @@ export default async function FiringPage({ params }: { params: Promise<{ id: str
           firingId={firing.id}
           status={firing.status}
           mayMove={keeps}
-          crackAt={formatTemperature(studio.crackAtC, {
-            temperature: studio.temperatureUnit,
-            length: 'mm',
-            mass: 'g',
-          })}
+          crackAt={formatTemperature(studio.crackAtC, units)}
         />
       </Section>
-      <Section title="Witness cones">
-        <ConePacks
-          key={cones.map((cone) => `${cone.id}${cone.bendDegrees}`).join()}
-          firingId={firing.id}
-          cones={cones}
-          target={firing.targetCone}
-          reading={opened}
+      {waits && <SinceLastTime before={before ?? null} known={room.known} kiln={kiln} />}
+      {!waits && (
+        <UnderWay
+          firing={firing}
+          kiln={kiln}
+          room={room}
+          studio={studio}
+          units={units}
           edit={keeps}
         />
-      </Section>
+      )}
+      {opened && coneSection}
+      {waits && (
+        <>
+          <Section title={`Before the lid is closed: ${checked.findings.length} to look at`}>
+            <LoadPlan.Checks firingId={firing.id} findings={checked.findings} edit={open} />
+          </Section>
+          <RunSection firing={firing} kiln={kiln} room={room} units={units} edit={keeps} />
+        </>
+      )}
+      {(waits || load.placed.some(({ shelf }) => shelf !== null)) && (
+        <Section title="On the shelves">
+          <LoadPlan.Shelves firingId={firing.id} checked={checked} edit={open} />
+        </Section>
+      )}
       <Load
         firingId={firing.id}
         shelves={firing.shelves}
@@ -84,9 +138,24 @@ export default async function FiringPage({ params }: { params: Promise<{ id: str
         waiting={load.waiting}
         open={open}
       />
+      {!opened && coneSection}
       {firing.notes !== '' && (
         <Section title="Notes">
           <Typography sx={{ whiteSpace: 'pre-line' }}>{firing.notes}</Typography>
+        </Section>
+      )}
+      {opened && (
+        <Section title="For next time">
+          {keeps ? (
+            <NextTime
+              firingId={firing.id}
+              nextTime={firing.nextTime}
+              energyUsed={firing.energyUsed}
+              unit={kiln.energy === 'electric' ? 'kWh' : 'gas units'}
+            />
+          ) : (
+            <Typography sx={{ whiteSpace: 'pre-line' }}>{firing.nextTime || 'Nothing.'}</Typography>
+          )}
         </Section>
       )}
       <Section title="What happened">
@@ -99,12 +168,14 @@ export default async function FiringPage({ params }: { params: Promise<{ id: str
         ))}
       </Section>
       {keeps && (
-        <EditFiring
-          key={firing.revision}
-          kilns={kilns}
-          start={fields}
-          existing={{ id: firing.id, revision: firing.revision }}
-        />
+        <Box sx={{ mb: 4 }}>
+          <EditFiring
+            key={firing.revision}
+            kilns={kilns}
+            start={fields}
+            existing={{ id: firing.id, revision: firing.revision }}
+          />
+        </Box>
       )}
     </Page>
   );

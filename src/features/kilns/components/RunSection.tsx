@@ -1,0 +1,56 @@
+import { listPeople } from '@/data/people';
+import { listSchedules } from '@/data/schedules';
+import type { Kiln } from '@/data/catalogue';
+import type { Firing } from '@/data/firings';
+import type { Units } from '@/core/units';
+import { database } from '@/platform/database';
+import { Section } from '@/ui/Page';
+import type { FiringRoom } from '../room';
+import { RunPanel } from './RunPanel';
+
+/** How a firing is to be run, with what there is to choose from. */
+export async function RunSection({
+  firing,
+  kiln,
+  room,
+  units,
+  edit,
+}: {
+  firing: Firing;
+  kiln: Kiln;
+  room: FiringRoom;
+  units: Units;
+  edit: boolean;
+}) {
+  if (!edit) return null;
+  const db = database();
+  const [schedules, people] = [await listSchedules(db), await listPeople(db)];
+  return (
+    <Section title="How it is fired">
+      <RunPanel
+        key={`${firing.schedule?.name}${JSON.stringify(firing.schedule?.segments)}`}
+        firingId={firing.id}
+        target={firing.targetCone}
+        schedule={firing.schedule}
+        schedules={schedules
+          .filter(({ archived }) => !archived)
+          .map(({ id, name, segments }) => ({ id, name, segments }))}
+        people={people
+          .filter(({ role, disabled }) => role !== 'student' && !disabled)
+          .map(({ id, name }) => ({ id, name }))}
+        onDuty={firing.onDuty}
+        bringBy={firing.bringBy}
+        notice={firing.notice}
+        readEveryS={firing.readEveryS}
+        latestHours={firing.latestHours ?? kiln.latestHours}
+        offset={room.known.offset?.offset ?? null}
+        offsetFirings={room.known.offset?.firings ?? 0}
+        climb={kiln.climbRate ?? 250}
+        powerKw={kiln.energy === 'electric' ? kiln.powerKw : null}
+        unitPrice={kiln.unitPrice}
+        units={units}
+        byHand={kiln.control !== 'controller'}
+      />
+    </Section>
+  );
+}

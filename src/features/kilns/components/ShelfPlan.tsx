@@ -1,0 +1,478 @@
+'use client';
+import { DndContext, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useMemo, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { SETTINGS } from '@/core/firing';
+import { fullness, onShelf, tooNear, type Footprint, type LoadItem, type Shelf } from '@/core/load';
+import { useSend } from '@/platform/useSend';
+import { PrintButton } from '@/ui/PrintButton';
+import { ProblemNote } from '@/ui/Problem';
+import { MONO } from '@/ui/theme';
+import { useSay } from '@/ui/Undo';
+import type { PackAnswer, PackRequest } from '@/workers/pack.worker';
+
+export type PlanItem = Pick<
+  LoadItem,
+  'id' | 'code' | 'shelf' | 'spot' | 'footprint' | 'setting'
+> & { placementId: string; turned: boolean; form: string; owner: string | null };
+type Place = { shelf: number | null; xMm: number | null; yMm: number | null; turned: boolean };
+
+/**
+ * The shelves drawn to scale with the pieces on them: dragged, or touched and then set down by
+ * touching the place; packed by itself; printed, it is the key when numbers burn off.
+ */
+export function ShelfPlan({
+  firingId,
+  shelf,
+  shelves,
+  chamberMm,
+  thermocouple,
+  items,
+  edit,
+}: {
+  firingId: string;
+  shelf: Shelf;
+  shelves: number;
+  chamberMm: number | null;
+  thermocouple: { xMm: number; yMm: number } | null;
+  items: readonly PlanItem[];
+  edit: boolean;
+}) {
+  const router = useRouter();
+  const say = useSay();
+  const { act, busy, problem } = useSend();
+  const [moved, setMoved] = useState<Record<string, Place>>({});
+  const [held, setHeld] = useState<string | null>(null);
+  const [packing, setPacking] = useState(false);
+  const [left, setLeft] = useState<PackAnswer['left']>([]);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const placeOf = (item: PlanItem): Place =>
+    moved[item.placementId] ?? {
+      shelf: item.shelf,
+      xMm: item.spot?.xMm ?? null,
+      yMm: item.spot?.yMm ?? null,
+      turned: item.turned,
+    };
+  const footprintOf = (item: PlanItem): Footprint => {
+    const turns = placeOf(item).turned !== item.turned;
+    return turns
+      ? { ...item.footprint, widthMm: item.footprint.depthMm, depthMm: item.footprint.widthMm }
+      : item.footprint;
+  };
+  const standing = items.flatMap((item) => {
+    const { shelf: no, xMm, yMm } = placeOf(item);
+    return no === null || xMm === null || yMm === null
+      ? []
+      : [{ id: item.id, footprint: footprintOf(item), spot: { shelf: no, xMm, yMm } }];
+  });
+  const close = new Set(tooNear(standing, 2).flatMap(({ a, b }) => [a, b]));
+  const full = fullness(shelf, shelves, chamberMm, standing);
+  const unplaced = items.filter((item) => placeOf(item).xMm === null);
+  const chosen = items.find((item) => item.placementId === held) ?? null;
+
+  const save = async (places: Record<string, Place>, said: string): Promise<void> => {
+    const before = Object.fromEntries(
+      items
+        .filter((item) => item.placementId in places)
+        .map((item) => [item.placementId, placeOf(item)]),
+    );
+    setMoved((now) => ({ ...now, ...places }));
+    const answer = await act('kilns.arrange', {
+      firingId,
+      spots: Object.entries(places).map(([placementId, place]) => ({ placementId, ...place })),
+    });
+    if (!answer.ok) {
+      setMoved((now) => ({ ...now, ...before }));
+      return;
+    }
+    if (said !== '') say(said, () => void save(before, ''));
+    router.refresh();
+  };
+  const putDown = (item: PlanItem, place: Partial<Place>): void =>
+    void save({ [item.placementId]: { ...placeOf(item), ...place } }, '');
+
+  const packAll = (): void => {
+    setPacking(true);
+    const worker = new Worker(new URL('../../../workers/pack.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    worker.onmessage = ({ data }: MessageEvent<PackAnswer>) => {
+      worker.terminate();
+      setPacking(false);
+      setLeft(data.left);
+      const spots = new Map(data.spots);
+      const turned = new Set(data.turned);
+      const places: Record<string, Place> = {};
+      for (const item of items) {
+        const spot = spots.get(item.id);
+        places[item.placementId] = spot
+          ? { ...spot, turned: item.turned !== turned.has(item.id) }
+          : { shelf: null, xMm: null, yMm: null, turned: item.turned };
+      }
+      void save(places, `${data.spots.length} pieces packed`);
+    };
+    worker.onerror = () => {
+      worker.terminate();
+      setPacking(false);
+    };
+    const request: PackRequest = {
+      parcels: items.map(({ id, footprint }) => ({ id, footprint })),
+      shelf,
+      shelves,
+      chamberMm,
+    };
+    worker.postMessage(request);
+  };
+  const nameOf = useMemo(() => new Map(items.map(({ id, code }) => [id, code])), [items]);
+  return (
+    <Box>
+      {edit && (
+        <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', mb: 1 }}>
+          <Button
+            variant="contained"
+            disabled={busy || packing || items.length === 0}
+            onClick={packAll}
+          >
+            {packing ? 'Packing …' : 'Pack the shelves'}
+          </Button>
+          <PrintButton>Print the plan</PrintButton>
+        </Stack>
+      )}
+      <Typography sx={{ mb: 1 }}>
+        {Math.round(full.area * 100)} % of the shelves stood on
+        {chamberMm === null ? '' : `, ${Math.round(full.height * 100)} % of the height used`}.{' '}
+        {edit && 'Drag a piece, or touch it and then its place; arrow keys move what is held.'}
+      </Typography>
+      <ProblemNote>{problem}</ProblemNote>
+      {left.length > 0 && (
+        <ProblemNote>
+          Not placed: {left.map(({ id, why }) => `${nameOf.get(id)} (${why})`).join(', ')}.
+        </ProblemNote>
+      )}
+      {unplaced.length > 0 && (
+        <Box sx={{ mb: 1.5 }}>
+          <Typography variant="h3">Not on the plan yet</Typography>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+            {unplaced.map((item) => (
+              <Button
+                key={item.placementId}
+                size="small"
+                variant={held === item.placementId ? 'contained' : 'outlined'}
+                disabled={!edit}
+                onClick={() => setHeld(held === item.placementId ? null : item.placementId)}
+                sx={{ fontFamily: MONO, minHeight: 44 }}
+              >
+                {item.code}
+              </Button>
+            ))}
+          </Box>
+        </Box>
+      )}
+      <DndContext
+        id="shelf-plan"
+        sensors={sensors}
+        onDragEnd={({ active, delta }) => {
+          const item = items.find(({ placementId }) => placementId === active.id);
+          const scale = Number(active.data.current?.scale ?? 1);
+          if (item === undefined) return;
+          const place = placeOf(item);
+          if (place.xMm === null || place.yMm === null) return;
+          putDown(item, {
+            xMm: Math.round(place.xMm + delta.x / scale),
+            yMm: Math.round(place.yMm - delta.y / scale),
+          });
+        }}
+      >
+        <Box
+          sx={{
+            display: 'grid',
+            gap: 2,
+            gridTemplateColumns: { xs: '1fr', sm: 'repeat(auto-fill, minmax(300px, 1fr))' },
+          }}
+        >
+          {Array.from({ length: shelves }, (_, i) => shelves - i).map((no) => (
+            <OneShelf
+              key={no}
+              no={no}
+              shelf={shelf}
+              spacing={full.spacing[no - 1] ?? 0}
+              thermocouple={thermocouple}
+              pieces={items
+                .filter((item) => placeOf(item).shelf === no && placeOf(item).xMm !== null)
+                .map((item) => ({
+                  item,
+                  footprint: footprintOf(item),
+                  place: placeOf(item),
+                  wrong:
+                    close.has(item.id) ||
+                    !onShelf(shelf, footprintOf(item), {
+                      shelf: no,
+                      xMm: placeOf(item).xMm as number,
+                      yMm: placeOf(item).yMm as number,
+                    }),
+                }))}
+              held={held}
+              edit={edit}
+              onPick={setHeld}
+              onPlace={(xMm, yMm) => {
+                if (chosen === null) return;
+                putDown(chosen, { shelf: no, xMm, yMm });
+                setHeld(null);
+              }}
+              onNudge={(item, dx, dy) => {
+                const place = placeOf(item);
+                putDown(item, { xMm: (place.xMm ?? 0) + dx, yMm: (place.yMm ?? 0) + dy });
+              }}
+            />
+          ))}
+        </Box>
+      </DndContext>
+      {edit && chosen && (
+        <Stack
+          direction="row"
+          spacing={1}
+          useFlexGap
+          sx={{
+            position: 'sticky',
+            bottom: { xs: 64, md: 0 },
+            flexWrap: 'wrap',
+            alignItems: 'center',
+            bgcolor: 'background.paper',
+            border: '1px solid',
+            borderColor: 'text.primary',
+            p: 1,
+            mt: 1,
+          }}
+        >
+          <Typography sx={{ fontFamily: MONO, fontWeight: 700 }}>{chosen.code}</Typography>
+          <Typography variant="body2">
+            {chosen.form}, {Math.round(chosen.footprint.widthMm)} ×{' '}
+            {Math.round(chosen.footprint.depthMm)} × {Math.round(chosen.footprint.heightMm)} mm
+            {chosen.owner ? `, ${chosen.owner}` : ''}
+          </Typography>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => putDown(chosen, { turned: !placeOf(chosen).turned })}
+          >
+            Turn
+          </Button>
+          <Button
+            size="small"
+            onClick={() => putDown(chosen, { shelf: null, xMm: null, yMm: null })}
+          >
+            Take off the plan
+          </Button>
+          <TextField
+            select
+            label="Stands on"
+            value={chosen.setting}
+            onChange={(event) =>
+              void act('kilns.stand-on', {
+                firingId,
+                placementIds: [chosen.placementId],
+                setting: event.target.value,
+              }).then(() => router.refresh())
+            }
+            sx={{ width: 130 }}
+          >
+            {SETTINGS.map((one) => (
+              <MenuItem key={one} value={one}>
+                {one === 'unknown' ? 'not said' : one}
+              </MenuItem>
+            ))}
+          </TextField>
+        </Stack>
+      )}
+    </Box>
+  );
+}
+
+type Drawn = { item: PlanItem; footprint: Footprint; place: Place; wrong: boolean };
+
+/** Pixels of a drawn shelf; millimetres follow. */
+const DRAWN_WIDTH = 300;
+
+function OneShelf({
+  no,
+  shelf,
+  spacing,
+  thermocouple,
+  pieces,
+  held,
+  edit,
+  onPick,
+  onPlace,
+  onNudge,
+}: {
+  no: number;
+  shelf: Shelf;
+  spacing: number;
+  thermocouple: { xMm: number; yMm: number } | null;
+  pieces: readonly Drawn[];
+  held: string | null;
+  edit: boolean;
+  onPick: (id: string | null) => void;
+  onPlace: (xMm: number, yMm: number) => void;
+  onNudge: (item: PlanItem, dx: number, dy: number) => void;
+}) {
+  const box = useRef<HTMLDivElement>(null);
+  const scale = DRAWN_WIDTH / shelf.widthMm;
+  const radius =
+    shelf.shape === 'rectangle' ? '2px' : shelf.shape === 'round' ? '50%' : '0 0 150px 150px';
+  const place = (event: MouseEvent): void => {
+    if (!edit || held === null || box.current === null) return;
+    const { left, top } = box.current.getBoundingClientRect();
+    onPlace(
+      Math.round((event.clientX - left) / scale - shelf.widthMm / 2),
+      Math.round(shelf.depthMm / 2 - (event.clientY - top) / scale),
+    );
+  };
+  return (
+    <Box sx={{ breakInside: 'avoid' }}>
+      <Typography variant="h3">
+        Shelf {no}
+        <Typography component="span" variant="body2" color="text.secondary">
+          {' '}
+          {pieces.length} {pieces.length === 1 ? 'piece' : 'pieces'}
+          {spacing > 0 ? `, posts of ${Math.ceil(spacing / 5) * 5} mm` : ''}
+        </Typography>
+      </Typography>
+      <Box
+        ref={box}
+        onClick={place}
+        role="group"
+        aria-label={`Shelf ${no}, ${pieces.length} pieces`}
+        sx={{
+          position: 'relative',
+          width: DRAWN_WIDTH,
+          height: shelf.depthMm * scale,
+          bgcolor: 'booth.ground',
+          border: '2px solid',
+          borderColor: 'text.primary',
+          borderRadius: radius,
+          boxSizing: 'content-box',
+          cursor: held !== null && edit ? 'crosshair' : 'default',
+          touchAction: 'manipulation',
+        }}
+      >
+        {thermocouple && (
+          <Box
+            role="img"
+            aria-label="Thermocouple"
+            sx={{
+              position: 'absolute',
+              left: (thermocouple.xMm + shelf.widthMm / 2) * scale - 5,
+              top: (shelf.depthMm / 2 - thermocouple.yMm) * scale - 5,
+              width: 10,
+              height: 10,
+              border: '2px solid',
+              borderColor: 'text.primary',
+              transform: 'rotate(45deg)',
+            }}
+          />
+        )}
+        {pieces.map((piece) => (
+          <Stone
+            key={piece.item.placementId}
+            drawn={piece}
+            shelf={shelf}
+            scale={scale}
+            held={held === piece.item.placementId}
+            edit={edit}
+            onPick={onPick}
+            onNudge={onNudge}
+          />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Stone({
+  drawn: { item, footprint, place, wrong },
+  shelf,
+  scale,
+  held,
+  edit,
+  onPick,
+  onNudge,
+}: {
+  drawn: Drawn;
+  shelf: Shelf;
+  scale: number;
+  held: boolean;
+  edit: boolean;
+  onPick: (id: string | null) => void;
+  onNudge: (item: PlanItem, dx: number, dy: number) => void;
+}) {
+  const { attributes, listeners, setNodeRef, transform } = useDraggable({
+    id: item.placementId,
+    data: { scale },
+    disabled: !edit,
+  });
+  const [w, d] = [footprint.widthMm * scale, footprint.depthMm * scale];
+  const keys: Record<string, [number, number]> = {
+    ArrowLeft: [-5, 0],
+    ArrowRight: [5, 0],
+    ArrowUp: [0, 5],
+    ArrowDown: [0, -5],
+  };
+  return (
+    <Box
+      ref={setNodeRef}
+      {...attributes}
+      {...listeners}
+      component="button"
+      type="button"
+      disabled={!edit}
+      aria-label={`${item.code}, ${item.form}${wrong ? ', too close or over the edge' : ''}`}
+      aria-pressed={held}
+      onClick={(event: MouseEvent) => {
+        event.stopPropagation();
+        onPick(held ? null : item.placementId);
+      }}
+      onKeyDown={(event: KeyboardEvent) => {
+        const step = keys[event.key];
+        if (step && edit) {
+          event.preventDefault();
+          onNudge(item, ...step);
+        }
+      }}
+      sx={{
+        all: 'unset',
+        boxSizing: 'border-box',
+        position: 'absolute',
+        left: ((place.xMm as number) + shelf.widthMm / 2) * scale - w / 2,
+        top: (shelf.depthMm / 2 - (place.yMm as number)) * scale - d / 2,
+        width: w,
+        height: d,
+        display: 'flex',
+        alignItems: 'center',
+        justifyContent: 'center',
+        overflow: 'hidden',
+        borderRadius: footprint.round ? '50%' : '2px',
+        bgcolor: held ? 'text.primary' : 'background.paper',
+        color: held ? 'background.paper' : 'text.primary',
+        border: wrong ? '3px dashed' : '1px solid',
+        borderColor: wrong ? 'error.main' : 'text.primary',
+        fontFamily: MONO,
+        fontSize: Math.max(8, Math.min(12, w / 3.6)),
+        fontWeight: 700,
+        cursor: edit ? 'grab' : 'default',
+        touchAction: 'none',
+        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
+        zIndex: transform || held ? 2 : 1,
+        '&:focus-visible': { outline: '3px solid', outlineOffset: 1 },
+      }}
+    >
+      {item.code}
+    </Box>
+  );
+}
