@@ -14,7 +14,13 @@ import { setHistory } from '../src/data/firings';
 import { place } from '../src/data/placements';
 import { followCones } from '../src/data/witnesses';
 import { appendObservations } from '../src/data/observations';
-import { NOWHERE } from '../src/core/load';
+import { footprintOf, NOWHERE, packLoad, shelfOf } from '../src/core/load';
+import { addEntry, setRun } from '../src/data/firing-log';
+import { addUpkeep } from '../src/data/kiln-care';
+import { insertReadings } from '../src/data/readings';
+import { createSchedule } from '../src/data/schedules';
+import { learnFrom } from '../src/features/kilns/server';
+import { demoLog, SCHEDULES, UPKEEP } from './logs';
 import { createPerson } from '../src/data/people';
 import { createPhotos } from '../src/data/photos';
 import { createLot, createPieces, setMade } from '../src/data/pieces';
@@ -59,6 +65,7 @@ export async function loadDemo(
     const ids = await writeStore(trx, random, now);
     await writeRecords(trx, history, ids, random);
     await writeShelves(trx, ids.people, random, now);
+    await writeKilns(trx, history, ids, random, now);
     await createPhotos(
       trx,
       kept.map((picture, i) => ({
@@ -186,6 +193,76 @@ async function writeRecords(
   await appendObservations(trx, history.observations, iben);
 }
 
+/** What is in a kiln now is drawn on its shelves; of the past only the shelf is known. */
+function shelfPlan(firing: DemoFiring): Pick<ReturnType<typeof packLoad>, 'spots' | 'turned'> {
+  const kiln = KILNS.find(({ name }) => name.toLowerCase() === firing.kiln)!;
+  const shelf = shelfOf(kiln);
+  if (
+    shelf === null ||
+    (firing.status === 'opened' && firing.writtenUp) ||
+    firing.kind === 'bisque'
+  )
+    return { spots: new Map(), turned: new Set() };
+  return packLoad(
+    firing.pieces.map(({ piece }) => ({
+      id: piece.id,
+      footprint: footprintOf(piece.spec.form, piece.spec.heightMm),
+    })),
+    shelf,
+    kiln.shelves,
+    kiln.chamberMm,
+  );
+}
+
+/** Logs, diaries, schedules and upkeep, and what all of it teaches. */
+async function writeKilns(
+  trx: Transaction,
+  history: DemoHistory,
+  ids: Ids,
+  random: Random,
+  now: Date,
+): Promise<void> {
+  const [iben, tomasz] = ids.people as [string, string];
+  for (const schedule of SCHEDULES) await createSchedule(trx, random.id(now), schedule, iben, now);
+  for (const one of UPKEEP)
+    await addUpkeep(
+      trx,
+      {
+        id: random.id(now),
+        kilnId: ids.kilns.get(one.kiln)!,
+        kind: one.kind,
+        doneOn: new Date(now.getTime() - one.daysAgo * 86_400_000).toISOString().slice(0, 10),
+        note: one.note,
+      },
+      iben,
+      now,
+    );
+  for (const [i, firing] of history.firings.entries()) {
+    const log = demoLog(firing, i, now);
+    if (firing.status === 'planned')
+      await setRun(trx, firing.id, {
+        onDuty: tomasz,
+        bringBy: new Date(firing.at.getTime() - 86_400_000).toISOString().slice(0, 10),
+        notice: 'Bone-dry work only: cold to the cheek means wet.',
+      });
+    if (log === null) continue;
+    await setRun(trx, firing.id, {
+      schedule: log.schedule,
+      readEveryS: log.readEveryS,
+      nextTime: log.nextTime,
+      energyUsed: log.energyUsed,
+      onDuty: iben,
+    });
+    await insertReadings(
+      trx,
+      log.readings.map((one) => ({ ...one, firingId: firing.id, source: log.source })),
+    );
+    for (const entry of log.entries)
+      await addEntry(trx, firing.id, { id: random.id(entry.at), ...entry }, iben);
+    await learnFrom(trx, firing.id);
+  }
+}
+
 async function writeFiring(
   trx: Transaction,
   firing: DemoFiring,
@@ -224,19 +301,25 @@ async function writeFiring(
     })),
   );
   await followCones(trx, firing.id);
+  const planned = shelfPlan(firing);
   await place(
     trx,
-    firing.pieces.map(({ piece, shelf, generation, setting }) => ({
-      id: random.id(firing.at),
-      firingId: firing.id,
-      pieceId: piece.id,
-      shelf,
-      position: '',
-      setting,
-      generation,
-      ...NOWHERE,
-      open: firing.status !== 'opened',
-    })),
+    firing.pieces.map(({ piece, shelf, generation, setting }) => {
+      const spot = planned.spots.get(piece.id);
+      return {
+        id: random.id(firing.at),
+        firingId: firing.id,
+        pieceId: piece.id,
+        shelf: spot?.shelf ?? shelf,
+        position: '',
+        setting,
+        generation,
+        ...(spot
+          ? { xMm: spot.xMm, yMm: spot.yMm, turned: planned.turned.has(piece.id) }
+          : NOWHERE),
+        open: firing.status !== 'opened',
+      };
+    }),
     by,
     firing.at,
   );

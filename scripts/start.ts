@@ -4,6 +4,14 @@ import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { DEMO_PASSWORD, PEOPLE } from '../demo/studio';
 import { loadDemo } from '../demo/load';
+import { CONE_SIX, MARTA, MARTA_EVERY, MARTA_SEED } from '../demo/logs';
+import { listKilns } from '../src/data/catalogue';
+import { listFirings } from '../src/data/firings';
+import { newId, newToken } from '../src/data/ids';
+import { addToken, listTokens, revokeToken } from '../src/data/kiln-care';
+import { listPeople } from '../src/data/people';
+import { runController } from '../stand-ins/controller';
+import { gaussian } from '../stand-ins/noise';
 import { migrate } from '../src/data/migrations';
 import { readStudio } from '../src/data/studio';
 import { build } from './build';
@@ -33,16 +41,58 @@ async function portFor(preferred: number): Promise<number> {
 let database: RunningDatabase | undefined;
 let application: ChildProcess | undefined;
 let stopping = false;
+const halt = new AbortController();
+const SIMULATED = 'Simulated controller';
 
 async function stop(code: number): Promise<void> {
   if (stopping) return;
   stopping = true;
+  halt.abort();
   application?.kill('SIGTERM');
   await database?.stop();
   process.exit(code);
 }
 process.on('SIGINT', () => void stop(0));
 process.on('SIGTERM', () => void stop(0));
+
+/** The demo's climbing kiln goes on climbing: a simulated controller posts its readings. */
+async function runDemoKiln(url: string): Promise<void> {
+  const db = openLocal(database!.port, 'jiten');
+  try {
+    const marta = (await listKilns(db)).find(({ slug }) => slug === 'marta');
+    const technician = (await listPeople(db)).find(({ role }) => role === 'technician');
+    const [firing] = marta
+      ? await listFirings(db, { kilnId: marta.id, statuses: ['firing', 'cooling'] })
+      : [];
+    if (!marta || !technician || !firing?.startedAt) return;
+    for (const token of await listTokens(db, marta.id))
+      if (token.name === SIMULATED) await revokeToken(db, token.id, new Date());
+    const secret = newToken();
+    await addToken(
+      db,
+      { id: newId(), kilnId: marta.id, name: SIMULATED, secret },
+      technician.id,
+      new Date(),
+    );
+    console.log(`Marta is fired by a simulated controller: ${url}/kilns/firings/${firing.id}`);
+    runController({
+      url,
+      token: secret,
+      kiln: MARTA,
+      segments: CONE_SIX,
+      noise: gaussian(MARTA_SEED),
+      since: firing.startedAt,
+      every: MARTA_EVERY,
+      signal: halt.signal,
+    }).catch((error: unknown) =>
+      console.error(
+        `The simulated controller stopped: ${error instanceof Error ? error.message : String(error)}`,
+      ),
+    );
+  } finally {
+    await db.destroy();
+  }
+}
 
 async function main(): Promise<void> {
   build();
@@ -99,6 +149,7 @@ async function main(): Promise<void> {
     for (const person of [PEOPLE[0]!, PEOPLE[1]!, PEOPLE[2]!])
       console.log(`  ${person.login.padEnd(8)} ${person.name}, ${person.role}`);
   }
+  if (!empty) await runDemoKiln(`http://127.0.0.1:${port}`);
   console.log('Ctrl+C stops it.');
 }
 

@@ -185,6 +185,10 @@ export async function setImported(src: Source, id: string, at: Date): Promise<vo
     .update({ status: 'opened', started_at: null, opened_at: at, written_up_at: at });
 }
 
+export async function setLit(src: Source, id: string, at: Date): Promise<void> {
+  await src('firing').where({ id }).update({ started_at: at });
+}
+
 export type PastFiring = FiringFields & {
   id: string;
   status: FiringStatus;

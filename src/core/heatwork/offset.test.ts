@@ -1,4 +1,5 @@
 import { ELECTRIC, fire, type Kiln } from '../../../stand-ins/kiln';
+import { gaussian } from '../../../stand-ins/noise';
 import { nextWholeCone, previousWholeCone, type WitnessCone } from '../cones';
 import {
   bendDegreesOf,
@@ -16,16 +17,6 @@ import {
   type Reading,
   type Segment,
 } from './index';
-
-/** Numbers of mean 0 and spread 1, the same every time. */
-function normal(seed: number): () => number {
-  let state = seed >>> 0;
-  const uniform = (): number => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-    return (state + 0.5) / 4294967296;
-  };
-  return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
-}
 
 const TO_SIX: Segment[] = [
   { rate: 160, target: 1080, holdMinutes: 0 },
@@ -112,7 +103,7 @@ test('two packs of one firing count as one firing', () => {
 
 test('hot and cold places are told apart, hottest first', () => {
   const log = climbTo(1222, 60);
-  const noise = normal(4);
+  const noise = gaussian(4);
   const said = ['a', 'b', 'c', 'd'].flatMap((firing) =>
     sightOffsets(firing, log, [
       ...pack('6', log, 'top shelf', 5, noise),
@@ -145,7 +136,7 @@ describe('against the simulated kiln, whose truth is known', () => {
   const FIRINGS = 6;
 
   test('the true offset lies in the stated 95 % interval in 90 to 99 % of 200 kilns', () => {
-    const noise = normal(20_261);
+    const noise = gaussian(20_261);
     let inside = 0;
     let miss = 0;
     for (let k = 0; k < KILNS; k++) {
@@ -176,7 +167,7 @@ describe('against the simulated kiln, whose truth is known', () => {
   });
 
   test('with the offset known the predicted cone is within 0.2 of what the cones show', () => {
-    const noise = normal(77);
+    const noise = gaussian(77);
     for (let k = 0; k < 40; k++) {
       const offset = 15 * noise();
       const kiln: Kiln = { ...ELECTRIC, readsLow: offset };
@@ -189,7 +180,7 @@ describe('against the simulated kiln, whose truth is known', () => {
   });
 
   test('a schedule made with the learned offset brings its cone down where the program alone would not', () => {
-    const noise = normal(5);
+    const noise = gaussian(5);
     const kiln: Kiln = { ...ELECTRIC, readsLow: 15 };
     const plain = withHoldFor(TO_SIX, '6')!;
     const learned = withHoldFor(TO_SIX, '6', 15)!;

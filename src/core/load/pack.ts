@@ -2,12 +2,15 @@
 import { MaxRectsPacker, Rectangle } from 'maxrects-packer';
 import {
   CLEARANCE_MM,
+  fullness,
+  gapBetween,
   HEADROOM_MM,
   onShelf,
   SHELF_MM,
   type Footprint,
   type Shelf,
   type Spot,
+  type Standing,
 } from './shelf';
 
 export type Parcel = { id: string; footprint: Footprint };
@@ -68,13 +71,12 @@ function lay(
       allowRotation: true,
       border: 0,
     });
-    packer.addArray(
-      fits.map((parcel) => {
-        const rectangle = new Rectangle(parcel.footprint.widthMm, parcel.footprint.depthMm);
-        rectangle.data = parcel;
-        return rectangle;
-      }),
-    );
+    // One after another: the order given is by height, and is to be kept.
+    for (const parcel of fits) {
+      const rectangle = new Rectangle(parcel.footprint.widthMm, parcel.footprint.depthMm);
+      rectangle.data = parcel;
+      packer.add(rectangle);
+    }
     const placed = new Set<Parcel>();
     for (const rectangle of packer.bins[0]?.rects ?? []) {
       const parcel = rectangle.data as Parcel;
@@ -156,4 +158,61 @@ export function packLoad(
   }
   for (const { id } of waiting) left.push({ id, why: 'no room left' });
   return { spots, left, turned };
+}
+
+/** Positions tried for a small piece in a gap, mm apart. */
+const GAP_STEP = 10;
+
+/**
+ * Finds places between what already stands for more pieces, smallest first, each no taller than
+ * its shelf is already spaced for. Places are not moved, and what is placed counts for the next.
+ */
+export function fillGaps(
+  standing: readonly Standing[],
+  parcels: readonly Parcel[],
+  shelf: Shelf,
+  shelves: number,
+  most = 12,
+  clearance = CLEARANCE_MM,
+): Map<string, Spot> {
+  const { spacing } = fullness(shelf, shelves, null, standing);
+  const found = new Map<string, Spot>();
+  const all = [...standing];
+  const area = ({ footprint }: Parcel): number => footprint.widthMm * footprint.depthMm;
+  // A size that found no place finds none later either: gaps only shrink.
+  const hopeless = new Set<string>();
+  for (const parcel of [...parcels].sort((a, b) => area(a) - area(b))) {
+    if (found.size >= most) break;
+    const { round, widthMm, depthMm, heightMm } = parcel.footprint;
+    const size = `${round} ${widthMm} ${depthMm} ${heightMm}`;
+    if (hopeless.has(size)) continue;
+    const spot = gapFor(parcel, all, shelf, spacing, clearance);
+    if (spot === null) hopeless.add(size);
+    else {
+      found.set(parcel.id, spot);
+      all.push({ id: parcel.id, footprint: parcel.footprint, spot });
+    }
+  }
+  return found;
+}
+
+function gapFor(
+  parcel: Parcel,
+  standing: readonly Standing[],
+  shelf: Shelf,
+  spacing: readonly number[],
+  clearance: number,
+): Spot | null {
+  for (let no = 1; no <= spacing.length; no++) {
+    if (parcel.footprint.heightMm + HEADROOM_MM > spacing[no - 1]!) continue;
+    const here = standing.filter(({ spot }) => spot.shelf === no);
+    for (let y = -shelf.depthMm / 2; y <= shelf.depthMm / 2; y += GAP_STEP)
+      for (let x = -shelf.widthMm / 2; x <= shelf.widthMm / 2; x += GAP_STEP) {
+        const spot = { shelf: no, xMm: Math.round(x), yMm: Math.round(y) };
+        if (!onShelf(shelf, parcel.footprint, spot)) continue;
+        const one = { id: parcel.id, footprint: parcel.footprint, spot };
+        if (here.every((other) => gapBetween(one, other) >= clearance)) return spot;
+      }
+  }
+  return null;
 }

@@ -41,32 +41,40 @@ export type KilnKnown = {
   /** When the present series began, and by what. */
   since: Upkeep | null;
   lessons: Lesson[];
+  upkeep: Upkeep[];
+  /** Whole weeks since it was last lit; null when it never was. */
+  idleWeeks: number | null;
   /** Offsets of earlier series, oldest first. */
   before: { until: Upkeep; offset: OffsetEstimate | null }[];
 };
 
 /** What is known of a kiln now: since its elements or thermocouple were last changed. */
-export async function knownOf(src: Source, kilnId: string): Promise<KilnKnown> {
+export async function knownOf(src: Source, kilnId: string, at = new Date()): Promise<KilnKnown> {
   const [lessons, upkeep] = [await lessonsOf(src, kilnId), await listUpkeep(src, [kilnId])];
   const breaks = upkeep
     .filter(({ kind }) => NEW_SERIES.includes(kind))
     .sort((a, b) => (a.doneOn < b.doneOn ? -1 : 1));
-  const at = (one: Upkeep): number => new Date(`${one.doneOn}T00:00:00Z`).getTime();
+  const lit = lessons.at(-1)?.startedAt ?? null;
+  const dayOf = (one: Upkeep): number => new Date(`${one.doneOn}T00:00:00Z`).getTime();
   const within = (from: number, to: number): Lesson[] =>
     lessons.filter(({ startedAt }) => startedAt.getTime() >= from && startedAt.getTime() < to);
   const last = breaks.at(-1) ?? null;
-  const now = within(last === null ? -Infinity : at(last), Infinity);
+  const now = within(last === null ? -Infinity : dayOf(last), Infinity);
   const said = now.flatMap((lesson) => lesson.said);
   return {
     offset: estimateOffset(said),
     places: estimateByPlace(said),
     coolings: now.flatMap(({ cooled }) => (cooled === null ? [] : [cooled])).slice(-8),
     since: last,
+    upkeep,
+    idleWeeks: lit === null ? null : Math.floor((at.getTime() - lit.getTime()) / (7 * 86_400_000)),
     lessons: now,
     before: breaks.map((until, i) => ({
       until,
       offset: estimateOffset(
-        within(i === 0 ? -Infinity : at(breaks[i - 1]!), at(until)).flatMap((one) => one.said),
+        within(i === 0 ? -Infinity : dayOf(breaks[i - 1]!), dayOf(until)).flatMap(
+          (one) => one.said,
+        ),
       ),
     })),
   };

@@ -1,4 +1,5 @@
 import { inConeRange } from '@/core/cones';
+import { footprintOf } from '@/core/load';
 import { describeStack, stackOf } from '@/core/zones';
 import { listCoatings } from '@/data/catalogue';
 import type { Source } from '@/data/database';
@@ -61,6 +62,7 @@ export async function loadOf(
       .filter(Boolean)
       .join(', '),
     suits: suits(piece, firing),
+    footprint: footprintOf(piece.form, piece.heightMm),
   });
   const byId = new Map(inside.map((piece) => [piece.id, piece]));
   return {

@@ -8,6 +8,7 @@ import {
   removeOverrule,
   setRun,
 } from '@/data/firing-log';
+import { setLit } from '@/data/firings';
 import { newId } from '@/data/ids';
 import { arrange as putAt, setSetting } from '@/data/placements';
 import { dropStrays, keepReadings, setDoubt, takeStrays } from '@/data/readings';
@@ -22,6 +23,7 @@ import {
   dropEntrySchema,
   entrySchema,
   importLogSchema,
+  litSchema,
   overruleSchema,
   readSchema,
   runSchema,
@@ -30,6 +32,9 @@ import {
   strikeSchema,
   withdrawOverruleSchema,
 } from './schema';
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
 
 async function changeable(act: Act, firingId: string): Promise<void> {
   const firing = await heldFiring(act, firingId);
@@ -113,6 +118,30 @@ export const read = operation({
     if ((await keepReadings(act.trx, firingId, [{ ...reading, doubt: null }], 'hand', by)) === 0)
       throw refuse('There is a reading of this very moment already.');
     if (firing.status === 'opened') await learnFrom(act.trx, firingId);
+  },
+});
+
+/** When it was really lit: people forget to say so. Readings that came meanwhile are taken along. */
+export const litAt = operation({
+  name: 'kilns.lit-at',
+  permit: permit('keep records'),
+  input: litSchema,
+  run: async (act, { firingId, at }) => {
+    const firing = await heldFiring(act, firingId);
+    const lit = new Date(at);
+    if (firing.startedAt === null)
+      throw refuse('Start the firing first, then say when it was lit.');
+    if (lit > act.now) throw refuse('That is still to come.', { at: 'Not in the future.' });
+    if ((firing.openedAt ?? act.now).getTime() - lit.getTime() > 10 * DAY_MS)
+      throw refuse('No firing takes more than ten days.', { at: 'Look at the date.' });
+    if (firing.openedAt !== null && lit >= firing.openedAt)
+      throw refuse('It was opened before that.', { at: 'Before it was opened.' });
+    await setLit(act.trx, firingId, lit);
+    const from = new Date(lit.getTime() - HOUR_MS);
+    const strays = await takeStrays(act.trx, firing.kilnId, from, firing.openedAt ?? act.now);
+    if (strays.length > 0)
+      await takeReadings(act.trx, firingId, strays, 'device', act.person.id, act.now);
+    await learnFrom(act.trx, firingId);
   },
 });
 

@@ -160,6 +160,7 @@ export const readSchema = z.object({
   /** Said when asked whether a strange reading is really so. */
   sure: z.boolean().default(false),
 });
+export const litSchema = z.object({ firingId: z.uuid(), at: z.iso.datetime() });
 export const strikeSchema = z.object({
   firingId: z.uuid(),
   at: z.iso.datetime(),

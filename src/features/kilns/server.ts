@@ -4,7 +4,7 @@ import * as runs from './run-actions';
 
 export const kilnsOperations = { ...firings, ...runs, ...care };
 export { ingestRequest } from './ingest';
-export { knownOf } from './learn';
+export { knownOf, learnFrom } from './learn';
 export { scheduleKilns } from './learn';
 export { firingRoom } from './room';
 export { checkedLoad } from './load-check';

@@ -4,11 +4,12 @@ import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import type { ReactNode } from 'react';
 import { formatCone } from '@/core/cones';
-import { formatTemperature } from '@/core/units';
-import { listBodies, listCoatings, listKilns } from '@/data/catalogue';
+import { formatRate, formatTemperature } from '@/core/units';
+import { listBodies, listCoatings, listKilns, type Kiln } from '@/data/catalogue';
 import { daySheet } from '@/features/bench/queries';
 import { permit } from '@/features/people';
 import { firingTitle, reachedWords } from '@/features/kilns/words';
+import { firingRoom } from '@/features/kilns/server';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { Nothing, Page, Section } from '@/ui/Page';
@@ -64,11 +65,19 @@ export default async function BenchPage() {
     await listCoatings(db),
     await listKilns(db),
   ];
-  const crack = formatTemperature(studio.crackAtC, {
-    temperature: studio.temperatureUnit,
-    length: 'mm',
-    mass: 'g',
-  });
+  const units = { temperature: studio.temperatureUnit, length: 'mm', mass: 'g' } as const;
+  const crack = formatTemperature(studio.crackAtC, units);
+  const hot = await Promise.all(
+    sheet.hot.map(async (one) => ({
+      ...one,
+      room: await firingRoom(
+        db,
+        one.firing,
+        kilns.find(({ id }) => id === one.firing.kilnId) as Kiln,
+        studio,
+      ),
+    })),
+  );
   const fresh = bodies.length === 0 || coatings.length === 0 || kilns.length === 0;
   return (
     <Page
@@ -151,23 +160,45 @@ export default async function BenchPage() {
       <Section title="In the kilns">
         {sheet.hot.length === 0 && <Nothing>No kiln is hot.</Nothing>}
         <Lines>
-          {sheet.hot.map(({ firing, pieces }) => (
+          {hot.map(({ firing, pieces, room }) => (
             <Line
               key={firing.id}
-              figure={firing.kilnName}
+              figure={
+                room.last === null ? (
+                  firing.kilnName
+                ) : (
+                  <>
+                    {formatTemperature(room.last.celsius, units)}
+                    <Typography sx={{ fontWeight: 600 }}>{firing.kilnName}</Typography>
+                  </>
+                )
+              }
               act={
                 <Button component={Link} href={`/kilns/firings/${firing.id}`} variant="outlined">
-                  {firing.status === 'firing' ? 'Firing is done …' : 'Open kiln …'}
+                  {firing.status === 'firing' ? 'Look after it' : 'Open kiln …'}
                 </Button>
               }
             >
+              {room.alarms.map((alarm) => (
+                <Typography key={alarm.message} role="alert" sx={{ fontWeight: 800 }}>
+                  {alarm.message}
+                </Typography>
+              ))}
               <Typography sx={{ fontWeight: 650 }}>
-                {firing.status === 'firing' ? 'Climbing' : 'Cooling'}: {firing.kind}, cone{' '}
+                {firing.status === 'firing' ? 'Climbing' : 'Cooling'}
+                {room.rate === null ? '' : ` ${formatRate(room.rate, units)}`}: {firing.kind}, cone{' '}
                 {formatCone(firing.targetCone)}, {firing.atmosphere}, {pieces} pieces
               </Typography>
               <Typography variant="body2" color="text.secondary">
                 {firing.startedAt ? `Lit ${moment(firing.startedAt, studio.timeZone)}. ` : ''}
-                {firing.status === 'cooling' ? `Crack the lid below ${crack}.` : ''}
+                {room.last ? `Read ${moment(room.last.at, studio.timeZone)}. ` : ''}
+                {firing.status === 'cooling'
+                  ? room.cool?.crack && room.last
+                    ? room.cool.crack.hours === 0
+                      ? `It may be cracked now (${crack}).`
+                      : `Below ${crack} about ${moment(new Date(room.last.at.getTime() + room.cool.crack.hours * 3_600_000), studio.timeZone)}.`
+                    : `Crack the lid below ${crack}.`
+                  : ''}
               </Typography>
             </Line>
           ))}

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { describeStack, stackOf } from '@/core/zones';
@@ -7,6 +8,8 @@ import { glazeFirings, openFiringsOf } from '@/data/placements';
 import { listPhotos } from '@/data/photos';
 import { listPieces } from '@/data/pieces';
 import { layersOf } from '@/data/layers';
+import { firingTitle } from '@/features/kilns';
+import { firingCalendar } from '@/features/kilns/server';
 import { permit } from '@/features/people';
 import { stateOf } from '@/features/tests/state';
 import { enter } from '@/platform/access';
@@ -14,6 +17,7 @@ import { database } from '@/platform/database';
 import { Nothing, Page } from '@/ui/Page';
 import { Picture } from '@/ui/Picture';
 import { MONO } from '@/ui/theme';
+import { calendarDay } from '@/ui/time';
 
 export const metadata = { title: 'My pieces' };
 
@@ -29,9 +33,32 @@ export default async function MinePage() {
     await listPhotos(db, { pieceIds: ids }),
     await listCoatings(db),
   ];
+  const { coming } = await firingCalendar(db);
   const names = new Map(coatings.map((coating) => [coating.slug, coating.name]));
   return (
-    <Page title="My pieces" lead="Where they are, and what became of them.">
+    <Page
+      title="My pieces"
+      lead="Where they are, and what became of them."
+      acts={
+        <Button component={Link} href="/kilns/calendar" variant="outlined">
+          Firings to come
+        </Button>
+      }
+    >
+      {coming
+        .filter(({ firing }) => firing.notice !== '' && firing.status === 'planned')
+        .map(({ firing }) => (
+          <Box
+            key={firing.id}
+            sx={{ borderLeft: '4px solid', borderColor: 'text.primary', pl: 1.5, mb: 2 }}
+          >
+            <Typography sx={{ fontWeight: 700 }}>
+              {firingTitle(firing)}, {calendarDay(firing.plannedFor)}
+              {firing.bringBy ? `: bring work by ${calendarDay(firing.bringBy)}` : ''}
+            </Typography>
+            <Typography sx={{ whiteSpace: 'pre-line' }}>{firing.notice}</Typography>
+          </Box>
+        ))}
       {pieces.length === 0 && (
         <Nothing>
           No piece is in your name yet. A technician or teacher puts your name to what you make;

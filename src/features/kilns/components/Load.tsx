@@ -10,6 +10,7 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { SETTINGS } from '@/core/firing';
+import type { Footprint } from '@/core/load';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { nearCodes, readCode } from '@/core/codes';
@@ -29,6 +30,7 @@ export type LoadPiece = {
   flags: string[];
   wants: string;
   suits: boolean;
+  footprint: Footprint;
 };
 export type Placed = LoadPiece & { placementId: string; shelf: number | null; setting: string };
 

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { shelfOf } from '@/core/load';
+import { shelfOf, type Footprint } from '@/core/load';
 import Link from '@/ui/Link';
 import { Nothing } from '@/ui/Page';
 import type { CheckedLoad } from '../load-check';
@@ -11,10 +11,12 @@ import { ShelfPlan } from './ShelfPlan';
 function Shelves({
   firingId,
   checked: { kiln, items },
+  waiting,
   edit,
 }: {
   firingId: string;
   checked: CheckedLoad;
+  waiting: readonly { id: string; code: string; footprint: Footprint }[];
   edit: boolean;
 }) {
   const shelf = shelfOf(kiln);
@@ -59,6 +61,7 @@ function Shelves({
           owner,
         }),
       )}
+      small={waiting}
       edit={edit}
     />
   );

@@ -151,7 +151,7 @@ export function NowPanel({
             </Typography>
           </Box>
         )}
-        {room.predicted && status !== 'planned' && status !== 'loaded' && (
+        {room.predicted && (status !== 'firing' || room.hold !== null) && (
           <Typography>
             By its heat so far: <b>{ordinalWords(room.predicted.ordinal)}</b>
             {room.predicted.high - room.predicted.low > 0.1

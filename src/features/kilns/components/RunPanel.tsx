@@ -31,6 +31,8 @@ export type RunPanelProps = {
   onDuty: string | null;
   bringBy: string | null;
   notice: string;
+  /** What could be said of this firing, from what the store knows. */
+  draft: string;
   readEveryS: number;
   latestHours: number | null;
   offset: number | null;
@@ -236,8 +238,13 @@ export function RunPanel(props: RunPanelProps) {
           value={notice}
           onChange={(event) => setNotice(event.target.value)}
           multiline
-          placeholder="Oxidation this once: celadons turn grey-green. Saltbox and Drift only."
+          placeholder="Oxidation this once: celadons turn grey-green."
         />
+        {notice === '' && (
+          <Button sx={{ flex: 'none' }} onClick={() => setNotice(props.draft)}>
+            Draft it
+          </Button>
+        )}
         <Button
           type="submit"
           variant="outlined"

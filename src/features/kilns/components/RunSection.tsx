@@ -5,6 +5,7 @@ import type { Firing } from '@/data/firings';
 import type { Units } from '@/core/units';
 import { database } from '@/platform/database';
 import { Section } from '@/ui/Page';
+import { noticeDraft } from '../notice';
 import type { FiringRoom } from '../room';
 import { RunPanel } from './RunPanel';
 
@@ -24,7 +25,11 @@ export async function RunSection({
 }) {
   if (!edit) return null;
   const db = database();
-  const [schedules, people] = [await listSchedules(db), await listPeople(db)];
+  const [schedules, people, draft] = [
+    await listSchedules(db),
+    await listPeople(db),
+    await noticeDraft(db, firing),
+  ];
   return (
     <Section title="How it is fired">
       <RunPanel
@@ -41,6 +46,7 @@ export async function RunSection({
         onDuty={firing.onDuty}
         bringBy={firing.bringBy}
         notice={firing.notice}
+        draft={draft}
         readEveryS={firing.readEveryS}
         latestHours={firing.latestHours ?? kiln.latestHours}
         offset={room.known.offset?.offset ?? null}

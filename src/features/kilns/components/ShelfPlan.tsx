@@ -34,6 +34,7 @@ export function ShelfPlan({
   chamberMm,
   thermocouple,
   items,
+  small,
   edit,
 }: {
   firingId: string;
@@ -42,6 +43,8 @@ export function ShelfPlan({
   chamberMm: number | null;
   thermocouple: { xMm: number; yMm: number } | null;
   items: readonly PlanItem[];
+  /** Pieces that wait and suit this firing: offered for the gaps. */
+  small: readonly { id: string; code: string; footprint: Footprint }[];
   edit: boolean;
 }) {
   const router = useRouter();
@@ -51,6 +54,7 @@ export function ShelfPlan({
   const [held, setHeld] = useState<string | null>(null);
   const [packing, setPacking] = useState(false);
   const [left, setLeft] = useState<PackAnswer['left']>([]);
+  const [gaps, setGaps] = useState<PackAnswer['spots'] | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const placeOf = (item: PlanItem): Place =>
     moved[item.placementId] ?? {
@@ -97,37 +101,75 @@ export function ShelfPlan({
   const putDown = (item: PlanItem, place: Partial<Place>): void =>
     void save({ [item.placementId]: { ...placeOf(item), ...place } }, '');
 
-  const packAll = (): void => {
+  const inWorker = (request: PackRequest, done: (answer: PackAnswer) => void): void => {
     setPacking(true);
     const worker = new Worker(new URL('../../../workers/pack.worker.ts', import.meta.url), {
       type: 'module',
     });
+    const end = (): void => {
+      worker.terminate();
+      setPacking(false);
+    };
     worker.onmessage = ({ data }: MessageEvent<PackAnswer>) => {
-      worker.terminate();
-      setPacking(false);
-      setLeft(data.left);
-      const spots = new Map(data.spots);
-      const turned = new Set(data.turned);
-      const places: Record<string, Place> = {};
-      for (const item of items) {
-        const spot = spots.get(item.id);
-        places[item.placementId] = spot
-          ? { ...spot, turned: item.turned !== turned.has(item.id) }
-          : { shelf: null, xMm: null, yMm: null, turned: item.turned };
-      }
-      void save(places, `${data.spots.length} pieces packed`);
+      end();
+      done(data);
     };
-    worker.onerror = () => {
-      worker.terminate();
-      setPacking(false);
-    };
-    const request: PackRequest = {
-      parcels: items.map(({ id, footprint }) => ({ id, footprint })),
-      shelf,
-      shelves,
-      chamberMm,
-    };
+    worker.onerror = end;
     worker.postMessage(request);
+  };
+  const size = { shelf, shelves, chamberMm };
+  const packAll = (): void =>
+    inWorker(
+      { kind: 'pack', ...size, parcels: items.map(({ id, footprint }) => ({ id, footprint })) },
+      (packed) => {
+        setLeft(packed.left);
+        const spots = new Map(packed.spots);
+        const turned = new Set(packed.turned);
+        const places: Record<string, Place> = {};
+        for (const item of items) {
+          const spot = spots.get(item.id);
+          places[item.placementId] = spot
+            ? { ...spot, turned: item.turned !== turned.has(item.id) }
+            : { shelf: null, xMm: null, yMm: null, turned: item.turned };
+        }
+        void save(places, `${packed.spots.length} pieces packed`);
+      },
+    );
+  const lookForGaps = (): void =>
+    inWorker(
+      {
+        kind: 'gaps',
+        ...size,
+        standing,
+        parcels: small.map(({ id, footprint }) => ({ id, footprint })),
+      },
+      (packed) => setGaps(packed.spots),
+    );
+  const fill = async (): Promise<void> => {
+    const byShelf = new Map<number, [string, { xMm: number; yMm: number }][]>();
+    for (const [id, spot] of gaps ?? [])
+      byShelf.set(spot.shelf, [...(byShelf.get(spot.shelf) ?? []), [id, spot]]);
+    for (const [no, own] of byShelf) {
+      const put = await act<{ placementIds: string[] }>('kilns.place', {
+        firingId,
+        pieceIds: own.map(([id]) => id),
+        shelf: no,
+      });
+      if (!put.ok) return;
+      await act('kilns.arrange', {
+        firingId,
+        spots: put.data.placementIds.map((placementId, i) => ({
+          placementId,
+          shelf: no,
+          xMm: own[i]![1].xMm,
+          yMm: own[i]![1].yMm,
+          turned: false,
+        })),
+      });
+    }
+    say(`${gaps?.length ?? 0} small pieces in the gaps`);
+    setGaps(null);
+    router.refresh();
   };
   const nameOf = useMemo(() => new Map(items.map(({ id, code }) => [id, code])), [items]);
   return (
@@ -141,6 +183,15 @@ export function ShelfPlan({
           >
             {packing ? 'Packing …' : 'Pack the shelves'}
           </Button>
+          {small.length > 0 && (
+            <Button
+              variant="outlined"
+              disabled={busy || packing || standing.length === 0}
+              onClick={lookForGaps}
+            >
+              What waits and fits the gaps?
+            </Button>
+          )}
           <PrintButton>Print the plan</PrintButton>
         </Stack>
       )}
@@ -150,6 +201,21 @@ export function ShelfPlan({
         {edit && 'Drag a piece, or touch it and then its place; arrow keys move what is held.'}
       </Typography>
       <ProblemNote>{problem}</ProblemNote>
+      {gaps !== null && (
+        <Stack direction="row" spacing={1} useFlexGap sx={{ mb: 1, flexWrap: 'wrap' }}>
+          <Typography sx={{ alignSelf: 'center' }}>
+            {gaps.length === 0
+              ? 'None of the waiting pieces fits a gap.'
+              : `Would fit: ${gaps.map(([id, spot]) => `${small.find((one) => one.id === id)?.code} (shelf ${spot.shelf})`).join(', ')}.`}
+          </Typography>
+          {gaps.length > 0 && (
+            <Button variant="outlined" disabled={busy} onClick={() => void fill()}>
+              Put them in
+            </Button>
+          )}
+          <Button onClick={() => setGaps(null)}>Leave it</Button>
+        </Stack>
+      )}
       {left.length > 0 && (
         <ProblemNote>
           Not placed: {left.map(({ id, why }) => `${nameOf.get(id)} (${why})`).join(', ')}.
@@ -196,41 +262,43 @@ export function ShelfPlan({
             gridTemplateColumns: { xs: '1fr', sm: 'repeat(auto-fill, minmax(300px, 1fr))' },
           }}
         >
-          {Array.from({ length: shelves }, (_, i) => shelves - i).map((no) => (
-            <OneShelf
-              key={no}
-              no={no}
-              shelf={shelf}
-              spacing={full.spacing[no - 1] ?? 0}
-              thermocouple={thermocouple}
-              pieces={items
-                .filter((item) => placeOf(item).shelf === no && placeOf(item).xMm !== null)
-                .map((item) => ({
-                  item,
-                  footprint: footprintOf(item),
-                  place: placeOf(item),
-                  wrong:
-                    close.has(item.id) ||
-                    !onShelf(shelf, footprintOf(item), {
-                      shelf: no,
-                      xMm: placeOf(item).xMm as number,
-                      yMm: placeOf(item).yMm as number,
-                    }),
-                }))}
-              held={held}
-              edit={edit}
-              onPick={setHeld}
-              onPlace={(xMm, yMm) => {
-                if (chosen === null) return;
-                putDown(chosen, { shelf: no, xMm, yMm });
-                setHeld(null);
-              }}
-              onNudge={(item, dx, dy) => {
-                const place = placeOf(item);
-                putDown(item, { xMm: (place.xMm ?? 0) + dx, yMm: (place.yMm ?? 0) + dy });
-              }}
-            />
-          ))}
+          {Array.from({ length: shelves }, (_, i) => shelves - i)
+            .filter((no) => edit || items.some((item) => placeOf(item).shelf === no))
+            .map((no) => (
+              <OneShelf
+                key={no}
+                no={no}
+                shelf={shelf}
+                spacing={full.spacing[no - 1] ?? 0}
+                thermocouple={thermocouple}
+                pieces={items
+                  .filter((item) => placeOf(item).shelf === no && placeOf(item).xMm !== null)
+                  .map((item) => ({
+                    item,
+                    footprint: footprintOf(item),
+                    place: placeOf(item),
+                    wrong:
+                      close.has(item.id) ||
+                      !onShelf(shelf, footprintOf(item), {
+                        shelf: no,
+                        xMm: placeOf(item).xMm as number,
+                        yMm: placeOf(item).yMm as number,
+                      }),
+                  }))}
+                held={held}
+                edit={edit}
+                onPick={setHeld}
+                onPlace={(xMm, yMm) => {
+                  if (chosen === null) return;
+                  putDown(chosen, { shelf: no, xMm, yMm });
+                  setHeld(null);
+                }}
+                onNudge={(item, dx, dy) => {
+                  const place = placeOf(item);
+                  putDown(item, { xMm: (place.xMm ?? 0) + dx, yMm: (place.yMm ?? 0) + dy });
+                }}
+              />
+            ))}
         </Box>
       </DndContext>
       {edit && chosen && (

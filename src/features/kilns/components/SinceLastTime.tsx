@@ -8,6 +8,9 @@ import { calendarDay } from '@/ui/time';
 import type { KilnKnown } from '../learn';
 import { firingTitle, reachedWords } from '../words';
 
+/** Standing longer than this, brick takes up water from the air. Common practice, no source. */
+const IDLE_WEEKS = 6;
+
 /** What we said we would do, and what has changed in the kiln since. Nothing when there is nothing to say. */
 export function SinceLastTime({
   before,
@@ -21,7 +24,10 @@ export function SinceLastTime({
   const last = known.lessons.at(-1);
   const changed =
     known.since !== null && (last === undefined || known.offset === null) ? known.since : null;
-  if (before === null && changed === null) return null;
+  const weeks = known.idleWeeks;
+  const idle = weeks !== null && weeks >= IDLE_WEEKS;
+  const chrome = known.upkeep.find(({ kind }) => kind === 'chrome') ?? null;
+  if (before === null && changed === null && !idle && chrome === null) return null;
   return (
     <Section title="Since last time">
       {before && (
@@ -48,6 +54,18 @@ export function SinceLastTime({
             <Typography color="text.secondary">Noted then: {before.notes}</Typography>
           )}
         </Box>
+      )}
+      {idle && (
+        <Typography>
+          {kiln.name} has stood idle for {weeks} weeks: its brick has taken up water. Fire it
+          slowly, and do not trust the first firing with what matters.
+        </Typography>
+      )}
+      {chrome && (
+        <Typography>
+          Chrome in the bricks since {calendarDay(chrome.doneOn)}
+          {chrome.note ? ` (${chrome.note})` : ''}: tin whites may blush anywhere in it.
+        </Typography>
       )}
       {changed && (
         <Typography>

@@ -10,6 +10,7 @@ import { Section } from '@/ui/Page';
 import type { FiringRoom } from '../room';
 import { Curve } from './Curve';
 import { ImportLog } from './ImportLog';
+import { LitAt } from './LitAt';
 import { LiveRefresh } from './LiveRefresh';
 import { LogBook } from './LogBook';
 import { NowPanel } from './NowPanel';
@@ -58,6 +59,17 @@ export function UnderWay({
         />
       )}
       <Section title={live ? 'Now' : 'Its log'}>
+        {room.startedAt && (
+          <Box sx={{ mb: 1 }}>
+            <LitAt
+              key={room.startedAt.getTime()}
+              firingId={firing.id}
+              startedAt={room.startedAt}
+              timeZone={studio.timeZone}
+              edit={edit}
+            />
+          </Box>
+        )}
         {(live || room.readings > 0) && (
           <NowPanel
             room={room}

@@ -128,7 +128,15 @@ export default async function FiringPage({ params }: { params: Promise<{ id: str
       )}
       {(waits || load.placed.some(({ shelf }) => shelf !== null)) && (
         <Section title="On the shelves">
-          <LoadPlan.Shelves firingId={firing.id} checked={checked} edit={open} />
+          <LoadPlan.Shelves
+            firingId={firing.id}
+            checked={checked}
+            waiting={load.waiting
+              .filter(({ suits }) => suits)
+              .slice(0, 80)
+              .map(({ id: pieceId, code, footprint }) => ({ id: pieceId, code, footprint }))}
+            edit={open}
+          />
         </Section>
       )}
       <Load

@@ -1,0 +1,159 @@
+'use client';
+import Box from '@mui/material/Box';
+import {
+  Chart,
+  Legend,
+  LinearScale,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartDataset,
+} from 'chart.js';
+import annotation from 'chartjs-plugin-annotation';
+import { Scatter } from 'react-chartjs-2';
+import { toStudio, type Units } from '@/core/units';
+import { useInk } from '@/ui/chart';
+
+Chart.register(LinearScale, LineElement, PointElement, Tooltip, Legend, annotation);
+
+export type CurveLine = {
+  label: string;
+  points: readonly { t: number; c: number }[];
+  kind: 'measured' | 'planned' | 'other';
+};
+export type CurveBand = { from: number; to: number; label: string; strength: number };
+export type CurveEvent = { t: number; label: string };
+
+/** Temperatures over hours: measured, planned, the air as bands, events as lines. */
+export default function CurveChart({
+  lines,
+  bands = [],
+  events = [],
+  levels = [],
+  units,
+  height = 300,
+  label,
+}: {
+  lines: readonly CurveLine[];
+  bands?: readonly CurveBand[];
+  events?: readonly CurveEvent[];
+  /** Temperatures worth a line of their own, as the end point of the target cone. */
+  levels?: readonly { celsius: number; label: string }[];
+  units: Pick<Units, 'temperature'>;
+  height?: number;
+  label: string;
+}) {
+  const ink = useInk();
+  const dash = { measured: [], planned: [7, 5], other: [2, 3] };
+  const datasets: ChartDataset<'scatter', { x: number; y: number }[]>[] = lines.map((line) => ({
+    label: line.label,
+    data: line.points.map(({ t, c }) => ({ x: t / 3600, y: toStudio(c, units) })),
+    showLine: true,
+    borderColor: line.kind === 'planned' ? ink.accent : ink.text,
+    borderDash: dash[line.kind],
+    borderWidth: line.kind === 'measured' ? 2.5 : 1.75,
+    pointRadius: line.points.length < 40 && line.kind === 'measured' ? 3 : 0,
+    pointHitRadius: 8,
+    backgroundColor: ink.text,
+  }));
+  const text = { color: ink.text };
+  return (
+    <Box sx={{ height, position: 'relative' }}>
+      <Scatter
+        aria-label={label}
+        role="img"
+        data={{ datasets }}
+        options={{
+          animation: false,
+          maintainAspectRatio: false,
+          normalized: true,
+          interaction: { mode: 'nearest', axis: 'x', intersect: false },
+          scales: {
+            x: {
+              title: { display: true, text: 'hours', ...text },
+              ticks: { ...text, maxTicksLimit: 14 },
+              grid: { display: false },
+              border: text,
+            },
+            y: {
+              title: { display: true, text: `°${units.temperature}`, ...text },
+              ticks: { ...text },
+              grid: { color: ink.line, lineWidth: 0.4 },
+              border: text,
+            },
+          },
+          plugins: {
+            legend: {
+              display: lines.length > 1,
+              labels: { ...text, boxHeight: 0, boxWidth: 28, usePointStyle: false },
+              position: 'top',
+              align: 'end',
+            },
+            tooltip: {
+              displayColors: false,
+              callbacks: {
+                title: (items) => {
+                  const hours = items[0]?.parsed.x ?? 0;
+                  const whole = Math.floor(hours);
+                  return `${whole} h ${Math.round((hours - whole) * 60)} min`;
+                },
+                label: (item) =>
+                  `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} °${units.temperature}`,
+              },
+            },
+            annotation: {
+              annotations: [
+                ...bands.map((band) => ({
+                  type: 'box' as const,
+                  xMin: band.from / 3600,
+                  xMax: band.to / 3600,
+                  backgroundColor: `rgba(128,128,128,${0.08 + 0.09 * band.strength})`,
+                  borderWidth: 0,
+                  label: {
+                    display: band.to - band.from > 1800,
+                    content: band.label,
+                    position: { x: 'center' as const, y: 'end' as const },
+                    color: ink.text,
+                    font: { size: 11 },
+                  },
+                })),
+                ...events.map((event) => ({
+                  type: 'line' as const,
+                  xMin: event.t / 3600,
+                  xMax: event.t / 3600,
+                  borderColor: ink.faint,
+                  borderWidth: 1,
+                  borderDash: [2, 2],
+                  label: {
+                    display: true,
+                    content: event.label,
+                    position: 'start' as const,
+                    backgroundColor: 'transparent',
+                    color: ink.text,
+                    font: { size: 11 },
+                  },
+                })),
+                ...levels.map((level) => ({
+                  type: 'line' as const,
+                  yMin: toStudio(level.celsius, units),
+                  yMax: toStudio(level.celsius, units),
+                  borderColor: ink.faint,
+                  borderWidth: 1,
+                  label: {
+                    display: true,
+                    content: level.label,
+                    position: 'start' as const,
+                    backgroundColor: 'transparent',
+                    color: ink.text,
+                    font: { size: 11 },
+                    yAdjust: -9,
+                  },
+                })),
+              ],
+            },
+          },
+        }}
+      />
+    </Box>
+  );
+}
