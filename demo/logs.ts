@@ -148,10 +148,13 @@ export function demoLog(firing: DemoFiring, index: number, now: Date): DemoLog |
   const hand = firing.kiln !== 'marta';
   const every = firing.kiln === 'pip' ? 3600 : firing.kiln === 'gable' ? 1800 : 300;
   const peak = truth.reduce((best, one) => (one.c > best.c ? one : best));
+  const done = truth.findLast(({ c }) => c > peak.c - 1)!;
+  // Near the end somebody stands there: the last hour is read every ten minutes.
+  const close = (t: number): boolean => t > peak.t - 3600 && t < done.t + 1900 && t % 600 === 0;
   const readings = truth
-    .filter(({ t }) => t % every === 0 || (hand && Math.abs(t - peak.t) < 301))
+    .filter(({ t }) => t % every === 0 || (hand && (close(t) || t === peak.t || t === done.t)))
     // By hand a cooling is read while somebody is there: now and then.
-    .filter(({ t }) => !hand || t <= peak.t || t % (every * 3) === 0)
+    .filter(({ t }) => !hand || t < done.t + 1900 || t % (every * 3) === 0)
     .map(({ t, c }) => ({
       at: at(t),
       celsius: Math.max(15, Math.round((c - low * Math.min(1, c / 400) + 0.8 * noise()) * 10) / 10),

@@ -1,7 +1,7 @@
 /** Two firings side by side: their curves, what differed, and what the same stacks did. */
 import { bandsOf, minutesOf } from '@/core/atmosphere';
 import { formatCone, isCone } from '@/core/cones';
-import { decimated, thinned, workAlong, type Reading } from '@/core/heatwork';
+import { coolingPart, decimated, thinned, workAlong, type Reading } from '@/core/heatwork';
 import { signOf } from '@/core/signs';
 import { formatDuration, formatLength, formatTemperature, type Units } from '@/core/units';
 import { listCoatings } from '@/data/catalogue';
@@ -71,7 +71,7 @@ export async function compareFirings(
           ? []
           : [{ t: (at.getTime() - start) / 1000, atmosphere, judgedBy: text }],
       ),
-      log.at(-1)?.t ?? 0,
+      coolingPart(log)[0]?.t ?? 0,
     );
     const peak = log.length > 0 ? Math.max(...log.map(({ c }) => c)) : null;
     const peakAt = peak === null ? null : log.find(({ c }) => c === peak)!.t;

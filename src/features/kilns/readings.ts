@@ -70,7 +70,10 @@ export async function ingest(
   readings: readonly Incoming[],
   now: Date,
 ): Promise<Taken & { firing: string | null; closed: boolean }> {
-  const windows = await firingsOfKiln(trx, kilnId, 6);
+  // A firing under way comes first: of overlapping ones it is the one the device speaks of.
+  const windows = (await firingsOfKiln(trx, kilnId, 6)).sort(
+    (a, b) => Number(a.openedAt !== null) - Number(b.openedAt !== null),
+  );
   const shares = new Map<string, Incoming[]>();
   const stray: Incoming[] = [];
   for (const one of readings) {

@@ -122,7 +122,8 @@ export async function firingRoom(
       ? []
       : [{ t: seconds(entry.at), atmosphere: entry.atmosphere, judgedBy: entry.text }],
   );
-  const bands = bandsOf(periods, Math.max(end?.t ?? 0, climbing ? seconds(now) : 0));
+  // The diary of the air ends with the fire: what burns no more reduces no more.
+  const bands = bandsOf(periods, climbing ? seconds(now) : (coolingPart(log)[0]?.t ?? 0));
   return {
     startedAt,
     curve: decimated(log, DRAWN),

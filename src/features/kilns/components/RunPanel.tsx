@@ -83,6 +83,7 @@ export function RunPanel(props: RunPanelProps) {
         <TextField
           select
           label="Schedule"
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
           value={
             props.schedules.find(({ name }) => name === props.schedule?.name)?.id ??
             (props.schedule ? 'own' : '')
@@ -110,6 +111,7 @@ export function RunPanel(props: RunPanelProps) {
         <TextField
           select
           label="On duty"
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
           value={props.onDuty ?? ''}
           onChange={(event) => void set({ onDuty: event.target.value || null })}
         >

@@ -177,7 +177,7 @@ export function ShelfPlan({
       {edit && (
         <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', mb: 1 }}>
           <Button
-            variant="contained"
+            variant="outlined"
             disabled={busy || packing || items.length === 0}
             onClick={packAll}
           >
@@ -192,7 +192,7 @@ export function ShelfPlan({
               What waits and fits the gaps?
             </Button>
           )}
-          <PrintButton>Print the plan</PrintButton>
+          <PrintButton quiet>Print the plan</PrintButton>
         </Stack>
       )}
       <Typography sx={{ mb: 1 }}>
