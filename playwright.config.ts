@@ -10,6 +10,7 @@ export default defineConfig({
   globalSetup: './e2e/setup.ts',
   use: {
     trace: 'retain-on-failure',
+    actionTimeout: 20_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   checkLoad,
   daysUntilFull,
+  fillGaps,
   footprintOf,
   fullness,
   gapBetween,
@@ -169,6 +170,40 @@ describe('packing', () => {
     const { spots } = packLoad(mixed, SQUARE, 4, 900);
     const tall = mixed.filter(({ footprint }) => footprint.heightMm === 300);
     expect(new Set(tall.map(({ id }) => spots.get(id)!.shelf)).size).toBe(1);
+  });
+});
+
+describe('gaps', () => {
+  const packed = (n: number) => {
+    const parcels = Array.from({ length: n }, (_, i) => ({ id: `m${i}`, footprint: disc(100) }));
+    const { spots } = packLoad(parcels, SQUARE, 1, 800);
+    return parcels.flatMap(({ id, footprint }) => {
+      const spot = spots.get(id);
+      return spot ? [{ id, footprint, spot }] : [];
+    });
+  };
+
+  test('small pieces find places between what stands, and nothing that stands is moved', () => {
+    const standing = packed(12);
+    const small = Array.from({ length: 6 }, (_, i) => ({ id: `s${i}`, footprint: disc(40, 50) }));
+    const found = fillGaps(standing, small, SQUARE, 1);
+    expect(found.size).toBeGreaterThan(2);
+    const all = [
+      ...standing,
+      ...small.flatMap(({ id, footprint }) => {
+        const spot = found.get(id);
+        return spot ? [{ id, footprint, spot }] : [];
+      }),
+    ];
+    expect(tooNear(all, 5.9)).toEqual([]);
+    for (const { footprint, spot } of all) expect(onShelf(SQUARE, footprint, spot)).toBe(true);
+  });
+
+  test('what is taller than its shelf is spaced for, or finds no room, is left', () => {
+    const standing = packed(16);
+    expect(fillGaps(standing, [{ id: 't', footprint: disc(30, 200) }], SQUARE, 1).size).toBe(0);
+    expect(fillGaps(standing, [{ id: 'w', footprint: disc(300, 50) }], SQUARE, 1).size).toBe(0);
+    expect(fillGaps([], [{ id: 'a', footprint: disc(30) }], SQUARE, 1).size).toBe(0);
   });
 });
 

@@ -37,7 +37,10 @@ function Shelves({
     return <Typography>Put pieces in below; then they can be packed and moved here.</Typography>;
   return (
     <ShelfPlan
-      key={items.map(({ placementId }) => placementId).join()}
+      key={items
+        .map(({ placementId }) => placementId)
+        .sort()
+        .join()}
       firingId={firingId}
       shelf={shelf}
       shelves={kiln.shelves}
