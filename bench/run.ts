@@ -4,12 +4,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startDatabase } from '../scripts/mariadb';
 import { benchChemistry } from './chemistry';
+import { benchKilns } from './kilns';
 import { benchBoard, benchImport } from './records';
 
 const BENCHES: Record<string, (port: number) => unknown> = {
   import: benchImport,
   board: benchBoard,
   chemistry: benchChemistry,
+  kilns: benchKilns,
 };
 
 const named = process.argv.slice(2);

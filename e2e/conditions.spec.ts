@@ -6,7 +6,7 @@ import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
-import { DEMO, picture, signIn } from './support';
+import { DEMO, picture, signIn, onPhone } from './support';
 
 /** The opening that is half written up, from the Bench. */
 async function openHalfWritten(page: Page): Promise<void> {
@@ -111,11 +111,7 @@ test('a share link shows the chart read-only until it is revoked', async ({ page
 test('writing up without a network on a phone: all is kept, leaving loses nothing, and it is sent later', async ({
   browser,
 }) => {
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    isMobile: true,
-    hasTouch: true,
-  });
+  const context = await onPhone(browser);
   const page = await context.newPage();
   await signIn(page, DEMO(), 'iben');
   await openHalfWritten(page);

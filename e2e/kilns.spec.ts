@@ -3,7 +3,7 @@ import { bendDegreesOf, workOf, type Segment } from '../src/core/heatwork';
 import { runController } from '../stand-ins/controller';
 import { ELECTRIC, fire } from '../stand-ins/kiln';
 import { gaussian } from '../stand-ins/noise';
-import { choose, DEMO, signIn } from './support';
+import { choose, DEMO, signIn, onPhone } from './support';
 
 const HOUR = 3_600_000;
 
@@ -167,11 +167,7 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
 test('on a phone: a temperature in two touches, a strange one is asked about, the diary, and undo', async ({
   browser,
 }) => {
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    isMobile: true,
-    hasTouch: true,
-  });
+  const context = await onPhone(browser);
   const page = await context.newPage();
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/bench`);

@@ -1,7 +1,7 @@
 /** The part of the job before the kiln: questions, sheets, recipes, buckets. */
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { DEMO, choose, signIn } from './support';
+import { DEMO, choose, signIn, onPhone } from './support';
 
 const accessible = async (page: Page): Promise<void> => {
   const { violations } = await new AxeBuilder({ page })
@@ -162,11 +162,7 @@ test('tile stock, materials and a body’s own measurements', async ({ page }) =
 });
 
 test('on a phone the sheets and a bucket can be used', async ({ browser }) => {
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    isMobile: true,
-    hasTouch: true,
-  });
+  const context = await onPhone(browser);
   const page = await context.newPage();
   await signIn(page, DEMO(), 'iben');
   for (const path of ['/tests/questions/2', '/store', '/store/coatings/pitch', '/tests/ask']) {

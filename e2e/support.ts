@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
 
@@ -31,3 +31,7 @@ export async function choose(
   await page.getByRole('combobox', { name: label }).first().click();
   await page.getByRole('option', { name: option }).first().click();
 }
+
+/** A phone in the hand: small, touched, its own storage. */
+export const onPhone = (browser: Browser): Promise<BrowserContext> =>
+  browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });

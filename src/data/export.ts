@@ -27,6 +27,11 @@ export const EXPORTED = [
   'tile_move',
   'body_test',
   'form_card',
+  'schedule',
+  'reading',
+  'firing_entry',
+  'load_overrule',
+  'kiln_upkeep',
 ] as const;
 
 /** All rows of an exported table. */

@@ -1,3 +1,4 @@
+import type { Units } from '@/core/units';
 import type { Source } from './database';
 
 export type Studio = {
@@ -52,3 +53,12 @@ export async function takePieceNumbers(src: Source, count: number): Promise<numb
     .update({ next_piece_no: row.next_piece_no + count });
   return row.next_piece_no;
 }
+
+/** The units a studio sees and types in. */
+export const unitsOf = (
+  studio: Pick<Studio, 'temperatureUnit' | 'lengthUnit' | 'massUnit'>,
+): Units => ({
+  temperature: studio.temperatureUnit,
+  length: studio.lengthUnit,
+  mass: studio.massUnit,
+});

@@ -26,7 +26,7 @@ export const documentSchema = z.object({
 /** The JSON Schema of the document, made from the same shapes. */
 export const documentJsonSchema = (): unknown => z.toJSONSchema(documentSchema);
 
-const BOOLEANS = new Set(['addition', 'iron_bearing', 'dried_before', 'wanted']);
+const BOOLEANS = new Set(['addition', 'iron_bearing', 'dried_before', 'wanted', 'turned']);
 
 function plainValue(column: string, value: unknown): unknown {
   if (value instanceof Date) return value.toISOString();

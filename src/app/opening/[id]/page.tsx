@@ -1,6 +1,7 @@
 import { notFound, redirect } from 'next/navigation';
 import { findFiring } from '@/data/firings';
 import { listWitnesses } from '@/data/witnesses';
+import { unitsOf } from '@/data/studio';
 import { permit } from '@/features/people';
 import { OpeningRoom } from '@/features/opening/components/OpeningRoom';
 import { openingRoom } from '@/features/opening/queries';
@@ -40,11 +41,7 @@ export default async function OpeningPage({
         cones={cones}
         target={firing.targetCone}
         person={person.name}
-        units={{
-          temperature: studio.temperatureUnit,
-          length: studio.lengthUnit,
-          mass: studio.massUnit,
-        }}
+        units={unitsOf(studio)}
         writtenUp={firing.writtenUpAt !== null}
         start={(await searchParams).piece ?? null}
       />

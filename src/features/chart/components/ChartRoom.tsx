@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import Link from '@/ui/Link';
 import { Suspense } from 'react';
-import type { Studio } from '@/data/studio';
+import { unitsOf, type Studio } from '@/data/studio';
 import { Nothing } from '@/ui/Page';
 import type { ChartData } from '../queries';
 import { Chart } from './Chart';
@@ -49,11 +49,7 @@ export function ChartRoom({
         axis={data.board.axis}
         positions={[...data.board.positions.values()]}
         deeper={data.board.deeper}
-        units={{
-          temperature: studio.temperatureUnit,
-          length: studio.lengthUnit,
-          mass: studio.massUnit,
-        }}
+        units={unitsOf(studio)}
         timeZone={studio.timeZone}
         share={share}
         mayMake={mayMake}

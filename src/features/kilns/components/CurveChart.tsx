@@ -30,6 +30,7 @@ export default function CurveChart({
   bands = [],
   events = [],
   levels = [],
+  probe = [],
   units,
   height = 300,
   label,
@@ -39,6 +40,8 @@ export default function CurveChart({
   events?: readonly CurveEvent[];
   /** Temperatures worth a line of their own, as the end point of the target cone. */
   levels?: readonly { celsius: number; label: string }[];
+  /** An oxygen probe's mV, against an axis of its own. */
+  probe?: readonly { t: number; mv: number }[];
   units: Pick<Units, 'temperature'>;
   height?: number;
   label: string;
@@ -56,6 +59,17 @@ export default function CurveChart({
     pointHitRadius: 8,
     backgroundColor: ink.text,
   }));
+  if (probe.length > 0)
+    datasets.push({
+      label: 'probe, mV',
+      data: probe.map(({ t, mv }) => ({ x: t / 3600, y: mv })),
+      yAxisID: 'mv',
+      showLine: true,
+      borderColor: ink.faint,
+      borderDash: [2, 3],
+      borderWidth: 1.5,
+      pointRadius: 0,
+    });
   const text = { color: ink.text };
   return (
     <Box sx={{ height, position: 'relative' }}>
@@ -81,10 +95,22 @@ export default function CurveChart({
               grid: { color: ink.line, lineWidth: 0.4 },
               border: text,
             },
+            ...(probe.length > 0
+              ? {
+                  mv: {
+                    position: 'right' as const,
+                    title: { display: true, text: 'mV', ...text },
+                    ticks: { ...text },
+                    grid: { display: false },
+                    border: text,
+                    min: 0,
+                  },
+                }
+              : {}),
           },
           plugins: {
             legend: {
-              display: lines.length > 1,
+              display: lines.length + Number(probe.length > 0) > 1,
               labels: { ...text, boxHeight: 0, boxWidth: 28, usePointStyle: false },
               position: 'top',
               align: 'end',
@@ -98,7 +124,7 @@ export default function CurveChart({
                   return `${whole} h ${Math.round((hours - whole) * 60)} min`;
                 },
                 label: (item) =>
-                  `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} °${units.temperature}`,
+                  `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)}${item.dataset.yAxisID === 'mv' ? '' : ` °${units.temperature}`}`,
               },
             },
             annotation: {

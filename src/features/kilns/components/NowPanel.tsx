@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { oxygenOf, probeWords } from '@/core/atmosphere';
 import { formatCone, CONES, coneOrdinal } from '@/core/cones';
 import type { CoolTime } from '@/core/heatwork';
 import {
@@ -59,6 +60,7 @@ export function NowPanel({
   const { last, known } = room;
   const at = (hours: number): Date => new Date((last?.at.getTime() ?? 0) + hours * 3_600_000);
   const offset = known.offset;
+  const probed = room.probe.at(-1);
   return (
     <Box
       sx={{
@@ -186,6 +188,13 @@ export function NowPanel({
           <Typography>
             When it can be opened cannot be said yet: a few readings more, below{' '}
             {formatTemperature(900, units)}.
+          </Typography>
+        )}
+        {probed && (
+          <Typography sx={{ mt: 1 }}>
+            Oxygen probe: {Math.round(probed.mv)} mV at {formatTemperature(probed.celsius, units)},
+            about {oxygenOf(probed.celsius, probed.mv).toExponential(0)} atm of oxygen:{' '}
+            <b>{probeWords(probed.celsius, probed.mv)}</b>
           </Typography>
         )}
         {room.doubts.length > 0 && (

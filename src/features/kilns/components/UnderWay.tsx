@@ -120,6 +120,7 @@ export function UnderWay({
                   ]
                 : []
             }
+            probe={room.probe}
             units={units}
           />
         ) : (

@@ -9,6 +9,7 @@ import { listFirings } from '@/data/firings';
 import { listTokens, listUpkeep } from '@/data/kiln-care';
 import { strayOf } from '@/data/readings';
 import { listWitnesses } from '@/data/witnesses';
+import { unitsOf } from '@/data/studio';
 import { ConeRow } from '@/features/kilns/components/ConeRow';
 import { Devices } from '@/features/kilns/components/Devices';
 import { OffsetChart } from '@/features/kilns/components/OffsetChart';
@@ -51,11 +52,7 @@ export default async function KilnPage({ params }: { params: Promise<{ slug: str
     opened.map(({ id }) => id),
   );
   const rows = opened.filter(({ id }) => (cones.get(id) ?? []).length > 0).slice(0, 14);
-  const units = {
-    temperature: studio.temperatureUnit,
-    length: studio.lengthUnit,
-    mass: studio.massUnit,
-  } as const;
+  const units = unitsOf(studio);
   const points = known.lessons
     .filter(({ said }) => said.length > 0)
     .map(({ no, said }) => ({

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { findFiring, listFirings } from '@/data/firings';
+import { unitsOf } from '@/data/studio';
 import { CompareCurves } from '@/features/kilns/components/CompareCurves';
 import { ChooseFirings } from '@/features/kilns/components/ChooseFirings';
 import { compareFirings } from '@/features/kilns/server';
@@ -22,11 +23,7 @@ export default async function ComparePage({
   searchParams: Promise<{ a?: string; b?: string }>;
 }) {
   const { studio } = await enter(permit('see records'));
-  const units = {
-    temperature: studio.temperatureUnit,
-    length: studio.lengthUnit,
-    mass: studio.massUnit,
-  } as const;
+  const units = unitsOf(studio);
   const query = await searchParams;
   const db = database();
   const all = await listFirings(db);

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { readSchedule } from '@/core/heatwork';
 import { formatDuration, formatTemperature } from '@/core/units';
 import { listSchedules } from '@/data/schedules';
+import { unitsOf } from '@/data/studio';
 import { HoldTool } from '@/features/kilns/components/ScheduleForm';
 import { ordinalWords } from '@/features/kilns/components/NowPanel';
 import { scheduleKilns } from '@/features/kilns/server';
@@ -19,11 +20,7 @@ export default async function SchedulesPage() {
   const { person, studio } = await enter(permit('see records'));
   const db = database();
   const [schedules, kilns] = [await listSchedules(db), await scheduleKilns(db)];
-  const units = {
-    temperature: studio.temperatureUnit,
-    length: studio.lengthUnit,
-    mass: studio.massUnit,
-  } as const;
+  const units = unitsOf(studio);
   const keeps = may(person, 'keep records');
   const used = schedules.filter(({ archived }) => !archived);
   const away = schedules.filter(({ archived }) => archived);

@@ -14,6 +14,7 @@ import { glazeFirings, listPlacements, openFiringsOf } from '@/data/placements';
 import { listObservations } from '@/data/observations';
 import { listPhotos } from '@/data/photos';
 import { loadPieces } from '@/data/pieces';
+import { unitsOf } from '@/data/studio';
 import { Silhouette, paintsOf, zoneLines } from '@/features/drawings';
 import { may, mayTouchPiece, permit } from '@/features/people';
 import { PictureDrop } from '@/features/opening/components/PictureDrop';
@@ -37,11 +38,7 @@ export default async function PiecePage({ params }: { params: Promise<{ code: st
   const [piece] = read.ok ? await loadPieces(db, { codes: [read.code] }) : [];
   if (piece === undefined || !mayTouchPiece(person, piece.ownerId)) notFound();
   const keeps = may(person, 'keep records');
-  const units: Units = {
-    temperature: studio.temperatureUnit,
-    length: studio.lengthUnit,
-    mass: studio.massUnit,
-  };
+  const units: Units = unitsOf(studio);
   const [coatings, bodies, choices] = [
     await listCoatings(db),
     await listBodies(db),

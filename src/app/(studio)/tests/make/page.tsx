@@ -3,6 +3,7 @@ import Link from '@/ui/Link';
 import { EVERYWHERE, NAMED_STRETCHES } from '@/core/zones';
 import { loadPieces } from '@/data/pieces';
 import { listBodies } from '@/data/catalogue';
+import { unitsOf } from '@/data/studio';
 import { permit } from '@/features/people';
 import { newLayer } from '@/features/tests/layers';
 import { MakeForm, type Starting } from '@/features/tests/components/MakeForm';
@@ -73,11 +74,7 @@ export default async function MakePage({ searchParams }: { searchParams: Promise
           {...choices}
           start={start}
           today={today(studio.timeZone)}
-          units={{
-            temperature: studio.temperatureUnit,
-            length: studio.lengthUnit,
-            mass: studio.massUnit,
-          }}
+          units={unitsOf(studio)}
         />
       )}
     </Page>

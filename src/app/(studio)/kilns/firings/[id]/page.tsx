@@ -8,6 +8,7 @@ import { formatTemperature } from '@/core/units';
 import { listKilns, type Kiln } from '@/data/catalogue';
 import { findFiring, listEvents, listFirings } from '@/data/firings';
 import { listWitnesses } from '@/data/witnesses';
+import { unitsOf } from '@/data/studio';
 import { may, permit } from '@/features/people';
 import { ConePacks } from '@/features/kilns/components/ConePacks';
 import { EditFiring } from '@/features/kilns/components/EditFiring';
@@ -46,11 +47,7 @@ export default async function FiringPage({ params }: { params: Promise<{ id: str
   const open = keeps && (firing.status === 'planned' || firing.status === 'loaded');
   const waits = firing.status === 'planned' || firing.status === 'loaded';
   const opened = firing.status === 'opened';
-  const units = {
-    temperature: studio.temperatureUnit,
-    length: studio.lengthUnit,
-    mass: studio.massUnit,
-  } as const;
+  const units = unitsOf(studio);
   const fields = {
     kilnId: firing.kilnId,
     kind: firing.kind,

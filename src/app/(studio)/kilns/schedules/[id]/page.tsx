@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import { listSchedules } from '@/data/schedules';
+import { unitsOf } from '@/data/studio';
 import { ScheduleForm } from '@/features/kilns/components/ScheduleForm';
 import { scheduleKilns } from '@/features/kilns/server';
 import { permit } from '@/features/people';
@@ -32,11 +33,7 @@ export default async function SchedulePage({ params }: { params: Promise<{ id: s
         start={schedule ?? DRAFT}
         existing={schedule ?? undefined}
         kilns={await scheduleKilns(db)}
-        units={{
-          temperature: studio.temperatureUnit,
-          length: studio.lengthUnit,
-          mass: studio.massUnit,
-        }}
+        units={unitsOf(studio)}
       />
     </Page>
   );
