@@ -122,6 +122,18 @@ export function demoHistory(now: Date): DemoHistory {
           : '',
     });
   }
+  add(history, random, {
+    kiln: 'marta',
+    kind: 'glaze',
+    target: '6',
+    atmosphere: 'oxidation',
+    at: new Date(now.getTime() + 4 * DAY),
+    status: 'planned',
+    reached: 0,
+    writtenUp: false,
+    load: six.splice(-22, 22),
+    notes: '',
+  });
   for (let n = 0; n < 13; n++) {
     const last = n === 12;
     const under = n === 6;

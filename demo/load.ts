@@ -243,7 +243,15 @@ async function writeKilns(
       await setRun(trx, firing.id, {
         onDuty: tomasz,
         bringBy: new Date(firing.at.getTime() - 86_400_000).toISOString().slice(0, 10),
-        notice: 'Bone-dry work only: cold to the cheek means wet.',
+        notice:
+          firing.kind === 'bisque'
+            ? 'Bone-dry work only: cold to the cheek means wet.'
+            : 'Foot wiped, name on the slip. Slack Tide on a waster, please.',
+      });
+    if (firing.status === 'planned' && firing.kind === 'glaze')
+      await setRun(trx, firing.id, {
+        schedule: { name: SCHEDULES[0]!.name, segments: SCHEDULES[0]!.segments },
+        readEveryS: 60,
       });
     if (log === null) continue;
     await setRun(trx, firing.id, {

@@ -1,4 +1,5 @@
 import { CONES, coneOrdinal, formatCone } from '@/core/cones';
+import { formatSpan, spanToStudio, type Units } from '@/core/units';
 import type { Firing } from '@/data/firings';
 
 /** What a firing reached, as its cones say: "6.3", "at least 6"; the target when none was read. */
@@ -29,3 +30,22 @@ export function reachedWords(
 
 export const firingTitle = (firing: Pick<Firing, 'kilnName' | 'no'>): string =>
   `${firing.kilnName} ${firing.no}`;
+
+/** "8 °C high", "15 °C low": which way a thermocouple is off. */
+export const offsetWords = (offset: number, units: Pick<Units, 'temperature'>): string =>
+  `${formatSpan(offset, units)} ${offset >= 0 ? 'low' : 'high'}`;
+
+/** "6 to 10 high", "3 high to 1 low": an interval of offsets. */
+export function intervalWords(
+  low: number,
+  high: number,
+  units: Pick<Units, 'temperature'>,
+): string {
+  const [from, to] = [low, high].map((one) => Math.round(spanToStudio(one, units))) as [
+    number,
+    number,
+  ];
+  if (from >= 0) return `${from} to ${to} low`;
+  if (to <= 0) return `${-to} to ${-from} high`;
+  return `${-from} high to ${to} low`;
+}

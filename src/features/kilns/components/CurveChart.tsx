@@ -70,6 +70,8 @@ export default function CurveChart({
       borderWidth: 1.5,
       pointRadius: 0,
     });
+  const hours = Math.max(...lines.map(({ points }) => (points.at(-1)?.t ?? 0) / 3600), 0);
+  const narrow = (band: CurveBand): boolean => (band.to - band.from) / 3600 < 0.2 * hours;
   const text = { color: ink.text };
   return (
     <Box sx={{ height, position: 'relative' }}>
@@ -138,7 +140,12 @@ export default function CurveChart({
                   label: {
                     display: band.to - band.from > 1800,
                     content: band.label,
-                    position: { x: 'center' as const, y: 'end' as const },
+                    // A narrow band has its word standing on end.
+                    rotation: narrow(band) ? -90 : 0,
+                    position: {
+                      x: 'center' as const,
+                      y: narrow(band) ? ('center' as const) : ('end' as const),
+                    },
                     color: ink.text,
                     font: { size: 11 },
                   },

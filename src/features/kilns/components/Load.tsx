@@ -233,7 +233,7 @@ export function Load({
                 key={piece.id}
                 sx={{
                   display: 'grid',
-                  gridTemplateColumns: { xs: '42px 84px 1fr', md: '42px 90px 1fr 130px 150px' },
+                  gridTemplateColumns: { xs: '42px 84px 1fr', md: '42px 90px 1fr 150px 250px' },
                   alignItems: 'center',
                   gap: 1,
                   borderBottom: '1px solid',

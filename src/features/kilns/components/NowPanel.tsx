@@ -1,19 +1,13 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
 import { oxygenOf, probeWords } from '@/core/atmosphere';
 import { formatCone, CONES, coneOrdinal } from '@/core/cones';
 import type { CoolTime } from '@/core/heatwork';
-import {
-  formatDuration,
-  formatRate,
-  formatSpan,
-  formatTemperature,
-  spanToStudio,
-  toStudio,
-  type Units,
-} from '@/core/units';
+import { formatDuration, formatRate, formatTemperature, toStudio, type Units } from '@/core/units';
 import { moment } from '@/ui/time';
 import type { FiringRoom } from '../room';
+import { intervalWords, offsetWords } from '../words';
 
 /** "6", "5½ … 6": where on the cone line, in tenths. */
 export function ordinalWords(ordinal: number): string {
@@ -49,6 +43,7 @@ export function NowPanel({
   timeZone,
   crackAtC,
   unloadAtC,
+  pad,
 }: {
   room: FiringRoom;
   status: string;
@@ -56,6 +51,8 @@ export function NowPanel({
   timeZone: string;
   crackAtC: number;
   unloadAtC: number;
+  /** Where a temperature is written down: under the figure, before all words. */
+  pad?: ReactNode;
 }) {
   const { last, known } = room;
   const at = (hours: number): Date => new Date((last?.at.getTime() ?? 0) + hours * 3_600_000);
@@ -92,6 +89,7 @@ export function NowPanel({
         {room.wantedNow !== null && status === 'firing' && (
           <Typography>Schedule: {formatTemperature(room.wantedNow, units)} now</Typography>
         )}
+        {pad && <Box sx={{ mt: 1.5 }}>{pad}</Box>}
       </Box>
       <Box>
         {room.alarms.map((alarm) => (
@@ -165,7 +163,7 @@ export function NowPanel({
         <Typography variant="body2" color="text.secondary">
           {offset === null
             ? 'This kiln’s thermocouple has not been compared with cones yet: the figures take it at its word.'
-            : `This kiln’s thermocouple reads ${formatSpan(offset.offset, units)} ${offset.offset >= 0 ? 'low' : 'high'} (95 %: ${Math.round(spanToStudio(offset.low, units))} to ${Math.round(spanToStudio(offset.high, units))}), learned from ${offset.firings} ${offset.firings === 1 ? 'firing' : 'firings'}; the figures reckon with it.`}
+            : `This kiln’s thermocouple reads ${offsetWords(offset.offset, units)} (95 %: ${intervalWords(offset.low, offset.high, units)}), learned from ${offset.firings} ${offset.firings === 1 ? 'firing' : 'firings'}; the figures reckon with it.`}
         </Typography>
         {room.cool && (
           <Box sx={{ mt: 1 }}>

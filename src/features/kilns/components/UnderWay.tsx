@@ -59,17 +59,6 @@ export function UnderWay({
         />
       )}
       <Section title={live ? 'Now' : 'Its log'}>
-        {room.startedAt && (
-          <Box sx={{ mb: 1 }}>
-            <LitAt
-              key={room.startedAt.getTime()}
-              firingId={firing.id}
-              startedAt={room.startedAt}
-              timeZone={studio.timeZone}
-              edit={edit}
-            />
-          </Box>
-        )}
         {(live || room.readings > 0) && (
           <NowPanel
             room={room}
@@ -78,19 +67,19 @@ export function UnderWay({
             timeZone={studio.timeZone}
             crackAtC={studio.crackAtC}
             unloadAtC={studio.unloadAtC}
+            pad={
+              edit && live ? (
+                <ReadPad
+                  firingId={firing.id}
+                  last={room.last}
+                  rate={room.rate}
+                  everyS={firing.readEveryS}
+                  units={units}
+                  probe={fuelled}
+                />
+              ) : undefined
+            }
           />
-        )}
-        {edit && live && (
-          <Box sx={{ mb: 2 }}>
-            <ReadPad
-              firingId={firing.id}
-              last={room.last}
-              rate={room.rate}
-              everyS={firing.readEveryS}
-              units={units}
-              probe={fuelled}
-            />
-          </Box>
         )}
         {room.curve.length > 1 ? (
           <Curve
@@ -150,6 +139,17 @@ export function UnderWay({
             {Math.round(room.energy.kwh)} {kiln.energy === 'electric' ? 'kWh' : 'units of gas'}
             {room.energy.cost === null ? '' : `, ${room.energy.cost.toFixed(2)}`}
           </Typography>
+        )}
+        {room.startedAt && (
+          <Box sx={{ mt: 1 }}>
+            <LitAt
+              key={room.startedAt.getTime()}
+              firingId={firing.id}
+              startedAt={room.startedAt}
+              timeZone={studio.timeZone}
+              edit={edit}
+            />
+          </Box>
         )}
         {edit && room.startedAt && (
           <Box sx={{ mt: 2 }}>

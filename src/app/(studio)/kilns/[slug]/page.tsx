@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { notFound } from 'next/navigation';
 import { shelfOf } from '@/core/load';
-import { formatSpan, spanToStudio } from '@/core/units';
+import { formatSpan } from '@/core/units';
 import { listKilns } from '@/data/catalogue';
 import { listFirings } from '@/data/firings';
 import { listTokens, listUpkeep } from '@/data/kiln-care';
@@ -16,6 +16,7 @@ import { OffsetChart } from '@/features/kilns/components/OffsetChart';
 import { Strays } from '@/features/kilns/components/Strays';
 import { UpkeepBook } from '@/features/kilns/components/UpkeepBook';
 import { firingTitle, reachedWords } from '@/features/kilns';
+import { intervalWords, offsetWords } from '@/features/kilns/words';
 import { knownOf } from '@/features/kilns/server';
 import { may, permit } from '@/features/people';
 import { KilnForm } from '@/features/store/components/forms';
@@ -97,12 +98,11 @@ export default async function KilnPage({ params }: { params: Promise<{ slug: str
         ) : (
           <>
             <Typography sx={{ fontSize: '1.3rem', fontWeight: 650 }}>
-              Reads {formatSpan(offset.offset, units)} {offset.offset >= 0 ? 'low' : 'high'}
+              Reads {offsetWords(offset.offset, units)}
             </Typography>
             <Typography sx={{ mb: 1 }}>
-              95 %: from {Math.round(spanToStudio(offset.low, units))} to{' '}
-              {Math.round(spanToStudio(offset.high, units))} °{units.temperature}, from{' '}
-              {offset.firings} {offset.firings === 1 ? 'firing' : 'firings'}
+              95 %: {intervalWords(offset.low, offset.high, units)}, from {offset.firings}{' '}
+              {offset.firings === 1 ? 'firing' : 'firings'}
               {known.since
                 ? ` since ${known.since.kind} were changed, ${calendarDay(known.since.doneOn)}`
                 : ''}
@@ -121,8 +121,8 @@ export default async function KilnPage({ params }: { params: Promise<{ slug: str
                   ? ''
                   : `${formatSpan(place.offset - offset.offset, units)} ${place.offset >= offset.offset ? 'hotter' : 'cooler'} than the kiln as a whole`}{' '}
                 <small>
-                  (95 %: {Math.round(spanToStudio(place.low, units))} to{' '}
-                  {Math.round(spanToStudio(place.high, units))} above what is shown)
+                  (there it reads {offsetWords(place.offset, units)}, 95 %:{' '}
+                  {intervalWords(place.low, place.high, units)})
                 </small>
               </Typography>
             ))}
@@ -136,7 +136,7 @@ export default async function KilnPage({ params }: { params: Promise<{ slug: str
                 Until {calendarDay(until.doneOn)} ({until.kind}):{' '}
                 {old === null
                   ? 'nothing learned'
-                  : `read ${formatSpan(old.offset, units)} ${old.offset >= 0 ? 'low' : 'high'}, from ${old.firings} firings`}
+                  : `read ${offsetWords(old.offset, units)}, from ${old.firings} firings`}
               </Typography>
             ))}
           </Box>

@@ -59,6 +59,10 @@ export default async function FiringPage({ params }: { params: Promise<{ id: str
   const before = others.find(
     (one) => one.id !== id && one.kind === firing.kind && one.targetCone === firing.targetCone,
   );
+  const live = firing.status === 'firing' || firing.status === 'cooling';
+  const underWay = (
+    <UnderWay firing={firing} kiln={kiln} room={room} studio={studio} units={units} edit={keeps} />
+  );
   const coneSection = (
     <Section title="Witness cones">
       <ConePacks
@@ -94,6 +98,8 @@ export default async function FiringPage({ params }: { params: Promise<{ id: str
         </>
       }
     >
+      {/* At a kiln that is hot the temperature comes first. */}
+      {live && underWay}
       <Section title={opened ? `Reached ${reachedWords(firing)}` : 'On its way'}>
         <Progress
           key={firing.status}
@@ -103,17 +109,8 @@ export default async function FiringPage({ params }: { params: Promise<{ id: str
           crackAt={formatTemperature(studio.crackAtC, units)}
         />
       </Section>
+      {opened && underWay}
       {waits && <SinceLastTime before={before ?? null} known={room.known} kiln={kiln} />}
-      {!waits && (
-        <UnderWay
-          firing={firing}
-          kiln={kiln}
-          room={room}
-          studio={studio}
-          units={units}
-          edit={keeps}
-        />
-      )}
       {opened && coneSection}
       {waits && (
         <>
