@@ -20,7 +20,11 @@ const config = {
     {
       ...shared,
       displayName: 'unit',
-      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+      testMatch: [
+        '<rootDir>/src/**/*.test.ts',
+        '<rootDir>/demo/**/*.test.ts',
+        '<rootDir>/stand-ins/**/*.test.ts',
+      ],
       testPathIgnorePatterns: ['\\.db\\.test\\.ts$'],
     },
     {

@@ -13,6 +13,7 @@ const READS = [
   '/api/export/json',
   '/api/export/csv',
   '/api/sheets/2',
+  '/api/calendar',
   `/api/pictures/${'a'.repeat(64)}/small`,
   '/api/zoom?body=saltbox&cone=6&atmosphere=oxidation&ground=&base=pitch',
 ];
@@ -28,6 +29,47 @@ test('nobody: every door that shows or keeps something asks who is there', async
     expect([path, answer.status()]).toEqual([path, 401]);
   }
   expect((await request.get(`${DEMO()}/api/health`)).ok()).toBe(true);
+});
+
+test('a device without a token, with a wrong one, or with nonsense is told what to do', async ({
+  request,
+  page,
+}) => {
+  const post = (headers: Record<string, string>, data: unknown) =>
+    request.post(`${DEMO()}/api/readings`, { headers, data: data as object });
+  const reading = { readings: [{ at: new Date().toISOString(), celsius: 20 }] };
+  const wrong: Record<string, string>[] = [
+    {},
+    { authorization: 'Bearer nothing' },
+    { authorization: 'Basic x' },
+  ];
+  for (const headers of wrong) {
+    const answer = await post(headers, reading);
+    expect(answer.status()).toBe(401);
+    expect((await problem(answer)).message).toContain('Authorization: Bearer');
+  }
+  await signIn(page, DEMO(), 'iben');
+  await page.goto(`${DEMO()}/kilns/pip`);
+  await page.getByLabel('A new device').fill('Probe');
+  await page.getByRole('button', { name: 'Make its token' }).click();
+  const token = (await page.getByTestId('secret').textContent()) as string;
+  const headers = { authorization: `Bearer ${token}` };
+  expect((await post(headers, { readings: [] })).status()).toBe(422);
+  expect((await post(headers, { readings: [{ at: 'now', celsius: 3 }] })).status()).toBe(422);
+  expect((await post(headers, { celsius: 3 })).status()).toBe(422);
+  // Pip is not lit: what comes is kept as a stray, and the kiln's page asks whose it is.
+  const kept = await post(headers, reading);
+  expect(kept.ok()).toBe(true);
+  expect(((await kept.json()) as { data: object }).data).toMatchObject({ kept: 0, stray: 1 });
+  await page.reload();
+  await expect(page.getByText(/while no firing was under way/)).toBeVisible();
+  await page.getByRole('button', { name: 'Forget them' }).click();
+  await expect(page.getByText(/while no firing was under way/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Revoke' }).click();
+  await expect(page.getByText(/never heard|last heard/)).toHaveCount(0);
+  const gone = await post(headers, reading);
+  expect(gone.status()).toBe(401);
+  expect((await problem(gone)).message).toContain('revoked');
 });
 
 test('a student is let to the chart and no further', async ({ page }) => {

@@ -193,6 +193,22 @@ test('on a phone: a temperature in two touches, a strange one is asked about, th
   await expect(pad.getByRole('button', { name: 'It is really so' })).toBeVisible();
   await page.keyboard.press('Escape');
 
+  // Out of range: nothing is lost, and the reading keeps the moment it was taken at.
+  await page.getByRole('button', { name: /Read temperature/ }).tap();
+  for (const key of ['1', '9', '9'])
+    await pad.getByRole('button', { name: key, exact: true }).tap();
+  await context.setOffline(true);
+  const taken = new Date();
+  await pad.getByRole('button', { name: 'Save' }).tap();
+  await expect(pad.getByRole('alert')).toContainText('no connection');
+  await expect(pad.getByText('199 °C')).toBeVisible();
+  await context.setOffline(false);
+  const request = page.waitForRequest(/kilns\.read/);
+  await pad.getByRole('button', { name: 'Save' }).tap();
+  const sent = (await request).postDataJSON() as { input: { at: string } };
+  expect(Math.abs(Date.parse(sent.input.at) - taken.getTime())).toBeLessThan(2000);
+  await expect(page.getByText('199 °C written down')).toBeVisible();
+
   await page.getByRole('button', { name: 'note', exact: true }).tap();
   await page.getByLabel('What was done').fill('Spy hole plug back in');
   await page.getByRole('button', { name: 'Write down' }).tap();

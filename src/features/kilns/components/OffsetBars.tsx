@@ -32,7 +32,7 @@ export default function OffsetBars({
       [low, high].filter(Number.isFinite).map((one) => Math.abs(one) + 5),
     ),
   );
-  const reach = show(Math.min(FAR, far));
+  const reach = Math.ceil(show(Math.min(FAR, far)) / 5) * 5;
   return (
     <Box sx={{ height: 220, maxWidth: 760 }}>
       <Scatter

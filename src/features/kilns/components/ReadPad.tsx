@@ -5,7 +5,7 @@ import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { fromStudio, toStudio, type Units } from '@/core/units';
 import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
@@ -40,6 +40,7 @@ export function ReadPad({
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
   const [mv, setMv] = useState('');
+  const tried = useRef<{ shown: number; at: string } | null>(null);
   const [ask, setAsk] = useState<{ celsius: number; at: string } | null>(null);
   const due = last === null ? null : last.at.getTime() + everyS * 1000;
   const minutes = due === null || now === null ? null : Math.round((due - now) / 60_000);
@@ -53,7 +54,10 @@ export function ReadPad({
 
   const save = async (shown: number, sure = false, atMoment?: string): Promise<void> => {
     const celsius = fromStudio(shown, units);
-    const at = atMoment ?? new Date().toISOString();
+    // Tried again after a lost connection it is still the reading of that moment.
+    const at =
+      atMoment ?? (tried.current?.shown === shown ? tried.current.at : new Date().toISOString());
+    tried.current = { shown, at };
     const answer = await act('kilns.read', {
       firingId,
       at,
@@ -62,6 +66,7 @@ export function ReadPad({
       sure,
     });
     if (answer.ok) {
+      tried.current = null;
       setOpen(false);
       setText('');
       setMv('');
