@@ -13,6 +13,10 @@ import { followCones, listWitnesses, readWitness, setWitnesses } from '@/data/wi
 import { newId } from '@/data/ids';
 import { listPieces, updatePiece } from '@/data/pieces';
 import { NOWHERE } from '@/core/load';
+import { formatTemperature } from '@/core/units';
+import type { Transaction } from '@/data/database';
+import { lastOf } from '@/data/readings';
+import { readStudio, unitsOf } from '@/data/studio';
 import { operation } from '@/platform/operation';
 import { conflict, notFound, refuse } from '@/platform/refusal';
 import { permit } from '../people';
@@ -141,6 +145,22 @@ export const takeOut = operation({
   },
 });
 
+/** A reading older than this says nothing of how hot a kiln is now. */
+const STALE_MS = 3 * 3_600_000;
+
+/** A kiln that was just read above the studio's opening temperature is not opened without a word. */
+async function refuseHot(trx: Transaction, firingId: string, now: Date): Promise<void> {
+  const last = (await lastOf(trx, [firingId])).get(firingId);
+  const studio = await readStudio(trx);
+  if (last === undefined || studio === null || now.getTime() - last.at.getTime() > STALE_MS) return;
+  if (last.celsius <= studio.crackAtC) return;
+  const units = unitsOf(studio);
+  throw refuse(
+    `It showed ${formatTemperature(last.celsius, units)} when it was last read; this studio opens at ${formatTemperature(studio.crackAtC, units)}. Wait, read it again, or say under “Another step” why it is opened now.`,
+    { reason: 'Say why it is opened hot.' },
+  );
+}
+
 export const move = operation({
   name: 'kilns.move',
   permit: permit('keep records'),
@@ -166,6 +186,7 @@ export const move = operation({
           `Before the lid is closed: ${stops.map(({ title, pieces }) => (pieces.length > 0 ? `${title} (${pieces.slice(0, 6).join(', ')}${pieces.length > 6 ? ' …' : ''})` : title)).join('; ')}. Mend it, or say why it may stay so.`,
         );
     }
+    if (to === 'opened' && reason === '') await refuseHot(trx, firingId, now);
     await moveFiring(trx, firing, to, reason === '' ? null : reason, person.id, now);
     if (to === 'opened') {
       for (const { pieceId } of placements) {

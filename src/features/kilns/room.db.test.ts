@@ -144,6 +144,44 @@ test('a cooling kiln says when, once it has said enough', async () => {
   expect(now.cool!.unload!.hours).toBeGreaterThan(now.cool!.crack!.hours);
 });
 
+test('a kiln read hot is not opened without a word; an old reading does not hold it shut', async () => {
+  const { firingId, at } = await lit(20);
+  await readings(firingId, at, [
+    [0, 20],
+    [10, 1200],
+    [19.5, 240],
+  ]);
+  await studio.must('kilns.move', { firingId, from: 'firing', to: 'cooling' });
+  const open = (reason = '') =>
+    studio.act('kilns.move', { firingId, from: 'cooling', to: 'opened', reason });
+  expect(await open()).toMatchObject({
+    ok: false,
+    problem: {
+      message: expect.stringContaining('240 °C') as string,
+      fields: { reason: 'Say why it is opened hot.' },
+    },
+  });
+  await readings(firingId, at, [[19.9, 90]]);
+  expect((await open()).ok).toBe(true);
+  const old = await lit(40);
+  await readings(old.firingId, old.at, [
+    [0, 20],
+    [10, 1200],
+    [20, 300],
+  ]);
+  await studio.must('kilns.move', { firingId: old.firingId, from: 'firing', to: 'cooling' });
+  expect(
+    (
+      await studio.act('kilns.move', {
+        firingId: old.firingId,
+        from: 'cooling',
+        to: 'opened',
+        reason: '',
+      })
+    ).ok,
+  ).toBe(true);
+});
+
 test('an oxygen probe is kept with its reading, thinned for the page', async () => {
   const { firingId, at } = await lit(2);
   for (const [n, mv] of [

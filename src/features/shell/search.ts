@@ -17,6 +17,9 @@ const ACTS: readonly { words: string; title: string; href: string }[] = [
     href: '/tests/matrix',
   },
   { words: 'plan firing load kiln new', title: 'Plan a firing', href: '/kilns/plan' },
+  { words: 'schedule program hold cone how long', title: 'Schedules', href: '/kilns/schedules' },
+  { words: 'calendar queue waiting firings duty', title: 'Calendar', href: '/kilns/calendar' },
+  { words: 'compare firings curves', title: 'Compare firings', href: '/kilns/compare' },
   {
     words: 'import bring in csv spreadsheet past',
     title: 'Bring in past tests',
@@ -112,6 +115,13 @@ export async function search(
     const number = /(\d+)$/.exec(wanted)?.[1];
     const kiln = kilns.find((one) => has(wanted, one.name.toLowerCase()) || has(one.name, wanted));
     if (kiln) {
+      if (number === undefined)
+        found.push({
+          kind: 'kiln',
+          title: kiln.name,
+          detail: 'its thermocouple, hot and cold places, upkeep',
+          href: `/kilns/${kiln.slug}`,
+        });
       const firings = await listFirings(src, { kilnId: kiln.id });
       for (const firing of firings
         .filter((one) => number === undefined || String(one.no) === number)
