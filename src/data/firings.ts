@@ -137,6 +137,7 @@ export async function moveFiring(
   const changes: Record<string, unknown> = { status: to, revision: src.raw('revision + 1') };
   if (to === 'firing') changes.started_at = now;
   if (to === 'opened') changes.opened_at = now;
+  else if (current.status === 'opened') changes.opened_at = null;
   await src('firing').where({ id: current.id }).update(changes);
   await src('firing_event').insert({
     firing_id: current.id,

@@ -138,6 +138,25 @@ export async function believedBefore(
   return row === undefined ? null : { at: row.at, celsius: row.celsius };
 }
 
+/** The last readings doubted as jumps between two moments, oldest first. */
+export async function jumpsBetween(
+  src: Source,
+  firingId: string,
+  from: Date | null,
+  to: Date,
+): Promise<{ at: Date; celsius: number }[]> {
+  const query = src('reading')
+    .where({ firing_id: firingId, doubt: 'jump' })
+    .where('at', '<', to)
+    .orderBy('at', 'desc')
+    .limit(3)
+    .select('at', 'celsius');
+  if (from !== null) query.where('at', '>', from);
+  return ((await query) as Row[])
+    .map((row) => ({ at: row.at as Date, celsius: row.celsius as number }))
+    .reverse();
+}
+
 /** How many readings are kept but not believed, by why. */
 export async function countDoubts(src: Source, firingId: string): Promise<Map<string, number>> {
   const rows: Row[] = await src('reading')

@@ -1,4 +1,12 @@
-import { alarmsOf, decimated, doubtOf, rateNow, stretchesOf, profileOf } from './index';
+import {
+  alarmsOf,
+  decimated,
+  doubtOf,
+  judgeReadings,
+  rateNow,
+  stretchesOf,
+  profileOf,
+} from './index';
 
 const steady = (rate: number, hours: number, from = 20) =>
   Array.from({ length: hours * 60 + 1 }, (_, i) => ({ t: i * 60, c: from + (rate * i) / 60 }));
@@ -29,6 +37,39 @@ describe('which readings are believed', () => {
 
   test('after an hour without readings a kiln may be far away', () => {
     expect(doubtOf(900, 36_000 + 3600, last, 99_999)).toBeNull();
+  });
+});
+
+describe('a log judged reading by reading', () => {
+  const minute = (from: number, values: readonly number[]) =>
+    values.map((c, i) => ({ t: from + 60 * i, c }));
+  const last = { t: 0, c: 900 };
+
+  test('a single leap is not believed, and what follows is', () => {
+    expect(judgeReadings(minute(60, [902, 400, 905, 908]), last, [], 1e9)).toEqual([
+      null,
+      'jump',
+      null,
+      null,
+    ]);
+  });
+
+  test('a door opened on a hot kiln: believed from the third reading that agrees', () => {
+    expect(judgeReadings(minute(60, [620, 600, 590, 585]), last, [], 1e9)).toEqual([
+      'jump',
+      'jump',
+      null,
+      null,
+    ]);
+    // The same, sent one at a time.
+    expect(judgeReadings(minute(180, [590]), last, minute(60, [620, 600]), 1e9)).toEqual([null]);
+    expect(judgeReadings(minute(180, [300]), last, minute(60, [620, 600]), 1e9)).toEqual(['jump']);
+  });
+
+  test('a broken thermocouple is not believed however long it lasts', () => {
+    expect(judgeReadings(minute(60, [0, 0, 0, 0, 2000, 2000]), last, [], 1e9)).toEqual(
+      Array(6).fill('broken'),
+    );
   });
 });
 

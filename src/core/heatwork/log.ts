@@ -46,6 +46,38 @@ export function doubtOf(
   return 'jump';
 }
 
+/** So many readings after a jump that agree with each other are the kiln, not the thermocouple. */
+const AGREE = 3;
+
+/**
+ * Judges readings in the order of their time, each by the last one believed. A jump that stays
+ * (a door opened on a hot kiln) is believed from its third reading on; a single leap is not.
+ * `jumped` are the readings doubted as jumps since the last believed one, newest last.
+ */
+export function judgeReadings(
+  readings: readonly Reading[],
+  last: Reading | null,
+  jumped: readonly Reading[],
+  now: number,
+): (Doubt | null)[] {
+  let believed = last;
+  let apart = [...jumped];
+  return readings.map((one) => {
+    let doubt = doubtOf(one.c, one.t, believed, now);
+    if (doubt === 'jump') {
+      const before = apart.at(-1);
+      const follows = before !== undefined && doubtOf(one.c, one.t, before, now) === null;
+      apart = follows ? [...apart, one] : [one];
+      if (apart.length >= AGREE) doubt = null;
+    }
+    if (doubt === null) {
+      believed = one;
+      apart = [];
+    }
+    return doubt;
+  });
+}
+
 /** Climb at the end of a log over the last `minutes`, °C/h; null when it was not read that long. */
 export function rateNow(log: readonly Reading[], minutes = 15): number | null {
   const last = log.at(-1);

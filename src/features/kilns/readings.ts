@@ -1,8 +1,14 @@
 /** Readings on their way in: which firing they belong to, and whether they are believed. */
-import { doubtOf, type Doubt } from '@/core/heatwork';
+import { judgeReadings, type Doubt } from '@/core/heatwork';
 import type { Transaction } from '@/data/database';
 import { firingsOfKiln, type FiringWindow } from '@/data/firings';
-import { believedBefore, keepReadings, keepStrays, type ReadingSource } from '@/data/readings';
+import {
+  believedBefore,
+  jumpsBetween,
+  keepReadings,
+  keepStrays,
+  type ReadingSource,
+} from '@/data/readings';
 import { learnFrom } from './learn';
 
 export type Incoming = { at: Date; celsius: number | null; probeMv: number | null };
@@ -22,7 +28,7 @@ const claims = ({ startedAt, openedAt }: FiringWindow, at: Date): boolean =>
   at.getTime() >= startedAt.getTime() - BEFORE_MS &&
   (openedAt === null || at.getTime() <= openedAt.getTime());
 
-/** Judges readings in the order they were taken, each by the last one believed. */
+/** Judges readings by those that stand before them. */
 export async function judge(
   trx: Transaction,
   firingId: string,
@@ -33,14 +39,19 @@ export async function judge(
   const first = sorted[0];
   if (first === undefined) return [];
   const before = await believedBefore(trx, firingId, first.at);
-  let last = before === null ? null : { t: before.at.getTime() / 1000, c: before.celsius };
-  return sorted.map((one) => {
-    const t = one.at.getTime() / 1000;
-    const value = one.celsius ?? Number.NaN;
-    const doubt = doubtOf(value, t, last, now.getTime() / 1000);
-    if (doubt === null) last = { t, c: value };
-    return { ...one, doubt };
+  const jumped = await jumpsBetween(trx, firingId, before?.at ?? null, first.at);
+  const seconds = (at: Date): number => at.getTime() / 1000;
+  const asReading = (one: { at: Date; celsius: number | null }) => ({
+    t: seconds(one.at),
+    c: one.celsius ?? Number.NaN,
   });
+  const doubts = judgeReadings(
+    sorted.map(asReading),
+    before === null ? null : asReading(before),
+    jumped.map(asReading),
+    seconds(now),
+  );
+  return sorted.map((one, i) => ({ ...one, doubt: doubts[i] ?? null }));
 }
 
 /** Keeps readings of one firing; what is doubted is kept too, but not believed. */
