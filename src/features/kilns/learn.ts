@@ -80,17 +80,18 @@ export async function knownOf(src: Source, kilnId: string, at = new Date()): Pro
   };
 }
 
+/** A kiln as a schedule asks it. */
+export type ScheduleKiln = {
+  id: string;
+  name: string;
+  offset: number | null;
+  firings: number;
+  climb: number;
+  powerKw: number | null;
+};
+
 /** Kilns as a schedule asks them: how fast they climb and what their thermocouples are off by. */
-export async function scheduleKilns(src: Source): Promise<
-  {
-    id: string;
-    name: string;
-    offset: number | null;
-    firings: number;
-    climb: number;
-    powerKw: number | null;
-  }[]
-> {
+export async function scheduleKilns(src: Source): Promise<ScheduleKiln[]> {
   const kilns = (await listKilns(src)).filter(({ archived }) => !archived);
   return Promise.all(
     kilns.map(async (kiln) => {

@@ -5,7 +5,7 @@ import { readSchedule } from '@/core/heatwork';
 import { formatDuration, formatTemperature } from '@/core/units';
 import { listSchedules } from '@/data/schedules';
 import { unitsOf } from '@/data/studio';
-import { HoldTool } from '@/features/kilns/components/ScheduleForm';
+import { HoldTool } from '@/features/kilns/components/HoldTool';
 import { ordinalWords } from '@/features/kilns/components/NowPanel';
 import { scheduleKilns } from '@/features/kilns/server';
 import { may, permit } from '@/features/people';

@@ -1,0 +1,97 @@
+'use client';
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { formatCone, parseCone } from '@/core/cones';
+import { climbTo, endPointFor, holdFor } from '@/core/heatwork';
+import {
+  formatDuration,
+  formatTemperature,
+  fromStudio,
+  parseNumber,
+  spanFromStudio,
+  spanToStudio,
+  toStudio,
+  type Units,
+} from '@/core/units';
+import type { ScheduleKiln } from '../learn';
+
+/** "How long must I hold at 1200 °C for cone 6 here?" */
+export function HoldTool({ kilns, units }: { kilns: readonly ScheduleKiln[]; units: Units }) {
+  const [cone, setCone] = useState('6');
+  const [temperature, setTemperature] = useState(String(Math.round(toStudio(1200, units))));
+  const [rate, setRate] = useState(String(Math.round(spanToStudio(60, units))));
+  const [kilnId, setKilnId] = useState(kilns[0]?.id ?? '');
+  const kiln = kilns.find(({ id }) => id === kilnId);
+  const read = parseCone(cone);
+  const [shown, climb] = [parseNumber(temperature), parseNumber(rate)];
+  const offset = kiln?.offset ?? 0;
+  const answer = (): string => {
+    if (!read.ok) return read.message;
+    if (!shown.ok || !climb.ok || climb.value <= 0) return 'Give a temperature and a rate.';
+    const celsius = fromStudio(shown.value, units);
+    if (celsius > 1450 || celsius < 500)
+      return units.temperature === 'C' && celsius > 1450
+        ? `${shown.value} °C is hotter than these cones. Is it °F?`
+        : 'Give the temperature of the hold.';
+    const perHour = spanFromStudio(climb.value, units);
+    const hold = holdFor(read.cone, celsius, climbTo(celsius, perHour), offset);
+    const end = formatTemperature(endPointFor(read.cone, perHour, offset), units);
+    if (hold.kind === 'already')
+      return `Cone ${formatCone(read.cone)} is down before: without a hold it falls at ${end}.`;
+    if (hold.kind === 'too cool')
+      return `No hold worth the name does it there: cone ${formatCone(read.cone)} falls at ${end} at this rate.`;
+    return `Hold ${formatDuration(hold.minutes)}; without a hold cone ${formatCone(read.cone)} falls at ${end}.`;
+  };
+  return (
+    <Box>
+      <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', mb: 1 }}>
+        <TextField
+          label="Cone"
+          value={cone}
+          onChange={(event) => setCone(event.target.value)}
+          sx={{ width: 90 }}
+        />
+        <TextField
+          label={`Hold at, °${units.temperature}`}
+          value={temperature}
+          onChange={(event) => setTemperature(event.target.value)}
+          sx={{ width: 130 }}
+        />
+        <TextField
+          label={`Reached at, °${units.temperature}/h`}
+          value={rate}
+          onChange={(event) => setRate(event.target.value)}
+          sx={{ width: 150 }}
+        />
+        {kilns.length > 0 && (
+          <TextField
+            select
+            label="In"
+            value={kilnId}
+            onChange={(event) => setKilnId(event.target.value)}
+            sx={{ width: 150 }}
+          >
+            {kilns.map(({ id, name }) => (
+              <MenuItem key={id} value={id}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+      </Stack>
+      <Typography role="status" sx={{ fontSize: '1.2rem', fontWeight: 650 }}>
+        {answer()}
+      </Typography>
+      <Typography variant="body2" color="text.secondary">
+        {kiln?.offset == null
+          ? 'This kiln’s thermocouple is taken at its word.'
+          : `Temperatures as ${kiln.name} shows them; its offset is learned from ${kiln.firings} firings.`}{' '}
+        A model fitted to published end points: let the cones decide.
+      </Typography>
+    </Box>
+  );
+}
