@@ -89,7 +89,13 @@ export function ReadPad({
       <Button
         variant="contained"
         size="large"
-        onClick={() => setOpen(true)}
+        onClick={() => {
+          // Another moment, another figure: the pad opens empty.
+          setText('');
+          setAsk(null);
+          clear();
+          setOpen(true);
+        }}
         sx={{ minHeight: 64, fontSize: '1.15rem' }}
       >
         Read temperature
