@@ -75,7 +75,9 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
   await expect(page.getByText('Not on the plan yet')).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Close the load' }).click();
-  await expect(page.getByText(/Before the lid is closed: .*nothing to catch it/)).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: /Before the lid is closed: .*nothing to catch it/ }),
+  ).toBeVisible();
   // The refusal pushes the page down; a click in that moment would miss.
   const why = page.getByLabel('Why may it stay so?');
   await expect(async () => {

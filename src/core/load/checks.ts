@@ -2,7 +2,15 @@
 import { compareCones, formatCone, formatConeRange, isCone, type ConeRange } from '../cones';
 import type { FiringKind, Setting } from '../firing';
 import type { Atmosphere } from '../signs';
-import { gapBetween, onShelf, tooNear, type Footprint, type Shelf, type Spot } from './shelf';
+import {
+  gapBetween,
+  onPost,
+  onShelf,
+  tooNear,
+  type Footprint,
+  type Shelf,
+  type Spot,
+} from './shelf';
 
 /** What a coating or a body is known for, as the load asks it. */
 export const COATING_TRAITS = [
@@ -236,6 +244,20 @@ function places(items: readonly LoadItem[], firing: LoadFiring): Finding[] {
         title: 'Over the edge of the shelf',
         reason: 'It would meet the wall, an element or the door.',
         pieces: off.map(({ id }) => id),
+      });
+  }
+  if (shelf !== null) {
+    const top = Math.max(0, ...standing.map(({ spot }) => spot.shelf));
+    const posts = standing.filter(
+      ({ footprint, spot }) => spot.shelf < top && onPost(shelf, footprint, spot),
+    );
+    if (posts.length > 0)
+      findings.push({
+        id: 'posts',
+        level: 'look',
+        title: 'Where a post has to stand',
+        reason: 'The shelf above rests on it: move the piece, or set the posts elsewhere.',
+        pieces: posts.map(({ id }) => id),
       });
   }
   if (thermocouple !== null) {

@@ -6,7 +6,9 @@ import {
   footprintOf,
   fullness,
   gapBetween,
+  onPost,
   onShelf,
+  postsOf,
   overruled,
   packLoad,
   shelfArea,
@@ -70,6 +72,18 @@ describe('standing on a shelf', () => {
     expect(onShelf(HALF, disc(60), { shelf: 1, xMm: 200, yMm: -60 })).toBe(false);
   });
 
+  test('three posts stand on every shelf, and a piece may not stand there below another shelf', () => {
+    for (const shelf of [SQUARE, ROUND, HALF]) {
+      const posts = postsOf(shelf);
+      expect(posts).toHaveLength(3);
+      for (const post of posts) {
+        expect(onShelf(shelf, box(30, 30), { shelf: 1, ...post })).toBe(true);
+        expect(onPost(shelf, disc(60), { shelf: 1, ...post })).toBe(true);
+      }
+      expect(onPost(shelf, disc(60), { shelf: 1, xMm: 0, yMm: 0 })).toBe(false);
+    }
+  });
+
   test('areas and fullness', () => {
     expect(shelfArea(ROUND)).toBeCloseTo(Math.PI * 210 ** 2, 3);
     expect(shelfArea(HALF)).toBeCloseTo((Math.PI * 250 ** 2) / 2, 3);
@@ -124,6 +138,9 @@ describe('packing', () => {
                 spot,
               ),
             ).toBe(true);
+            // No post has to stand where a piece does (but for rounding).
+            const less = { ...lies, widthMm: lies.widthMm - 2, depthMm: lies.depthMm - 2 };
+            expect(onPost(shelf, less, spot)).toBe(false);
             return [{ id, footprint: lies, spot }];
           });
           expect(tooNear(standing, 4)).toEqual([]);
@@ -303,6 +320,13 @@ describe('checks of a load', () => {
     expect(ids([a], { thermocouple: { xMm: 50, yMm: 0, shelf: null } })).toEqual(['thermocouple']);
     expect(ids([a], { thermocouple: { xMm: 50, yMm: 0, shelf: 2 } })).toEqual([]);
     expect(ids([item('G', { glazedFoot: true })])).toEqual(['foot']);
+  });
+
+  test('a piece where a post has to stand, only when there is a shelf above', () => {
+    const corner = item('P', { spot: { shelf: 1, xMm: -185, yMm: -185 } });
+    expect(ids([corner])).toEqual([]);
+    const above = item('Q', { shelf: 2, spot: { shelf: 2, xMm: 0, yMm: 0 } });
+    expect(ids([corner, above])).toEqual(['posts']);
   });
 
   test('treatments that each have a shelf to themselves', () => {

@@ -5,8 +5,10 @@ import {
   fullness,
   gapBetween,
   HEADROOM_MM,
+  onPost,
   onShelf,
   SHELF_MM,
+  standingPosts,
   type Footprint,
   type Shelf,
   type Spot,
@@ -146,13 +148,33 @@ export function packLoad(
       .sort((a, b) => b.laid.length - a.laid.length)[0]!;
     if (best.laid.length === 0) break;
     const done = new Set<Parcel>();
+    const here = standingPosts(shelf, no);
+    const inTheWay: Parcel[] = [];
     let tallest = 0;
-    for (const { parcel, x, y, turned: rotated } of best.laid) {
-      spots.set(parcel.id, { shelf: no, xMm: Math.round(x), yMm: Math.round(y) });
-      if (rotated) turned.add(parcel.id);
+    const stand = (parcel: Parcel, footprint: Footprint, spot: Spot): void => {
+      spots.set(parcel.id, spot);
+      here.push({ id: parcel.id, footprint, spot });
       done.add(parcel);
       tallest = Math.max(tallest, parcel.footprint.heightMm);
+    };
+    for (const { parcel, x, y, turned: rotated } of best.laid) {
+      const spot = { shelf: no, xMm: Math.round(x), yMm: Math.round(y) };
+      const { widthMm, depthMm } = parcel.footprint;
+      const lies = rotated
+        ? { ...parcel.footprint, widthMm: depthMm, depthMm: widthMm }
+        : parcel.footprint;
+      if (onPost(shelf, lies, spot)) inTheWay.push(parcel);
+      else {
+        stand(parcel, lies, spot);
+        if (rotated) turned.add(parcel.id);
+      }
     }
+    // What lay where a post has to stand looks for a gap, or waits for the next shelf.
+    for (const parcel of inTheWay) {
+      const spot = gapOn(parcel, here, shelf, no, clearance);
+      if (spot !== null) stand(parcel, parcel.footprint, spot);
+    }
+    if (done.size === 0) break;
     room -= tallest + HEADROOM_MM + SHELF_MM;
     waiting = waiting.filter((parcel) => !done.has(parcel));
   }
@@ -205,14 +227,27 @@ function gapFor(
 ): Spot | null {
   for (let no = 1; no <= spacing.length; no++) {
     if (parcel.footprint.heightMm + HEADROOM_MM > spacing[no - 1]!) continue;
-    const here = standing.filter(({ spot }) => spot.shelf === no);
-    for (let y = -shelf.depthMm / 2; y <= shelf.depthMm / 2; y += GAP_STEP)
-      for (let x = -shelf.widthMm / 2; x <= shelf.widthMm / 2; x += GAP_STEP) {
-        const spot = { shelf: no, xMm: Math.round(x), yMm: Math.round(y) };
-        if (!onShelf(shelf, parcel.footprint, spot)) continue;
-        const one = { id: parcel.id, footprint: parcel.footprint, spot };
-        if (here.every((other) => gapBetween(one, other) >= clearance)) return spot;
-      }
+    const here = [...standing.filter(({ spot }) => spot.shelf === no), ...standingPosts(shelf, no)];
+    const spot = gapOn(parcel, here, shelf, no, clearance);
+    if (spot !== null) return spot;
   }
+  return null;
+}
+
+/** The first place on one shelf that is clear of everything that stands there. */
+function gapOn(
+  parcel: Parcel,
+  here: readonly Standing[],
+  shelf: Shelf,
+  no: number,
+  clearance: number,
+): Spot | null {
+  for (let y = -shelf.depthMm / 2; y <= shelf.depthMm / 2; y += GAP_STEP)
+    for (let x = -shelf.widthMm / 2; x <= shelf.widthMm / 2; x += GAP_STEP) {
+      const spot = { shelf: no, xMm: Math.round(x), yMm: Math.round(y) };
+      if (!onShelf(shelf, parcel.footprint, spot)) continue;
+      const one = { id: parcel.id, footprint: parcel.footprint, spot };
+      if (here.every((other) => gapBetween(one, other) >= clearance)) return spot;
+    }
   return null;
 }

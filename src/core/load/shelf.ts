@@ -97,6 +97,47 @@ export function tooNear(
   return pairs;
 }
 
+/** A post's width. Common practice, no source. */
+export const POST_MM = 32;
+const POST: Footprint = { round: false, widthMm: POST_MM, depthMm: POST_MM, heightMm: 0 };
+
+/** Where the three posts stand that carry the shelf above: two corners in front, one behind. */
+export function postsOf(shelf: Shelf): { xMm: number; yMm: number }[] {
+  const [w, d] = [shelf.widthMm / 2 - POST_MM / 2, shelf.depthMm / 2 - POST_MM / 2];
+  if (shelf.shape === 'rectangle')
+    return [
+      { xMm: -w, yMm: -d },
+      { xMm: w, yMm: -d },
+      { xMm: 0, yMm: d },
+    ];
+  const r = shelf.widthMm / 2 - 0.75 * POST_MM;
+  if (shelf.shape === 'round')
+    return [210, 330, 90].map((degrees) => ({
+      xMm: Math.round(r * Math.cos((degrees * Math.PI) / 180)),
+      yMm: Math.round(r * Math.sin((degrees * Math.PI) / 180)),
+    }));
+  // A half shelf: near the ends of its straight edge, and at the middle of its bow.
+  return [
+    { xMm: -(r - POST_MM / 2), yMm: d },
+    { xMm: r - POST_MM / 2, yMm: d },
+    { xMm: 0, yMm: Math.round(shelf.depthMm / 2 - r) },
+  ];
+}
+
+/** The posts on a shelf as things that stand in the way. */
+export const standingPosts = (shelf: Shelf, no: number): Standing[] =>
+  postsOf(shelf).map((post, i) => ({
+    id: `post ${i}`,
+    footprint: POST,
+    spot: { shelf: no, ...post },
+  }));
+
+/** Does a footprint stand where a post has to? */
+export const onPost = (shelf: Shelf, footprint: Footprint, spot: Spot): boolean =>
+  standingPosts(shelf, spot.shelf).some(
+    (post) => gapBetween(post, { id: '', footprint, spot }) < 0,
+  );
+
 /** Does the whole footprint lie on the shelf? */
 export function onShelf(shelf: Shelf, footprint: Footprint, spot: Spot): boolean {
   const { xMm: x, yMm: y } = spot;

@@ -3,7 +3,7 @@ import { useDraggable } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
-import type { Footprint, LoadItem, Shelf } from '@/core/load';
+import { POST_MM, postsOf, type Footprint, type LoadItem, type Shelf } from '@/core/load';
 import { MONO } from '@/ui/theme';
 
 export type PlanItem = Pick<
@@ -87,6 +87,21 @@ export function ShelfDrawing({
           touchAction: 'manipulation',
         }}
       >
+        {postsOf(shelf).map((post) => (
+          <Box
+            key={`${post.xMm} ${post.yMm}`}
+            aria-hidden
+            title="post"
+            sx={{
+              position: 'absolute',
+              left: (post.xMm + shelf.widthMm / 2 - POST_MM / 2) * scale,
+              top: (shelf.depthMm / 2 - post.yMm - POST_MM / 2) * scale,
+              width: POST_MM * scale,
+              height: POST_MM * scale,
+              bgcolor: 'booth.line',
+            }}
+          />
+        ))}
         {thermocouple && (
           <Box
             role="img"
