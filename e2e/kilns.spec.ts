@@ -149,6 +149,10 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
   await page.getByRole('button', { name: 'Save what the cones say' }).click();
   await expect(page.getByText('Cones read; the chart follows')).toBeVisible();
   await page.getByLabel('Next time').fill('A cooler top; it is hotter than it says.');
+  await page.getByLabel('Meter, kWh').fill('sixty');
+  await page.getByRole('button', { name: 'Keep for next time' }).click();
+  await expect(page.getByText('“sixty” is no number')).toBeVisible();
+  await page.getByLabel('Meter, kWh').fill('62,5');
   await page.getByRole('button', { name: 'Keep for next time' }).click();
   await expect(page.getByText('Kept for next time')).toBeVisible();
 
@@ -193,6 +197,16 @@ test('on a phone: a temperature in two touches, a strange one is asked about, th
   await pad.getByRole('button', { name: 'Save' }).tap();
   await expect(pad.getByRole('alert')).toContainText('1150 °C');
   await expect(pad.getByRole('button', { name: 'It is really so' })).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  // A probe's figure that cannot be read holds the reading back; it is not sent as nothing.
+  await page.getByRole('button', { name: /Read temperature/ }).tap();
+  await pad.getByLabel(/Oxygen probe/).fill('about 500');
+  await pad.getByRole('button', { name: '1', exact: true }).tap();
+  await pad.getByRole('button', { name: 'Save' }).tap();
+  await expect(pad.getByText('“about 500” is no number')).toBeVisible();
+  await expect(pad.getByText('1 °C', { exact: true })).toBeVisible();
+  await pad.getByLabel(/Oxygen probe/).fill('');
   await page.keyboard.press('Escape');
 
   // Out of range: nothing is lost, and the reading keeps the moment it was taken at.

@@ -4,9 +4,10 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { parseNumber } from '@/core/units';
+import { fieldNumber } from '@/core/units';
 import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
+import { QuantityField } from '@/ui/QuantityField';
 import { useSay } from '@/ui/Undo';
 
 /** What we want to do otherwise: comes up when the next firing of this kiln is planned. */
@@ -33,11 +34,12 @@ export function NextTime({
       sx={{ maxWidth: 720 }}
       onSubmit={(event) => {
         event.preventDefault();
-        const read = energy.trim() === '' ? null : parseNumber(energy);
+        const read = fieldNumber(energy);
+        if (Number.isNaN(read)) return;
         void act('kilns.set-run', {
           firingId,
           nextTime: text,
-          energyUsed: read === null ? null : read.ok ? read.value : Number.NaN,
+          energyUsed: read,
         }).then((answer) => {
           if (!answer.ok) return;
           say('Kept for next time');
@@ -55,12 +57,7 @@ export function NextTime({
         helperText="Shown when the next firing of this kiln is planned."
       />
       <Stack direction="row" spacing={1.5}>
-        <TextField
-          label={`Meter, ${unit}`}
-          value={energy}
-          onChange={(event) => setEnergy(event.target.value)}
-          sx={{ maxWidth: 200 }}
-        />
+        <QuantityField label={`Meter, ${unit}`} value={energy} onChange={setEnergy} width={200} />
         <Button type="submit" variant="outlined" disabled={busy}>
           Keep for next time
         </Button>

@@ -2,13 +2,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { fromStudio, toStudio, type Units } from '@/core/units';
+import { fieldNumber, fromStudio, toStudio, type Units } from '@/core/units';
 import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
+import { QuantityField } from '@/ui/QuantityField';
 import { useNow } from '@/ui/useNow';
 import { useSay } from '@/ui/Undo';
 
@@ -53,6 +53,8 @@ export function ReadPad({
   const likely = [-10, -5, 0, 5, 10].map((step) => middle + step);
 
   const save = async (shown: number, sure = false, atMoment?: string): Promise<void> => {
+    const probeMv = fieldNumber(mv);
+    if (Number.isNaN(probeMv)) return;
     const celsius = fromStudio(shown, units);
     // Tried again after a lost connection it is still the reading of that moment.
     const at =
@@ -62,7 +64,7 @@ export function ReadPad({
       firingId,
       at,
       celsius,
-      probeMv: mv.trim() === '' ? null : Number(mv.replace(',', '.')),
+      probeMv,
       sure,
     });
     if (answer.ok) {
@@ -92,6 +94,7 @@ export function ReadPad({
         onClick={() => {
           // Another moment, another figure: the pad opens empty.
           setText('');
+          setMv('');
           setAsk(null);
           clear();
           setOpen(true);
@@ -148,13 +151,13 @@ export function ReadPad({
             </Button>
           </Box>
           {probe && (
-            <TextField
-              label="Oxygen probe, mV (if there is one)"
-              value={mv}
-              onChange={(event) => setMv(event.target.value)}
-              sx={{ mt: 1.5 }}
-              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-            />
+            <Box sx={{ mt: 1.5 }}>
+              <QuantityField
+                label="Oxygen probe, mV (if there is one)"
+                value={mv}
+                onChange={setMv}
+              />
+            </Box>
           )}
           <ProblemNote
             act={

@@ -10,15 +10,16 @@ import { useState } from 'react';
 import { readSchedule, withHoldFor, type Segment } from '@/core/heatwork';
 import { formatCone } from '@/core/cones';
 import {
+  fieldNumber,
   formatDuration,
   formatRate,
   formatTemperature,
-  parseNumber,
   type Units,
 } from '@/core/units';
 import Link from '@/ui/Link';
 import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
+import { QuantityField } from '@/ui/QuantityField';
 import { useSay } from '@/ui/Undo';
 import { ordinalWords } from './NowPanel';
 
@@ -212,20 +213,22 @@ export function RunPanel(props: RunPanelProps) {
         spacing={1.5}
         onSubmit={(event) => {
           event.preventDefault();
-          const hours = late.trim() === '' ? null : parseNumber(late);
+          const hours = fieldNumber(late);
+          if (Number.isNaN(hours)) return;
           void set({
             bringBy: bringBy === '' ? null : bringBy,
             notice,
-            latestHours: hours === null ? null : hours.ok ? hours.value : Number.NaN,
+            latestHours: hours,
           });
         }}
       >
-        <TextField
+        <QuantityField
           label="Late after, hours"
           value={late}
-          onChange={(event) => setLate(event.target.value)}
+          onChange={setLate}
           helperText={props.byHand ? 'An alarm on this page; set a second timer too.' : ' '}
-          sx={{ maxWidth: { sm: 190 } }}
+          size="small"
+          width={190}
         />
         <TextField
           type="date"
