@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import next from 'eslint-config-next/core-web-vitals';
 import tseslint from 'typescript-eslint';
 
@@ -6,19 +7,17 @@ const zone = (target, from, message) => ({
   from: from.map((one) => `./src/${one}`),
   message,
 });
-const FEATURES = [
-  'bench',
-  'chart',
-  'drawings',
-  'exchange',
-  'kilns',
-  'opening',
-  'people',
-  'questions',
-  'shell',
-  'store',
-  'tests',
-];
+const FEATURES = readdirSync(new URL('./src/features', import.meta.url));
+
+/** A feature's doors: what runs in a browser, the rest, and pages or sections to be placed. */
+const DOORS = FEATURES.flatMap((one) => [
+  `./${one}/index.ts`,
+  `./${one}/server.ts`,
+  `./${one}/contracts.ts`,
+  `./${one}/rooms`,
+]);
+const DOOR_MESSAGE =
+  'A feature is reached through its index.ts, its contracts.ts, on the server its server.ts, or a page or section in its rooms.';
 
 export default tseslint.config(
   {
@@ -26,6 +25,7 @@ export default tseslint.config(
       '.next/**',
       'node_modules/**',
       'studio-data/**',
+      'mutants/**',
       'next-env.d.ts',
       'test-results/**',
       'playwright-report/**',
@@ -68,15 +68,12 @@ export default tseslint.config(
               'platform stands below features.',
             ),
             zone('features', ['app'], 'Routes use features, not the other way round.'),
+            { target: './src/app', from: './src/features', except: DOORS, message: DOOR_MESSAGE },
             ...FEATURES.map((feature) => ({
               target: `./src/features/${feature}`,
               from: './src/features',
-              except: [
-                `./${feature}`,
-                ...FEATURES.flatMap((other) => [`./${other}/index.ts`, `./${other}/server.ts`]),
-              ],
-              message:
-                'A feature reaches another only through its index.ts or, on the server, its server.ts.',
+              except: [`./${feature}`, ...DOORS],
+              message: DOOR_MESSAGE,
             })),
           ],
         },
@@ -117,6 +114,32 @@ export default tseslint.config(
           message: 'SQL is written in data/ only.',
         },
       ],
+    },
+  },
+  {
+    // What has shipped stays as it shipped: no step follows code or data that go on living.
+    files: ['src/data/migrations/0*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^(?!\\./0|knex$|uuid$)',
+              message: 'A migration imports Knex, uuid and its own data only.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    // A component under test stands in a small room of the test's own, seen from outside.
+    files: ['src/**/*.test.tsx'],
+    rules: {
+      'import/no-restricted-paths': 'off',
+      'no-restricted-imports': 'off',
+      'react-hooks/globals': 'off',
     },
   },
   { files: ['scripts/**', 'bench/**', 'demo/**', 'stand-ins/**'], rules: { 'no-console': 'off' } },

@@ -2,7 +2,11 @@ const transform = {
   '^.+\\.tsx?$': [
     '@swc/jest',
     {
-      jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } },
+      jsc: {
+        target: 'es2022',
+        parser: { syntax: 'typescript', tsx: true },
+        transform: { react: { runtime: 'automatic' } },
+      },
       module: { type: 'es6' },
     },
   ],
@@ -12,10 +16,12 @@ const shared = {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   testEnvironment: 'node',
-  modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/studio-data'],
+  modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/studio-data', '<rootDir>/mutants'],
 };
 
 const config = {
+  // A database that is made anew can take its time on a busy machine.
+  testTimeout: 20_000,
   projects: [
     {
       ...shared,
@@ -26,6 +32,12 @@ const config = {
         '<rootDir>/stand-ins/**/*.test.ts',
       ],
       testPathIgnorePatterns: ['\\.db\\.test\\.ts$'],
+    },
+    {
+      ...shared,
+      displayName: 'dom',
+      testEnvironment: 'jsdom',
+      testMatch: ['<rootDir>/src/**/*.test.tsx'],
     },
     {
       ...shared,

@@ -1,31 +1,32 @@
 /** Kilns: readings of fifty at once, a firing of 100,000 readings, heat work, packing. */
 import { v7 } from 'uuid';
-import { createKiln, listKilns } from '../src/data/catalogue';
-import { createFiring, findFiring, setHistory, setLit } from '../src/data/firings';
+import { createFiring, findFiring, setLit } from '../src/data/firings';
+import { setHistory } from '../src/data/past-firings';
 import { addToken } from '../src/data/kiln-care';
 import { insertReadings, keepReadings } from '../src/data/readings';
 import { packLoad, UNMEASURED } from '../src/core/load';
 import { predictedOrdinal, workOf, type Reading } from '../src/core/heatwork';
-import { firingRoom, ingestRequest } from '../src/features/kilns/server';
 import type { Database } from '../src/data/database';
 import { clock, median, ratio, report } from './measure';
 import { studio, technician } from './studio';
+import { firingRoom, ingestRequest } from '../src/features/firelog/server';
+import { createKiln, listKilns } from '../src/data/kilns';
 
 const KILNS = 50;
 const SECONDS = 60;
+const KILN = {
+  energy: 'electric',
+  control: 'controller',
+  volumeL: 100,
+  shelves: 3,
+  notes: '',
+  ...UNMEASURED,
+} as const;
 
 /** A kiln with a firing under way, and the token of its device. */
 async function hotKiln(db: Database, at: Date): Promise<{ firingId: string; secret: string }> {
   const [kilnId, firingId, secret] = [v7(), v7(), v7()];
-  await createKiln(db, kilnId, {
-    name: `Kiln ${kilnId}`,
-    energy: 'electric',
-    control: 'controller',
-    volumeL: 100,
-    shelves: 3,
-    notes: '',
-    ...UNMEASURED,
-  });
+  await createKiln(db, kilnId, { ...KILN, name: `Kiln ${kilnId}` });
   const fields = {
     kilnId,
     kind: 'glaze',
@@ -99,15 +100,7 @@ async function benchIngest(db: Database): Promise<void> {
 async function benchRoom(db: Database): Promise<void> {
   const [kilnId, firingId] = [v7(), v7()];
   const name = `Long ${kilnId}`;
-  await createKiln(db, kilnId, {
-    name,
-    energy: 'electric',
-    control: 'controller',
-    volumeL: 100,
-    shelves: 3,
-    notes: '',
-    ...UNMEASURED,
-  });
+  await createKiln(db, kilnId, { ...KILN, name });
   const at = new Date(Date.now() - 30 * 3_600_000);
   await setHistory(
     db,

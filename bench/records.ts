@@ -87,9 +87,8 @@ export async function benchBoard(port: number): Promise<void> {
           input: {
             firingId,
             zone: null,
-            replace: true,
             seen,
-            pieces: [{ pieceId, observationId: v7(), basedOn: null }],
+            pieces: [{ pieceId, observationId: v7(), corrects: null }],
           },
         },
         technician,
@@ -100,21 +99,18 @@ export async function benchBoard(port: number): Promise<void> {
       transact(db, async (trx) => {
         // The floor: the same writes by hand, with nothing read and nothing computed.
         const { piece_id: pieceId, firing_id: firingId } = placed[i + 102]!;
-        await trx('observation')
-          .where({ piece_id: pieceId, firing_id: firingId })
-          .update({ current_key: null, superseded_at: new Date() });
         await trx('observation').insert({
           id: v7(),
           piece_id: pieceId,
           firing_id: firingId,
           seen_at: new Date(),
+          arrived_at: new Date(),
           seen_by: technician.id,
           surface: 'gloss',
           movement_mm: 1,
           rating: 4,
           verdict: 'study',
           note: '',
-          current_key: `${String(pieceId)}/${String(firingId)}/`,
         });
         const own = (
           await trx('sighting').where({ piece_id: pieceId, firing_id: firingId })

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startDatabase } from '../scripts/mariadb';
 import { benchChemistry } from './chemistry';
+import { benchGrowth } from './growth';
 import { benchKilns } from './kilns';
 import { benchBoard, benchImport } from './records';
 
@@ -12,6 +13,7 @@ const BENCHES: Record<string, (port: number) => unknown> = {
   board: benchBoard,
   chemistry: benchChemistry,
   kilns: benchKilns,
+  growth: benchGrowth,
 };
 
 const named = process.argv.slice(2);

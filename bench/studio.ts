@@ -36,17 +36,32 @@ export async function studio(port: number, name: string): Promise<Database> {
   return db;
 }
 
-/** Past tests of 25 coatings, every pair in turn. */
-export function csv(rows: number): Uint8Array {
+/**
+ * Past tests of 25 coatings, every pair in turn, on three bodies. From `apart` on they are of two
+ * other bodies: whatever the studio's size, the cells of the first body stay as large.
+ */
+export function csv(rows: number, apart = Infinity): Uint8Array {
   const lines = [
     'mark,body,coating 1,coats 1,coating 2,coats 2,cone,atmosphere,date,kiln,surface,defects',
   ];
   for (let i = 0; i < rows; i++) {
     const pair = i % 625;
     lines.push(
-      `M${i},Body ${(i >> 13) % 3},Glaze ${pair % 25},${1 + (i % 2)},Glaze ${Math.floor(pair / 25)},1,6,oxidation,20${20 + (i % 5)}-0${1 + (i % 9)}-1${i % 9},Kiln ${i % 3},${i % 5 ? 'gloss' : 'matt'},${i % 4 ? '' : 'pit 1'}`,
+      `M${i},${i < apart ? `Body ${apart === Infinity ? (i >> 13) % 3 : 0}` : `Body ${1 + (i & 1)}`},Glaze ${pair % 25},${1 + (i % 2)},Glaze ${Math.floor(pair / 25)},1,6,oxidation,20${20 + (i % 5)}-0${1 + (i % 9)}-1${i % 9},Kiln ${i % 3},${i % 5 ? 'gloss' : 'matt'},${i % 4 ? '' : 'pit 1'}`,
     );
   }
+  return new TextEncoder().encode(lines.join('\n'));
+}
+
+/** Two stacks on one body: one seen on very many pieces, one on a few. */
+export function crowd(many: number, few: number): Uint8Array {
+  const row = (i: number, glaze: number): string =>
+    `${glaze}-${i},Body 0,Glaze ${glaze},1,,,6,oxidation,20${20 + (i % 5)}-0${1 + (i % 9)}-1${i % 9},Kiln ${i % 3},${i % 9 ? 'gloss' : 'matt'},`;
+  const lines = [
+    'mark,body,coating 1,coats 1,coating 2,coats 2,cone,atmosphere,date,kiln,surface,defects',
+    ...Array.from({ length: many }, (_, i) => row(i, 0)),
+    ...Array.from({ length: few }, (_, i) => row(i, 1)),
+  ];
   return new TextEncoder().encode(lines.join('\n'));
 }
 
@@ -67,6 +82,7 @@ export async function bring(db: Database, bytes: Uint8Array): Promise<void> {
     bodies: pick(known.bodies, first.bodies),
     kilns: pick(known.kilns, first.kilns),
     coatings: pick(known.coatings, first.coatings),
+    conesShown: true,
   });
   await transact(db, async (trx) =>
     writeImport(

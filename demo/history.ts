@@ -1,85 +1,13 @@
 /** The demo studio's two years: which firing held what, and what came out of it. */
-import { CONES, coneOrdinal, previousWholeCone, usualPack } from '../src/core/cones';
-import type { Atmosphere, Verdict } from '../src/core/signs';
-import { EVERYWHERE, zoneKey, zonesOf, type Coat, type Face, type Layer } from '../src/core/zones';
-import type { Observation } from '../src/data/observations';
-import type { Band, Scene } from './paint';
-import { coneSix, coneTen, small, type CoatSpec, type LotSpec, type PieceSpec } from './plan';
+import { coneOrdinal } from '../src/core/cones';
+import type { Atmosphere } from '../src/core/signs';
+import { coneSix, coneTen } from './plan';
 import { Random } from './random';
-import { BODIES, COATINGS } from './studio';
-import { fateOf, type Fate, type Rgb } from './truth';
-
-const DAY = 86_400_000;
-
-export type DemoPiece = {
-  id: string;
-  spec: PieceSpec;
-  lot: number;
-  madeAt: Date;
-  owner: number | null;
-  meant: Layer[];
-  done: Layer[];
-  faces: Face[];
-  waitingFor: 'bisque' | 'glaze' | 'refire' | null;
-  cone: string;
-  atmosphere: Atmosphere;
-};
-export type DemoFiring = {
-  id: string;
-  kiln: string;
-  kind: 'bisque' | 'glaze' | 'refire';
-  target: string;
-  atmosphere: Atmosphere;
-  at: Date;
-  status: 'planned' | 'firing' | 'cooling' | 'opened';
-  reached: number;
-  writtenUp: boolean;
-  notes: string;
-  pieces: {
-    piece: DemoPiece;
-    shelf: number;
-    generation: number;
-    setting: 'shelf' | 'waster' | 'unknown';
-  }[];
-  cones: { cone: string; role: 'guide' | 'target' | 'guard'; place: string; bend: number | null }[];
-};
-export type DemoHistory = {
-  lots: { spec: LotSpec; at: Date }[];
-  pieces: DemoPiece[];
-  firings: DemoFiring[];
-  observations: Observation[];
-  scenes: { pieceId: string; firingId: string; scene: Scene }[];
-};
-
-const slugify = (name: string): string => name.toLowerCase().replace(/ /g, '-');
-const KIND = new Map(COATINGS.map((coating) => [slugify(coating.name), coating.kind]));
-const hex = (colour: string): Rgb =>
-  [1, 3, 5].map((i) => parseInt(colour.slice(i, i + 2), 16)) as unknown as Rgb;
-const BODY_COLOUR = new Map(BODIES.map((body) => [slugify(body.name), hex(body.colour)]));
-const BODY_DARK = new Map(BODIES.map((body) => [slugify(body.name), body.ground === 'dark']));
-
-export const coatOf = (spec: Pick<CoatSpec, 'slug' | 'version'>): Coat => ({
-  slug: spec.slug,
-  version: spec.version ?? 1,
-  kind: KIND.get(spec.slug) ?? 'glaze',
-});
-
-const layerOf = (spec: CoatSpec, generation = 1): Layer => ({
-  coat: coatOf(spec),
-  method: spec.method ?? 'dip',
-  coats: spec.coats ?? 1,
-  weight: spec.weight ?? 'normal',
-  thicknessMm: null,
-  seconds: spec.seconds ?? null,
-  stage: spec.stage ?? (generation > 1 ? 'glaze-fired' : 'bisque'),
-  driedBefore: spec.dried ?? null,
-  generation,
-  region: {
-    ...EVERYWHERE,
-    stretch: { from: spec.from ?? 0, to: spec.to ?? 1 },
-    relief: spec.relief ?? 'all',
-  },
-});
+import { seeAndPaint } from './seen';
+import { DAY, type DemoPiece, type DemoFiring, type DemoHistory, layerOf } from './history-terms';
+import { small } from './plan-ware';
+import { conePacks } from './cones';
+import { queue } from './queue';
 
 /** Builds everything up to `now`; the same for the same day. */
 export function demoHistory(now: Date): DemoHistory {
@@ -186,43 +114,7 @@ export function demoHistory(now: Date): DemoHistory {
   return history;
 }
 
-/** Makes a queue's pieces; they wait for their firing until one takes them. */
-function queue(
-  history: DemoHistory,
-  lots: readonly LotSpec[],
-  cone: string,
-  atmosphere: Atmosphere,
-  start: Date,
-  random: Random,
-): DemoPiece[] {
-  return lots.flatMap((spec) => {
-    const lot = history.lots.push({ spec, at: start }) - 1;
-    const owner = spec.pieces[0]?.owner ? random.integer(2, 13) : null;
-    return spec.pieces.map((piece): DemoPiece => {
-      const made: DemoPiece = {
-        id: '',
-        spec: piece,
-        lot,
-        madeAt: start,
-        owner,
-        meant: piece.coats.map((coat) => layerOf(coat)),
-        done: (piece.done ?? piece.coats).map((coat) => layerOf(coat)),
-        faces: piece.faces.map((face, i) => ({
-          no: i + 1,
-          kind: face.kind,
-          slip: face.slip ? coatOf({ slug: face.slip }) : null,
-        })),
-        waitingFor: 'glaze',
-        cone,
-        atmosphere,
-      };
-      history.pieces.push(made);
-      return made;
-    });
-  });
-}
-
-type NewFiring = {
+export type NewFiring = {
   kiln: string;
   kind: DemoFiring['kind'];
   target: string;
@@ -274,167 +166,6 @@ function add(history: DemoHistory, random: Random, plan: NewFiring): DemoFiring 
       .forEach((placed) => seeAndPaint(history, firing, placed, random, plan.under === true));
   }
   return firing;
-}
-
-function conePacks(plan: NewFiring, random: Random): DemoFiring['cones'] {
-  if (plan.kind === 'bisque') return [];
-  return (plan.kiln === 'pip' ? ['shelf'] : ['top shelf', 'bottom shelf']).flatMap((place, i) => {
-    const here = plan.reached - i * random.between(0.05, 0.2);
-    return usualPack(plan.target).map(({ cone, role }) => ({
-      cone,
-      role,
-      place,
-      bend: plan.status === 'opened' ? bendAt(cone, here) : null,
-    }));
-  });
-}
-
-/** How far a cone has come down when the place reached this point of the line. */
-function bendAt(cone: string, reached: number): number {
-  const [top, foot] = [coneOrdinal(cone), coneOrdinal(previousWholeCone(cone) ?? CONES[0]!)];
-  if (reached >= top) return 90;
-  return reached <= foot ? 0 : Math.round(((reached - foot) / (top - foot)) * 18) * 5;
-}
-
-function seeAndPaint(
-  history: DemoHistory,
-  firing: DemoFiring,
-  placed: DemoFiring['pieces'][number],
-  random: Random,
-  under: boolean,
-): void {
-  const { piece, generation } = placed;
-  const body = BODY_COLOUR.get(piece.spec.body)!;
-  const zones = zonesOf(piece.faces, piece.done, generation);
-  const slow = Math.max(0, ...piece.done.map((layer) => layer.seconds ?? 0));
-  const fates = zones.map((zone) => {
-    const face = piece.faces.find((one) => one.no === zone.face)!;
-    const slip = zone.ground.at(-1);
-    const ground = slip
-      ? hex(COATINGS.find((coating) => slugify(coating.name) === slip.slug)!.colour)
-      : body;
-    const dark = slip ? slip.slug === 'soot-slip' : BODY_DARK.get(piece.spec.body)!;
-    const fate = fateOf(
-      zone.stack,
-      ground,
-      {
-        body: piece.spec.body,
-        dark,
-        heat: firing.reached - coneOrdinal(firing.target),
-        reduction:
-          firing.atmosphere === 'heavy reduction'
-            ? 1
-            : firing.atmosphere === 'light reduction'
-              ? 0.3
-              : 0,
-        underReduced: under,
-        seconds: slow,
-        slipOnDry: piece.done.some(
-          (layer) => layer.coat.kind === 'slip' && layer.stage === 'bone-dry',
-        ),
-        besideRosehip: piece.spec.besideRosehip ?? false,
-        versionOf: (slug) =>
-          piece.done.find((layer) => layer.coat.slug === slug)?.coat.version ?? 1,
-      },
-      random,
-    );
-    return { zone, face, ground, fate };
-  });
-  const main = fates.find(({ zone }) => zone.stack.length > 1) ?? fates[0]!;
-  const seenAt = new Date(firing.at.getTime() + (firing.writtenUp ? 2 : 1.4) * DAY);
-  const worst = Math.max(
-    0,
-    ...fates.flatMap(({ fate }) =>
-      fate.signs.filter((sign) => !sign.wanted).map((sign) => sign.severity),
-    ),
-  );
-  const observe = (zone: string | null, fate: Fate, rest: Partial<Observation>): void => {
-    history.observations.push({
-      id: random.id(seenAt),
-      pieceId: piece.id,
-      firingId: firing.id,
-      zone,
-      seenAt,
-      surface: fate.surface,
-      opacity: fate.opacity > 0.85 ? 'opaque' : fate.opacity > 0.45 ? 'translucent' : 'transparent',
-      colour: fate.words,
-      movementMm: fate.movementMm,
-      met: null,
-      rating: null,
-      verdict: null,
-      note: '',
-      signs: fate.signs,
-      ...rest,
-    });
-  };
-  observe(
-    null,
-    { ...main.fate, signs: [], movementMm: 0 },
-    {
-      movementMm: null,
-      rating: worst >= 3 ? 1 : worst === 2 ? random.integer(1, 3) : random.integer(3, 5),
-      verdict: verdictOf(piece.spec.kind, worst, random),
-      colour: main.fate.words,
-      note: random.chance(0.12)
-        ? random.pick([
-            'Better in the hand than in the picture.',
-            'Try it thinner.',
-            'Pools nicely in the texture.',
-            'Ask for more of these.',
-            'The rim is the best of it.',
-          ])
-        : '',
-    },
-  );
-  for (const { zone, fate } of fates) {
-    if (
-      fate.signs.length > 0 ||
-      fate.movementMm > 1 ||
-      fate.surface !== main.fate.surface ||
-      zone.stack.length > 1
-    ) {
-      observe(zoneKey(zone), fate, {
-        met:
-          zone.stack.length > 1
-            ? fate.movementMm > 5
-              ? 'blend'
-              : random.pick(['blend', 'dominate', 'separate'])
-            : null,
-      });
-    }
-  }
-  history.scenes.push({
-    pieceId: piece.id,
-    firingId: firing.id,
-    scene: {
-      seed: 1000 + history.scenes.length * 7,
-      speckle: piece.spec.body === 'drift' ? 1 : piece.spec.body === 'gantry' ? 0.5 : 0.06,
-      body,
-      heightMm: piece.spec.heightMm,
-      faces: piece.faces.map((face) => {
-        const own = fates.filter((one) => one.face === face);
-        return {
-          ground: own[0]!.ground,
-          textured: face.kind === 'textured',
-          bands: own.map(({ zone, fate }): Band => ({
-            from: zone.stretch.from,
-            to: zone.stretch.to,
-            relief: zone.relief,
-            bare: zone.stack.length === 0,
-            ...fate,
-          })),
-        };
-      }),
-    },
-  });
-}
-
-function verdictOf(kind: 'tile' | 'ware', worst: number, random: Random): Verdict {
-  if (kind === 'tile') return 'study';
-  if (worst >= 3) return 'discard';
-  return worst === 2
-    ? random.pick(['second', 'refire', 'study'])
-    : random.pick(['keep', 'sell', 'keep', 'give']);
 }
 
 /** A few pieces got another coat and another firing. */
@@ -511,7 +242,11 @@ function bisques(history: DemoHistory, random: Random, now: Date, start: Date): 
         (firing) => firing.kind !== 'bisque' && firing.pieces.some((one) => one.piece === piece),
       ),
   );
-  for (const piece of waiting.slice(-14)) piece.waitingFor = 'bisque';
+  const raw = new Set(waiting.slice(-14));
+  for (const piece of raw) piece.waitingFor = 'bisque';
+  for (const firing of history.firings)
+    if (firing.kind === 'bisque')
+      firing.pieces = firing.pieces.filter(({ piece }) => !raw.has(piece));
   history.firings.push({
     id: random.id(now),
     kiln: 'pip',

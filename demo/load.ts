@@ -1,26 +1,10 @@
 /** Puts the demo studio into an empty database. */
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
-import {
-  createBody,
-  createCoating,
-  createKiln,
-  addVersion,
-  listCoatings,
-} from '../src/data/catalogue';
-import { rebuildCells } from '../src/data/cells';
-import { insertMany, transact, type Database, type Transaction } from '../src/data/database';
-import { setHistory } from '../src/data/firings';
-import { place } from '../src/data/placements';
-import { followCones } from '../src/data/witnesses';
-import { appendObservations } from '../src/data/observations';
-import { footprintOf, NOWHERE, packLoad, shelfOf } from '../src/core/load';
-import { addEntry, setRun } from '../src/data/firing-log';
-import { addUpkeep } from '../src/data/kiln-care';
-import { insertReadings } from '../src/data/readings';
-import { createSchedule } from '../src/data/schedules';
-import { learnFrom } from '../src/features/kilns/server';
-import { demoLog, SCHEDULES, UPKEEP } from './logs';
+import { rebuildSummaries } from '../src/data/summaries';
+import { relearnAll } from '../src/features/kilns/server';
+import { transact, type Database, type Transaction } from '../src/data/database';
+import { writeLooks } from './looks';
 import { createPerson } from '../src/data/people';
 import { createPhotos } from '../src/data/photos';
 import { createLot, createPieces, setMade } from '../src/data/pieces';
@@ -28,13 +12,18 @@ import { raiseFlag } from '../src/data/flags';
 import type { LayerFields } from '../src/data/layers';
 import { createStudio } from '../src/data/studio';
 import { hashPassword } from '../src/platform/passwords';
-import { demoHistory, type DemoFiring, type DemoHistory } from './history';
+import { demoHistory } from './history';
 import { paintAll } from './paint-all';
 import { Random } from './random';
 import { askQuestions } from './questions';
 import { writeShelves } from './store';
 import { BODIES, COATINGS, DEMO_PASSWORD, KILNS, PEOPLE, STUDIO } from './studio';
 import type { Layer } from '../src/core/zones';
+import { writeKilns, writeFiring } from './load-firings';
+import { createBody } from '../src/data/bodies';
+import { createCoating, listCoatings, addVersion } from '../src/data/coatings';
+import { createKiln } from '../src/data/kilns';
+import { type DemoHistory } from './history-terms';
 
 export type DemoReport = { pieces: number; firings: number; pictures: number };
 
@@ -78,13 +67,16 @@ export async function loadDemo(
       ids.people[0]!,
       now,
     );
-    await rebuildCells(trx);
+    await relearnAll(trx, now);
+    // Brought in at once: nobody saw anything move.
+    await trx('cone_move').delete();
+    await rebuildSummaries(trx);
   });
   await askQuestions(db, now);
   return { pieces: history.pieces.length, firings: history.firings.length, pictures: kept.length };
 }
 
-type Ids = {
+export type Ids = {
   people: string[];
   bodies: Map<string, string>;
   kilns: Map<string, string>;
@@ -149,6 +141,11 @@ async function writeRecords(
       iben,
       lot.at,
     );
+  const raw = new Set(
+    history.firings
+      .filter(({ kind }) => kind === 'bisque')
+      .flatMap((firing) => firing.pieces.map(({ piece }) => piece.id)),
+  );
   const pieces = [...history.pieces].sort((a, b) => a.madeAt.getTime() - b.madeAt.getTime());
   await createPieces(
     trx,
@@ -163,7 +160,7 @@ async function writeRecords(
       ownerId: piece.owner === null ? null : ids.people[piece.owner]!,
       madeOn: piece.madeAt.toISOString().slice(0, 10),
       notes: '',
-      waitingFor: piece.waitingFor,
+      madeFor: raw.has(piece.id) || piece.waitingFor === 'bisque' ? 'bisque' : 'glaze',
       wantedCone: piece.cone,
       wantedAtmosphere: piece.atmosphere,
       faces: piece.faces.map((face) => ({
@@ -190,145 +187,5 @@ async function writeRecords(
         piece.madeAt,
       );
   for (const firing of history.firings) await writeFiring(trx, firing, ids, iben, random);
-  await appendObservations(trx, history.observations, iben);
-}
-
-/** What is in a kiln now is drawn on its shelves; of the past only the shelf is known. */
-function shelfPlan(firing: DemoFiring): Pick<ReturnType<typeof packLoad>, 'spots' | 'turned'> {
-  const kiln = KILNS.find(({ name }) => name.toLowerCase() === firing.kiln)!;
-  const shelf = shelfOf(kiln);
-  if (
-    shelf === null ||
-    (firing.status === 'opened' && firing.writtenUp) ||
-    firing.kind === 'bisque'
-  )
-    return { spots: new Map(), turned: new Set() };
-  return packLoad(
-    firing.pieces.map(({ piece }) => ({
-      id: piece.id,
-      footprint: footprintOf(piece.spec.form, piece.spec.heightMm),
-    })),
-    shelf,
-    kiln.shelves,
-    kiln.chamberMm,
-  );
-}
-
-/** Logs, diaries, schedules and upkeep, and what all of it teaches. */
-async function writeKilns(
-  trx: Transaction,
-  history: DemoHistory,
-  ids: Ids,
-  random: Random,
-  now: Date,
-): Promise<void> {
-  const [iben, tomasz] = ids.people as [string, string];
-  for (const schedule of SCHEDULES) await createSchedule(trx, random.id(now), schedule, iben, now);
-  for (const one of UPKEEP)
-    await addUpkeep(
-      trx,
-      {
-        id: random.id(now),
-        kilnId: ids.kilns.get(one.kiln)!,
-        kind: one.kind,
-        doneOn: new Date(now.getTime() - one.daysAgo * 86_400_000).toISOString().slice(0, 10),
-        note: one.note,
-      },
-      iben,
-      now,
-    );
-  for (const [i, firing] of history.firings.entries()) {
-    const log = demoLog(firing, i, now);
-    if (firing.status === 'planned')
-      await setRun(trx, firing.id, {
-        onDuty: tomasz,
-        bringBy: new Date(firing.at.getTime() - 86_400_000).toISOString().slice(0, 10),
-        notice:
-          firing.kind === 'bisque'
-            ? 'Bone-dry work only: cold to the cheek means wet.'
-            : 'Foot wiped, name on the slip. Slack Tide on a waster, please.',
-      });
-    if (firing.status === 'planned' && firing.kind === 'glaze')
-      await setRun(trx, firing.id, {
-        schedule: { name: SCHEDULES[0]!.name, segments: SCHEDULES[0]!.segments },
-        readEveryS: 60,
-      });
-    if (log === null) continue;
-    await setRun(trx, firing.id, {
-      schedule: log.schedule,
-      readEveryS: log.readEveryS,
-      nextTime: log.nextTime,
-      energyUsed: log.energyUsed,
-      onDuty: iben,
-    });
-    await insertReadings(
-      trx,
-      log.readings.map((one) => ({ ...one, firingId: firing.id, source: log.source })),
-    );
-    for (const entry of log.entries)
-      await addEntry(trx, firing.id, { id: random.id(entry.at), ...entry }, iben);
-    await learnFrom(trx, firing.id);
-  }
-}
-
-async function writeFiring(
-  trx: Transaction,
-  firing: DemoFiring,
-  ids: Ids,
-  by: string,
-  random: Random,
-): Promise<void> {
-  await setHistory(
-    trx,
-    {
-      id: firing.id,
-      kilnId: ids.kilns.get(firing.kiln)!,
-      kind: firing.kind,
-      targetCone: firing.target,
-      atmosphere: firing.atmosphere,
-      plannedFor: firing.at.toISOString().slice(0, 10),
-      notes: firing.notes,
-      status: firing.status,
-      at: firing.at,
-      writtenUp: firing.writtenUp && firing.status === 'opened',
-    },
-    by,
-  );
-  await insertMany(
-    trx,
-    'witness_cone',
-    firing.cones.map((cone) => ({
-      id: random.id(firing.at),
-      firing_id: firing.id,
-      cone: cone.cone,
-      role: cone.role,
-      place: cone.place,
-      bend_degrees: cone.bend,
-      read_by: cone.bend === null ? null : by,
-      read_at: cone.bend === null ? null : firing.at,
-    })),
-  );
-  await followCones(trx, firing.id);
-  const planned = shelfPlan(firing);
-  await place(
-    trx,
-    firing.pieces.map(({ piece, shelf, generation, setting }) => {
-      const spot = planned.spots.get(piece.id);
-      return {
-        id: random.id(firing.at),
-        firingId: firing.id,
-        pieceId: piece.id,
-        shelf: spot?.shelf ?? shelf,
-        position: '',
-        setting,
-        generation,
-        ...(spot
-          ? { xMm: spot.xMm, yMm: spot.yMm, turned: planned.turned.has(piece.id) }
-          : NOWHERE),
-        open: firing.status !== 'opened',
-      };
-    }),
-    by,
-    firing.at,
-  );
+  await writeLooks(trx, history.observations, { iben, tomasz }, random);
 }

@@ -5,7 +5,7 @@ import { predictedOrdinal, profileOf, type Reading, type Segment } from '../src/
 import type { Atmosphere } from '../src/core/signs';
 import { ELECTRIC, fire, type Kiln } from '../stand-ins/kiln';
 import { gaussian } from '../stand-ins/noise';
-import type { DemoFiring } from './history';
+import type { DemoFiring } from './history-terms';
 
 const DAY = 86_400_000;
 

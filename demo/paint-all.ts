@@ -1,5 +1,5 @@
 import { Worker } from 'node:worker_threads';
-import type { KeptPicture } from '../src/platform/pictures';
+import type { KeptPicture } from '../src/platform/objects';
 import type { Scene } from './paint';
 
 const WORKER = new URL('./paint.worker.ts', import.meta.url).href;

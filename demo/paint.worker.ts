@@ -1,6 +1,6 @@
 import { parentPort } from 'node:worker_threads';
 import sharp from 'sharp';
-import { folderStore, keepPicture } from '../src/platform/pictures';
+import { folderStore, keepPicture } from '../src/platform/objects';
 import { HEIGHT, WIDTH, paint, type Scene } from './paint';
 
 sharp.concurrency(1);

@@ -1,7 +1,6 @@
 /** Questions of the demo studio: one concluded on tiles long fired, others just begun. */
 import { v7 } from 'uuid';
 import { OPERATIONS } from '../src/app/operations';
-import { listBodies, listCoatings } from '../src/data/catalogue';
 import type { Database } from '../src/data/database';
 import { listPeople, type Person } from '../src/data/people';
 import { listPieces } from '../src/data/pieces';
@@ -9,6 +8,8 @@ import { layersOf } from '../src/data/layers';
 import { addTiles, concludeQuestion, createQuestion } from '../src/data/questions';
 import { listMaterials } from '../src/data/materials';
 import { perform } from '../src/platform/operation';
+import { listBodies } from '../src/data/bodies';
+import { listCoatings } from '../src/data/coatings';
 
 const DAY = 86_400_000;
 const SHEET = { dryG: 100, cupMl: 60, measureMl: 1, resolutionG: 0.1 };

@@ -1,11 +1,12 @@
 /** What stands in the demo studio's store besides bodies and coatings: recipes, buckets, blanks, measurements. */
-import { listBodies, listCoatings } from '../src/data/catalogue';
 import { addEntry, createBucket } from '../src/data/buckets';
 import type { Transaction } from '../src/data/database';
 import { listMaterials, updateMaterial } from '../src/data/materials';
 import { setRecipe } from '../src/data/recipes';
 import { addBodyTest, moveTiles, saveFormCard } from '../src/data/stock';
 import type { Random } from './random';
+import { listBodies } from '../src/data/bodies';
+import { listCoatings } from '../src/data/coatings';
 
 type Line = [material: string, amount: number, addition?: boolean, supply?: string];
 

@@ -1,7 +1,9 @@
 /** The demo studio: Weighbridge Yard, invented from end to end. */
 import { UNMEASURED } from '../src/core/load';
-import type { BodyFields, CoatingFields, KilnFields } from '../src/data/catalogue';
-import type { Role } from '../src/data/people';
+import type { Role } from '../src/core/studio';
+import type { BodyFields } from '../src/data/bodies';
+import type { CoatingFields } from '../src/data/coatings';
+import type { KilnFields } from '../src/data/kilns';
 
 export const STUDIO = {
   name: 'Weighbridge Yard Ceramics Workshop',

@@ -1,5 +1,5 @@
 /** How the demo studio's glazes behave: what a stack on a ground fires to, so that records and pictures agree. */
-import type { SeenSign } from '../src/core/standing';
+import type { SeenSign } from '../src/core/looks';
 import type { Surface } from '../src/core/signs';
 import type { StackEntry } from '../src/core/zones';
 import type { Random } from './random';

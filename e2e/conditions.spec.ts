@@ -1,12 +1,11 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { strFromU8, unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
-import { DEMO, picture, signIn, onPhone } from './support';
+import { accessible, firstPiece, DEMO, picture, signIn, onPhone, test, seenOnce } from './support';
 
 /** The opening that is half written up, from the Bench. */
 async function openHalfWritten(page: Page): Promise<void> {
@@ -14,21 +13,6 @@ async function openHalfWritten(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Go on writing up' }).click();
   await expect(page.getByText(/on the studio’s server/)).toBeVisible();
 }
-
-const accessible = async (page: Page): Promise<void> => {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-    .analyze();
-  expect(
-    violations.map(
-      (one) =>
-        `${one.id}: ${one.nodes
-          .slice(0, 3)
-          .map((node) => node.html.slice(0, 160))
-          .join(' | ')}`,
-    ),
-  ).toEqual([]);
-};
 
 test('the main views are accessible', async ({ page }) => {
   test.setTimeout(240_000);
@@ -97,7 +81,7 @@ test('a share link shows the chart read-only until it is revoked', async ({ page
   await page.getByLabel('Share the chart with').fill('Tuesday class');
   await page.getByRole('button', { name: 'Make share link' }).click();
   const link = await page.getByRole('link', { name: /\/s\// }).getAttribute('href');
-  const visitor = await (await browser.newContext()).newPage();
+  const visitor = seenOnce(await (await browser.newContext()).newPage());
   await visitor.goto(link!);
   await visitor.locator('[data-row="0"][data-column="0"]').click();
   await expect(visitor.getByText(/pieces? in/).first()).toBeVisible();
@@ -112,7 +96,7 @@ test('writing up without a network on a phone: all is kept, leaving loses nothin
   browser,
 }) => {
   const context = await onPhone(browser);
-  const page = await context.newPage();
+  const page = seenOnce(await context.newPage());
   await signIn(page, DEMO(), 'iben');
   await openHalfWritten(page);
   const before = Number(
@@ -145,29 +129,50 @@ test('a half-filled piece is still half filled after leaving the page', async ({
   await expect(page.getByLabel('Note', { exact: true })).toHaveValue('a word half wri');
 });
 
-test('two browsers write up the same piece: the second is asked, nothing is overwritten unseen', async ({
+test('two people write up the same piece: both looks stand; a correction of what was changed is asked about', async ({
   page,
   browser,
 }) => {
   await signIn(page, DEMO(), 'iben');
   await openHalfWritten(page);
-  const other = await (await browser.newContext()).newPage();
+  const code = (await page.getByRole('heading', { level: 1 }).textContent()) as string;
+  const other = seenOnce(await (await browser.newContext()).newPage());
   await signIn(other, DEMO(), 'tomasz');
   await other.goto(page.url());
-  await expect(other.getByText(/on the studio’s server/)).toBeVisible();
+  const kept = (who: Page) =>
+    expect(who.getByText(/all of it is on the studio’s server/)).toBeVisible();
+  await kept(other);
   const say = async (who: Page, surface: string): Promise<void> => {
     await who
       .getByRole('group', { name: 'Surface' })
       .getByRole('button', { name: surface })
       .click();
     await who.getByRole('button', { name: 'Save, next piece' }).click();
+    await kept(who);
   };
   await say(page, 'gloss');
-  await expect(page.getByText(/all of it is on the studio’s server/)).toBeVisible();
   await say(other, 'matt');
-  await expect(other.getByRole('dialog').getByText(/Iben Raskov wrote up/)).toBeVisible();
-  await other.getByRole('button', { name: 'Put mine in its place' }).click();
-  await expect(other.getByText(/all of it is on the studio’s server/)).toBeVisible();
+  const piece = `${page.url().split('?')[0]}?piece=${code}`;
+  await page.goto(piece);
+  await expect(
+    page.getByText('They differ: gloss (Iben Raskov), matt (Tomasz Wieland).'),
+  ).toBeVisible();
+
+  // One's own words of the day are put right: in two windows at once, the second is asked.
+  const again = seenOnce(await page.context().newPage());
+  await again.goto(piece);
+  await expect(again.getByText('Saving puts your words right')).toBeVisible();
+  await say(page, 'satin');
+  await again.getByRole('group', { name: 'Surface' }).getByRole('button', { name: 'dry' }).click();
+  await again.getByRole('button', { name: 'Save, next piece' }).click();
+  await expect(
+    again.getByRole('dialog').getByText(/changed meanwhile by Iben Raskov/),
+  ).toBeVisible();
+  await again.getByRole('button', { name: 'Add mine as a look' }).click();
+  await kept(again);
+  await page.goto(`${DEMO()}/pieces/${code}`);
+  await expect(page.getByText(/put right by Iben Raskov/)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Look again' })).toBeVisible();
 });
 
 test('a session that ended is mended in place and the work goes on', async ({ page, context }) => {
@@ -184,9 +189,7 @@ test('a session that ended is mended in place and the work goes on', async ({ pa
 test('a picture that is a text file is refused beside the piece, and a wrong code is caught', async ({
   page,
 }) => {
-  await signIn(page, DEMO(), 'iben');
-  await page.goto(`${DEMO()}/tests`);
-  await page.locator('a[href^="/pieces/"]').first().click();
+  await firstPiece(page);
   await page
     .getByLabel('Take or choose a picture')
     .setInputFiles({ name: 'x.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture') });
@@ -204,9 +207,7 @@ test('a picture of 200 megapixels is refused before it is opened, and said so be
   })
     .png({ compressionLevel: 1 })
     .toBuffer();
-  await signIn(page, DEMO(), 'iben');
-  await page.goto(`${DEMO()}/tests`);
-  await page.locator('a[href^="/pieces/"]').first().click();
+  await firstPiece(page);
   await page
     .getByLabel('Take or choose a picture')
     .setInputFiles({ name: 'huge.png', mimeType: 'image/png', buffer });
@@ -243,14 +244,21 @@ test('everything can be taken out: the document keeps to its schema, the tables 
     return readFileSync(await download.path());
   };
   const schema = JSON.parse((await taken('Its schema')).toString()) as object;
-  const studio = JSON.parse((await taken('One JSON document')).toString()) as { piece: object[] };
+  const studio = JSON.parse((await taken('One JSON document')).toString()) as {
+    piece: { code: string }[];
+  };
   const check = new Ajv2020({ strict: false, validateFormats: false }).compile(schema);
   expect(check(studio) ? [] : check.errors).toEqual([]);
   expect(studio.piece.length).toBeGreaterThan(600);
   const tables = unzipSync(new Uint8Array(await taken('All tables as CSV')));
-  const pieces = Papa.parse<{ code: string }>(strFromU8(tables['piece.csv']!), { header: true });
+  const pieces = Papa.parse<{ code: string }>(strFromU8(tables['piece.csv']!), {
+    header: true,
+    skipEmptyLines: true,
+  });
   // The first line under the names holds the units.
-  expect(pieces.data.slice(1)).toHaveLength(studio.piece.length);
+  expect(pieces.data.slice(1).map(({ code }) => code)).toEqual(
+    studio.piece.map(({ code }) => code),
+  );
 });
 
 test('a folder of pictures finds its pieces by the codes in the file names', async ({ page }) => {

@@ -1,9 +1,10 @@
 /** Every door of the server, asked wrongly: who is not signed in, who may not, what cannot be read. */
-import { expect, test, type APIRequestContext } from '@playwright/test';
-import { DEMO, signIn } from './support';
+import { expect, type APIRequestContext } from '@playwright/test';
+import { DEMO, signIn, test } from './support';
 
 const ID = '0193f7a0-0000-7000-8000-0000000000f1';
 
+type Multipart = NonNullable<Parameters<APIRequestContext['post']>[1]>['multipart'];
 type Problem = { ok: boolean; problem: { code: string; message: string } };
 const problem = async (answer: { json: () => Promise<unknown> }) =>
   ((await answer.json()) as Problem).problem;
@@ -24,7 +25,7 @@ test('nobody: every door that shows or keeps something asks who is there', async
     expect([path, answer.status()]).toEqual([path, 401]);
     expect((await problem(answer)).code).toBe('not-signed-in');
   }
-  for (const path of ['/api/act/tests.bin', '/api/import/plan', '/api/pictures']) {
+  for (const path of ['/api/act/pieces.bin', '/api/import/plan', '/api/act/media.add-picture']) {
     const answer = await request.post(DEMO() + path, { data: { id: ID, input: {} } });
     expect([path, answer.status()]).toEqual([path, 401]);
   }
@@ -95,13 +96,13 @@ test('what cannot be read is said to be so, and what is not there is not there',
   await signIn(page, DEMO(), 'iben');
   const { request } = page;
   expect((await act(request, 'no.such-act', { id: ID, input: {} })).status()).toBe(404);
-  expect((await act(request, 'tests.bin', { id: 'not an id', input: {} })).status()).toBe(422);
-  const broken = await request.post(`${DEMO()}/api/act/tests.bin`, {
+  expect((await act(request, 'pieces.bin', { id: 'not an id', input: {} })).status()).toBe(422);
+  const broken = await request.post(`${DEMO()}/api/act/pieces.bin`, {
     headers: { 'content-type': 'application/json' },
     data: Buffer.from('{"id": '),
   });
   expect(broken.status()).toBe(422);
-  const missing = await act(request, 'tests.bin', {
+  const missing = await act(request, 'pieces.bin', {
     id: ID,
     input: { pieceIds: [ID], binned: true },
   });
@@ -120,7 +121,7 @@ test('an import without its file, with options that are no options, or for no st
 }) => {
   await signIn(page, DEMO(), 'iben');
   const post = (step: string, multipart: Record<string, string | object>) =>
-    page.request.post(`${DEMO()}/api/import/${step}`, { multipart: multipart as never });
+    page.request.post(`${DEMO()}/api/import/${step}`, { multipart: multipart as Multipart });
   const file = {
     name: 'a.csv',
     mimeType: 'text/csv',
@@ -131,6 +132,11 @@ test('an import without its file, with options that are no options, or for no st
     /could not be read/,
   );
   expect((await post('commit', { file, options: '{}', id: 'x' })).status()).toBe(404);
+  const whole = (multipart: object) =>
+    page.request.post(`${DEMO()}/api/act/exchange.import`, { multipart: multipart as Multipart });
+  expect((await problem(await whole({ id: ID, input: '{}' }))).message).toMatch(/did not arrive/);
+  expect((await whole({ id: ID, input: '{oops', file })).status()).toBe(422);
+  expect((await problem(await whole({ id: ID, input: '{}', file }))).message).toMatch(/kiln/);
   expect((await post('nonsense', { file, options: '{}', id: ID })).status()).toBe(404);
   expect((await post('plan', { file, options: '{}' })).ok()).toBe(true);
 });
@@ -139,10 +145,19 @@ test('a picture for no piece, or without one, is refused with what to do', async
   await signIn(page, DEMO(), 'iben');
   const file = { name: 'p.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('x') };
   const post = (multipart: object) =>
-    page.request.post(`${DEMO()}/api/pictures`, { multipart: multipart as never });
-  expect((await problem(await post({ pieceId: ID }))).message).toMatch(/did not arrive whole/);
-  expect((await post({ file, pieceId: 'x', firingId: '' })).status()).toBe(422);
-  expect((await post({ file, pieceId: ID, firingId: '' })).ok()).toBe(false);
+    page.request.post(`${DEMO()}/api/act/media.add-picture`, { multipart: multipart as Multipart });
+  expect(
+    (await problem(await post({ id: ID, input: JSON.stringify({ pieceId: ID, firingId: null }) })))
+      .message,
+  ).toMatch(/did not arrive whole/);
+  expect(
+    (
+      await post({ file, id: ID, input: JSON.stringify({ pieceId: 'x', firingId: null }) })
+    ).status(),
+  ).toBe(422);
+  expect(
+    (await post({ file, id: ID, input: JSON.stringify({ pieceId: ID, firingId: null }) })).ok(),
+  ).toBe(false);
 });
 
 test('wrong passwords are counted, and a link that is none opens nothing', async ({ page }) => {

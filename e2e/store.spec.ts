@@ -1,16 +1,6 @@
 /** The part of the job before the kiln: questions, sheets, recipes, buckets. */
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
-import { DEMO, choose, signIn, onPhone } from './support';
-
-const accessible = async (page: Page): Promise<void> => {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-    .analyze();
-  expect(
-    violations.map((one) => `${one.id}: ${one.nodes.slice(0, 2).map((node) => node.html.slice(0, 200)).join(' | ')}`), // prettier-ignore
-  ).toEqual([]);
-};
+import { expect } from '@playwright/test';
+import { accessible, DEMO, choose, signIn, onPhone, test, seenOnce } from './support';
 
 test('from a question to the sheets of a 35-tile grid, ticked off and printed', async ({
   page,
@@ -163,7 +153,7 @@ test('tile stock, materials and a body’s own measurements', async ({ page }) =
 
 test('on a phone the sheets and a bucket can be used', async ({ browser }) => {
   const context = await onPhone(browser);
-  const page = await context.newPage();
+  const page = seenOnce(await context.newPage());
   await signIn(page, DEMO(), 'iben');
   for (const path of ['/tests/questions/2', '/store', '/store/coatings/pitch', '/tests/ask']) {
     await page.goto(DEMO() + path);

@@ -1,4 +1,11 @@
-import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+import {
+  expect,
+  test as base,
+  type Browser,
+  type BrowserContext,
+  type Page,
+} from '@playwright/test';
 import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
 
@@ -32,6 +39,58 @@ export async function choose(
   await page.getByRole('option', { name: option }).first().click();
 }
 
+/**
+ * A page that is streamed stands in the document twice for a moment, once hidden on its way in.
+ * Opening or reading it again is done when only the one that is seen is left.
+ */
+export function seenOnce(page: Page): Page {
+  const goto = page.goto.bind(page);
+  const reload = page.reload.bind(page);
+  const arrived = () => expect(page.locator('div[hidden][id^="S:"]')).toHaveCount(0);
+  return Object.assign(page, {
+    async goto(...from: Parameters<Page['goto']>) {
+      const answer = await goto(...from);
+      await arrived();
+      return answer;
+    },
+    async reload(...how: Parameters<Page['reload']>) {
+      const answer = await reload(...how);
+      await arrived();
+      return answer;
+    },
+  });
+}
+
+/** The browser test whose page is seen once. */
+export const test = base.extend({
+  page: async ({ page }, give) => {
+    await give(seenOnce(page));
+  },
+});
+
 /** A phone in the hand: small, touched, its own storage. */
 export const onPhone = (browser: Browser): Promise<BrowserContext> =>
   browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+
+/** Fails where an automatic check finds something that keeps somebody out. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .slice(0, 3)
+          .map(({ html }) => html.slice(0, 160))
+          .join(' | ')}`,
+    ),
+  ).toEqual([]);
+}
+
+/** Opens the first piece of the list of tests. */
+export async function firstPiece(page: Page): Promise<void> {
+  await signIn(page, DEMO(), 'iben');
+  await page.goto(`${DEMO()}/tests`);
+  await page.locator('a[href^="/pieces/"]').first().click();
+}

@@ -5,7 +5,6 @@ import { resolve } from 'node:path';
 import { DEMO_PASSWORD, PEOPLE } from '../demo/studio';
 import { loadDemo } from '../demo/load';
 import { CONE_SIX, MARTA, MARTA_EVERY, MARTA_SEED } from '../demo/logs';
-import { listKilns } from '../src/data/catalogue';
 import { listFirings } from '../src/data/firings';
 import { newId, newToken } from '../src/data/ids';
 import { addToken, listTokens, revokeToken } from '../src/data/kiln-care';
@@ -13,7 +12,11 @@ import { listPeople } from '../src/data/people';
 import { runController } from '../stand-ins/controller';
 import { gaussian } from '../stand-ins/noise';
 import { migrate } from '../src/data/migrations';
+import { transact } from '../src/data/database';
 import { readStudio } from '../src/data/studio';
+import { forgetOld } from '../src/data/retention';
+import { rebuildSummaries } from '../src/data/summaries';
+import { relearnAll } from '../src/features/kilns/server';
 import { build } from './build';
 import {
   ensureDatabase,
@@ -22,6 +25,7 @@ import {
   startDatabase,
   type RunningDatabase,
 } from './mariadb';
+import { listKilns } from '../src/data/kilns';
 
 const empty = process.argv.includes('--empty');
 const data = resolve(process.env.JITEN_DATA ?? (empty ? 'studio-data/empty' : 'studio-data/demo'));
@@ -94,6 +98,18 @@ async function runDemoKiln(url: string): Promise<void> {
   }
 }
 
+/** Once a day: answers of old operations and strays nobody claimed. */
+async function forget(): Promise<void> {
+  const db = openLocal(database!.port, 'jiten');
+  try {
+    await forgetOld(db, new Date());
+  } catch (error) {
+    console.error(`Old answers could not be forgotten: ${String(error)}`);
+  } finally {
+    await db.destroy();
+  }
+}
+
 async function main(): Promise<void> {
   build();
   mkdirSync(data, { recursive: true });
@@ -102,8 +118,16 @@ async function main(): Promise<void> {
   const env = { JITEN_DB_PORT: String(database.port), JITEN_DB_NAME: 'jiten', JITEN_DATA: data };
   Object.assign(process.env, env);
   const db = openLocal(database.port, 'jiten');
-  await migrate(db);
-  if (!empty && (await readStudio(db)) === null) {
+  const steps = await migrate(db);
+  const studio = await readStudio(db);
+  if (studio !== null && steps.length > 0) {
+    console.log(`Brought up to date (${steps.join(', ')}); making the summaries again …`);
+    await transact(db, async (trx) => {
+      await relearnAll(trx);
+      await rebuildSummaries(trx);
+    });
+  }
+  if (!empty && studio === null) {
     console.log('Loading the demo studio …');
     const began = Date.now();
     const report = await loadDemo(db, data, {
@@ -114,7 +138,9 @@ async function main(): Promise<void> {
     );
   }
   const fresh = (await readStudio(db)) === null;
+  await forgetOld(db, new Date());
   await db.destroy();
+  setInterval(() => void forget(), 86_400_000).unref();
   const port = await portFor(wanted);
   application = spawn(
     'node',

@@ -77,6 +77,7 @@ check('formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
 check('types', 'sh', ['-c', 'npx next typegen && npx tsc --noEmit']);
 jest('unit', 'unit');
+jest('components', 'dom');
 jest('integration', 'integration');
 console.log('\n== build');
 try {

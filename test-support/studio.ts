@@ -2,13 +2,18 @@ import { UNMEASURED } from '../src/core/load';
 /** A small studio in a database of its own, for integration tests. */
 import { v7 } from 'uuid';
 import { freshDatabase, openLocal } from '../scripts/mariadb';
-import { createBody, createCoating, createKiln, listCoatings } from '../src/data/catalogue';
 import type { Database } from '../src/data/database';
 import { migrate } from '../src/data/migrations';
-import { createPerson, type Person, type Role } from '../src/data/people';
+import type { Role } from '../src/core/studio';
+import { createPerson, type Person } from '../src/data/people';
 import { createStudio } from '../src/data/studio';
 import { OPERATIONS } from '../src/app/operations';
 import { perform, type Answer } from '../src/platform/operation';
+import { createBody } from '../src/data/bodies';
+import { createCoating, listCoatings } from '../src/data/coatings';
+import { createKiln } from '../src/data/kilns';
+import { EVERYWHERE } from '../src/core/zones';
+import { newLayer } from '../src/features/pieces/layers';
 
 export const PORT = Number(process.env.JITEN_TEST_DB_PORT);
 
@@ -115,8 +120,13 @@ export async function testStudio(name: string): Promise<TestStudio> {
     );
   }
   const versions = new Map((await listCoatings(db)).map((one) => [one.slug, one.versions[0]!.id]));
-  const act: TestStudio['act'] = (operation, input, as = technician, id = v7()) =>
-    perform(db, OPERATIONS.get(operation)!, { id, input }, as) as never;
+  const act = <T>(
+    operation: string,
+    input: unknown,
+    as: Person | null = technician,
+    id: string = v7(),
+  ): Promise<Answer<T>> =>
+    perform(db, OPERATIONS.get(operation)!, { id, input }, as) as Promise<Answer<T>>;
   return {
     db,
     technician,
@@ -126,24 +136,17 @@ export async function testStudio(name: string): Promise<TestStudio> {
     kiln,
     act,
     version: (slug) => versions.get(slug)!,
-    must: async (operation, input, as) => {
-      const answer = await act(operation, input, as ?? technician);
+    must: async <T>(operation: string, input: unknown, as?: Person): Promise<T> => {
+      const answer = await act<T>(operation, input, as ?? technician);
       if (!answer.ok) throw new Error(`${operation}: ${JSON.stringify(answer.problem)}`);
-      return answer.data as never;
+      return answer.data;
     },
   };
 }
 
 export const layer = (coatingVersionId: string, from = 0, to = 1, rest: object = {}) => ({
-  coatingVersionId,
-  method: 'dip',
-  coats: 1,
-  weight: 'normal',
-  thicknessMm: null,
-  seconds: null,
-  stage: 'bisque',
-  driedBefore: null,
-  region: { face: null, stretch: { from, to }, sector: { from: 0, to: 1 }, relief: 'all' },
+  ...newLayer(coatingVersionId, 1),
+  region: { ...EVERYWHERE, stretch: { from, to } },
   ...rest,
 });
 
@@ -205,7 +208,7 @@ export async function planFiring(studio: TestStudio, rest: object = {}): Promise
     ...rest,
   };
   return (
-    await studio.must<{ id: string }>('kilns.plan', {
+    await studio.must<{ id: string }>('firings.plan', {
       fields,
       cones: [
         { cone: '5', role: 'guide', place: 'top' },
@@ -225,7 +228,7 @@ export async function advance(
   to: (typeof WAY)[number] = 'opened',
 ): Promise<void> {
   for (let i = 0; WAY[i] !== to; i++)
-    await studio.must('kilns.move', { firingId, from: WAY[i], to: WAY[i + 1] });
+    await studio.must('firings.move', { firingId, from: WAY[i], to: WAY[i + 1] });
 }
 
 /** Made, loaded, fired and opened. */
@@ -236,7 +239,7 @@ export async function fired(
 ): Promise<{ firingId: string; ids: string[]; codes: string[] }> {
   const pieces = await makePieces(studio, layers, rest);
   const firingId = await planFiring(studio);
-  await studio.must('kilns.place', { firingId, pieceIds: pieces.ids, shelf: 1 });
+  await studio.must('loading.place', { firingId, pieceIds: pieces.ids, shelf: 1 });
   await advance(studio, firingId);
   return { firingId, ...pieces };
 }
@@ -245,15 +248,30 @@ export const recordInput = (
   firingId: string,
   pieceIds: readonly string[],
   said: object,
-  rest: { zone?: string; replace?: boolean; basedOn?: string } = {},
+  rest: { zone?: string; corrects?: string | null; seenAt?: string; place?: 'kiln' | 'desk' } = {},
 ) => ({
   firingId,
   zone: rest.zone ?? null,
-  replace: rest.replace ?? false,
+  ...(rest.seenAt ? { seenAt: rest.seenAt } : {}),
+  ...(rest.place ? { place: rest.place } : {}),
   seen: seen(said),
   pieces: pieceIds.map((pieceId) => ({
     pieceId,
     observationId: v7(),
-    basedOn: rest.basedOn ?? null,
+    ...(rest.corrects === undefined ? {} : { corrects: rest.corrects }),
   })),
 });
+
+/** A tile dipped from both ends: two coatings that overlap in its middle third. */
+export const overlap = (studio: TestStudio, below: string, above: string) => [
+  layer(studio.version(below), 0, 2 / 3),
+  layer(studio.version(above), 1 / 3, 1),
+];
+
+const PIECES = ['photo', 'sighting', 'cell', 'observation_sign', 'observation', 'placement'];
+const FIRINGS = ['witness_cone', 'firing_event', 'firing', 'flag', 'layer', 'face', 'piece', 'lot'];
+
+/** Takes out all pieces and firings, so that a test begins with an empty chart. */
+export async function clearPieces(db: TestStudio['db']): Promise<void> {
+  for (const table of [...PIECES, ...FIRINGS]) await db(table).delete();
+}

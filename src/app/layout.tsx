@@ -3,6 +3,7 @@ import '@fontsource-variable/atkinson-hyperlegible-mono';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { ThemeRoot } from '@/ui/ThemeRoot';
 
@@ -18,7 +19,9 @@ export default function RootLayout({ children }: { children: ReactNode }) {
       <body>
         <InitColorSchemeScript attribute="data" />
         <AppRouterCacheProvider options={{ enableCssLayer: true }}>
-          <ThemeRoot>{children}</ThemeRoot>
+          <ThemeRoot>
+            <NuqsAdapter>{children}</NuqsAdapter>
+          </ThemeRoot>
         </AppRouterCacheProvider>
       </body>
     </html>

@@ -1,6 +1,12 @@
+import { exchangeOperations } from '@/features/exchange/server';
+import { firelogOperations } from '@/features/firelog/server';
+import { firingsOperations } from '@/features/firings/server';
 import { kilnsOperations } from '@/features/kilns/server';
+import { loadingOperations } from '@/features/loading/server';
+import { mediaOperations } from '@/features/media/server';
 import { openingOperations } from '@/features/opening/server';
 import { peopleOperations } from '@/features/people/server';
+import { piecesOperations } from '@/features/pieces/server';
 import { questionsOperations } from '@/features/questions/server';
 import { storeOperations } from '@/features/store/server';
 import { testsOperations } from '@/features/tests/server';
@@ -11,11 +17,17 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
   [
     peopleOperations,
     storeOperations,
+    piecesOperations,
     testsOperations,
+    mediaOperations,
     questionsOperations,
     kilnsOperations,
+    firingsOperations,
+    loadingOperations,
+    firelogOperations,
     openingOperations,
+    exchangeOperations,
   ]
-    .flatMap((group) => Object.values(group) as unknown as Operation[])
-    .map((operation) => [operation.name, operation]),
+    .flatMap((group): Operation[] => Object.values(group))
+    .map((operation) => [operation.contract.name, operation]),
 );

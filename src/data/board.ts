@@ -1,10 +1,12 @@
 /** What the chart reads: cells, the pieces behind them, their pictures. */
-import type { Atmosphere, Meeting, Surface } from '@/core/signs';
-import type { CellSign, Contradiction, Sighting, Standing } from '@/core/standing';
+import type { ConeKnown } from '@/core/firing';
+import type { Atmosphere, Surface } from '@/core/signs';
+import type { CellSummary, Sighting } from '@/core/standing';
+import { freshen } from './cell-summaries';
 import type { Row, Source } from './database';
 
 /** A cell as the chart shows it. */
-export type Cell = {
+export type Cell = Omit<CellSummary, 'lastSeen'> & {
   id: string;
   bodyId: string;
   slips: string;
@@ -14,24 +16,33 @@ export type Cell = {
   base: string | null;
   over: string | null;
   stackKey: string;
-  standing: Standing;
-  pieces: number;
-  firings: number;
-  surface: Surface | null;
-  met: Meeting | null;
-  movementMm: number | null;
-  rating: number | null;
-  signs: CellSign[];
-  contradictions: Contradiction[];
   photo: string | null;
   example: string | null;
   lastSeen: Date | null;
+  /** Its pieces went through a glaze firing before: no evidence for the stack as once fired. */
+  refired: boolean;
+  /** The earliest glaze firing of a piece that it was seen after, and how best its cone is known. */
+  generation: number;
+  coneKnown: ConeKnown;
 };
 
 /** A cell of one board: body, cone and atmosphere are the board's. */
 export type BoardCell = Omit<
   Cell,
-  'bodyId' | 'cone' | 'atmosphere' | 'met' | 'rating' | 'contradictions' | 'lastSeen'
+  | 'bodyId'
+  | 'cone'
+  | 'atmosphere'
+  | 'met'
+  | 'rating'
+  | 'ratings'
+  | 'agreeing'
+  | 'speaking'
+  | 'gone'
+  | 'split'
+  | 'divisions'
+  | 'lastSeen'
+  | 'generation'
+  | 'coneKnown'
 >;
 
 const BOARD_COLUMNS = [
@@ -47,6 +58,9 @@ const BOARD_COLUMNS = [
   'surface',
   'movement_mm',
   'signs',
+  'later',
+  'known',
+  'refired',
   'photo_sha',
   'example_code',
 ];
@@ -64,6 +78,9 @@ const boardCell = (row: Row): BoardCell => ({
   surface: row.surface,
   movementMm: row.movement_mm,
   signs: row.signs,
+  later: row.later,
+  known: row.known,
+  refired: Boolean(row.refired),
   photo: row.photo_sha,
   example: row.example_code,
 });
@@ -75,11 +92,18 @@ const cell = (row: Row): Cell => ({
   atmosphere: row.atmosphere,
   met: row.met,
   rating: row.rating,
-  contradictions: row.contradictions,
+  ratings: row.ratings,
+  speaking: row.speaking,
+  agreeing: row.agreeing,
+  gone: row.gone,
+  split: row.split,
+  divisions: row.divisions,
   lastSeen: row.last_seen,
+  generation: row.generation,
+  coneKnown: row.cone_known,
 });
 
-type BoardOf = { body: string; cone: string; atmosphere: string; slips: string | null };
+export type BoardOf = { body: string; cone: string; atmosphere: string; slips: string | null };
 
 const ofBoard = (src: Source, board: BoardOf) => {
   const query = src('cell').where({ cone: board.cone, atmosphere: board.atmosphere });
@@ -89,22 +113,32 @@ const ofBoard = (src: Source, board: BoardOf) => {
 };
 
 /** The cells of one board: a body (by slug) at a cone and an atmosphere. One indexed read. */
-export const boardCells = async (src: Source, board: BoardOf): Promise<BoardCell[]> =>
-  (await ofBoard(src, board).select(BOARD_COLUMNS)).map(boardCell);
+export async function boardCells(src: Source, board: BoardOf): Promise<BoardCell[]> {
+  await freshen(src);
+  return (await ofBoard(src, board).select(BOARD_COLUMNS)).map(boardCell);
+}
 
 /** The ways one coating was put over another on a board, best known first. */
-export const cellsAt = async (
+export async function cellsAt(
   src: Source,
   board: BoardOf,
   base: string,
   over: string | null,
-): Promise<Cell[]> =>
-  (
-    await ofBoard(src, board)
-      .where({ base_slug: base, over_slug: over })
-      .where('depth', '<=', 2)
-      .orderBy('pieces', 'desc')
-  ).map(cell);
+): Promise<Cell[]> {
+  await freshen(src);
+  const rows: Row[] = await ofBoard(src, board)
+    .where({ base_slug: base, over_slug: over })
+    .where('depth', '<=', 2)
+    .orderBy([{ column: 'refired' }, { column: 'pieces', order: 'desc' }]);
+  return rows.map(cell);
+}
+
+/** One cell by its id, when it stands on this board. */
+export async function cellOnBoard(src: Source, board: BoardOf, id: string): Promise<Cell[]> {
+  await freshen(src);
+  const rows: Row[] = await ofBoard(src, board).where({ 'cell.id': id });
+  return rows.map(cell);
+}
 
 export type BoardChoice = {
   bodyId: string;
@@ -131,6 +165,7 @@ export async function boardChoices(src: Source): Promise<BoardChoice[]> {
 
 /** Cells that a coating takes part in, best known first. */
 export async function cellsOfCoating(src: Source, slug: string, limit: number): Promise<Cell[]> {
+  await freshen(src);
   const rows: Row[] = await src('cell')
     .where({ base_slug: slug })
     .orWhere({ over_slug: slug })
@@ -150,11 +185,15 @@ export type CellPiece = {
   firingId: string;
   cellId: string;
   seenAt: Date;
+  generation: number;
   surface: Surface | null;
   movementMm: number | null;
   rating: number | null;
   colour: string | null;
   signs: Sighting['signs'];
+  changes: Sighting['changes'];
+  split: string[];
+  coneKnown: ConeKnown;
   variables: Record<string, string>;
 };
 
@@ -172,11 +211,15 @@ export async function piecesOfCells(src: Source, ids: readonly string[]): Promis
     firingId: row.firing_id,
     cellId: row.cell_id,
     seenAt: row.seen_at,
+    generation: row.generation,
     surface: row.surface,
     movementMm: row.movement_mm,
     rating: row.rating,
     colour: row.colour,
     signs: row.signs,
+    changes: row.changes,
+    split: row.split,
+    coneKnown: row.cone_known,
     variables: row.variables,
   }));
 }
@@ -190,4 +233,13 @@ export async function picturesOfCoatings(src: Source): Promise<Map<string, strin
     .orderBy([{ column: 'depth', order: 'desc' }, { column: 'pieces' }])
     .select('base_slug', 'photo_sha');
   return new Map(rows.map((row) => [row.base_slug as string, row.photo_sha as string]));
+}
+
+/** Cells that have these coats somewhere in their stack, in any order: what no base × over board can ask. */
+export async function cellsWithCoats(src: Source, slugs: readonly string[]): Promise<Cell[]> {
+  await freshen(src);
+  const query = src('cell').orderBy('pieces', 'desc').orderBy('id');
+  for (const slug of new Set(slugs))
+    query.whereIn('id', src('cell_coat').where({ slug }).select('cell_id'));
+  return (await query).map(cell);
 }

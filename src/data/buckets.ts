@@ -1,6 +1,6 @@
 import type { EntryKind } from '@/core/slurry';
 import type { Row, Source } from './database';
-import { groupRows } from './rows';
+import { groupRows, writeOver } from './rows';
 
 /** How a bucket is meant to be used. */
 export type Advice = {
@@ -124,11 +124,7 @@ export async function updateBucket(
   fields: BucketFields,
   revision: number,
 ): Promise<boolean> {
-  return (
-    (await src('bucket')
-      .where({ id, revision })
-      .update({ ...columns(fields), revision: revision + 1 })) === 1
-  );
+  return writeOver(src, 'bucket', { id, revision }, columns(fields));
 }
 
 export async function emptyBucket(src: Source, id: string, at: Date | null): Promise<void> {
@@ -190,4 +186,26 @@ export async function addEntry(
 
 export async function removeEntry(src: Source, id: string): Promise<void> {
   await src('bucket_entry').where({ id }).delete();
+}
+
+/** Buckets in use that have an SG to keep to and one measured last. */
+export async function lastSgOfBuckets(
+  src: Source,
+): Promise<{ id: string; name: string; sg: number; wanted: number }[]> {
+  const rows: Row[] = await src('bucket')
+    .whereNull('emptied_at')
+    .orderBy('mixed_at', 'desc')
+    .select(
+      'id',
+      'name',
+      'advice',
+      src.raw(
+        `(SELECT sg FROM bucket_entry WHERE bucket_id = bucket.id AND sg IS NOT NULL
+          ORDER BY at DESC, id DESC LIMIT 1) AS sg`,
+      ),
+    );
+  return rows.flatMap(({ id, name, advice, sg }) => {
+    const wanted = (advice as Advice).sg;
+    return sg === null || wanted === null ? [] : [{ id, name, sg, wanted }];
+  });
 }

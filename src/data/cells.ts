@@ -2,14 +2,16 @@
  * Cell summaries: what the chart reads. They follow from observations alone and are
  * kept in the transaction that changes an observation, a layer or a firing.
  */
-import { cellKey, sightingsOf, summarise } from '@/core/standing';
+import { coatsOfKey } from '@/core/zones';
+import { cellKey, isRefired, sightingsOf } from '@/core/standing';
 import type { Sighting } from '@/core/standing';
 import type { Row, Source } from './database';
 import { loadFired, type Fired, type Pair } from './fired';
 import { cellId } from './ids';
 import { holdPieces } from './pieces';
+import { summariseCells } from './cell-summaries';
 
-const CHUNK = 400;
+export const CHUNK = 400;
 
 /** Brings the cells that these pieces stand in, or stood in, up to date. */
 export async function refreshCells(src: Source, pairs: readonly Pair[]): Promise<void> {
@@ -52,6 +54,7 @@ export const keepCells = (
 
 /** A sighting with its cell and what the cell's row needs. */
 export type Placed = { id: string; bodyId: string; sighting: Sighting };
+
 type Stand = Pair & { cellId: string };
 
 /** Replaces sightings that stood by those that stand now and sums their cells up again. */
@@ -113,10 +116,19 @@ export async function holdCells(
   const sorted = [...rows.keys()].sort().map((id) => rows.get(id) as Row);
   for (let i = 0; i < sorted.length; i += 300) {
     // An insert that meets its row holds it: making and holding are one statement.
-    await src('cell')
+    const { sql, bindings } = src('cell')
       .insert(sorted.slice(i, i + 300))
       .onConflict('id')
-      .merge(['id']);
+      .merge(['id'])
+      .toSQL()
+      .toNative();
+    const [made] = (await src.raw(`${sql} RETURNING id, stack_key, pieces`, [...bindings])) as [
+      Row[],
+    ];
+    await writeCoats(
+      src,
+      made.filter(({ pieces }) => pieces === 0),
+    );
   }
   if (ids.every((id) => rows.has(id))) return;
   await src('cell')
@@ -124,6 +136,18 @@ export async function holdCells(
     .orderBy('id')
     .forUpdate()
     .select('id');
+}
+
+/** The coats of cells that are new: what a chart on other axes asks for. */
+async function writeCoats(src: Source, cells: readonly Row[]): Promise<void> {
+  const rows = cells.flatMap(({ id, stack_key: key }) =>
+    coatsOfKey(key).map((coat, seq) => ({ cell_id: id, seq, ...coat })),
+  );
+  for (let i = 0; i < rows.length; i += 1000)
+    await src('cell_coat')
+      .insert(rows.slice(i, i + 1000))
+      .onConflict(['cell_id', 'seq'])
+      .ignore();
 }
 
 function cellRow({ id, bodyId, sighting }: Placed): Row {
@@ -141,7 +165,8 @@ function cellRow({ id, bodyId, sighting }: Placed): Row {
     pieces: 0,
     firings: 0,
     signs: '[]',
-    contradictions: '[]',
+    divisions: '[]',
+    refired: isRefired(sighting),
   };
 }
 
@@ -160,130 +185,11 @@ export const sightingRow = ({ id, sighting }: Placed): Row => ({
   rating: sighting.rating,
   signs: JSON.stringify(sighting.signs),
   variables: JSON.stringify(sighting.variables),
+  generation: sighting.generation,
+  cone_known: sighting.coneKnown,
+  changes: JSON.stringify(sighting.changes),
+  split: JSON.stringify(sighting.split),
 });
-
-/** Sums up cells from their sightings; a cell that nothing stands in any more is removed. */
-export async function summariseCells(src: Source, ids: readonly string[]): Promise<void> {
-  for (let i = 0; i < ids.length; i += CHUNK) {
-    const chunk = ids.slice(i, i + CHUNK);
-    const rows: Row[] = await src('sighting')
-      .join('piece', 'piece.id', 'sighting.piece_id')
-      .leftJoin('photo', function () {
-        this.on('photo.piece_id', 'sighting.piece_id')
-          .andOn('photo.firing_id', 'sighting.firing_id')
-          .andOnNull('photo.binned_at');
-      })
-      .whereIn('sighting.cell_id', chunk)
-      .select('sighting.*', 'piece.code', 'photo.sha', 'photo.id as photo_id');
-    const byCell = new Map<string, Row[]>();
-    for (const row of rows) {
-      const list = byCell.get(row.cell_id);
-      if (list) list.push(row);
-      else byCell.set(row.cell_id, [row]);
-    }
-    const empty = chunk.filter((id) => !byCell.has(id));
-    if (empty.length > 0) await src('cell').whereIn('id', empty).delete();
-    await writeSummaries(
-      src,
-      [...byCell].map(([id, list]) => summaryRow(id, list)),
-    );
-  }
-}
-
-/** The best picture: where the stack fills most of the piece, then of the one liked most, then seen last. */
-function bestPicture(rows: readonly Row[]): { sha: string | null; code: string } {
-  const sorted = [...rows].sort(
-    (a, b) =>
-      Number(b.sha !== null) - Number(a.sha !== null) ||
-      Math.round(4 * (b.area - a.area)) ||
-      (b.rating ?? 0) - (a.rating ?? 0) ||
-      b.seen_at.getTime() - a.seen_at.getTime() ||
-      String(b.photo_id ?? '').localeCompare(String(a.photo_id ?? '')) ||
-      String(a.code).localeCompare(String(b.code)),
-  );
-  const best = sorted[0] as Row;
-  return { sha: best.sha, code: best.code };
-}
-
-function summaryRow(id: string, rows: readonly Row[]): Row {
-  const unique = new Map(rows.map((row) => [`${row.piece_id}/${row.firing_id}`, row]));
-  const summary = summarise(
-    [...unique.values()].map((row) => ({
-      pieceId: row.piece_id,
-      firingId: row.firing_id,
-      seenAt: row.seen_at.toISOString(),
-      surface: row.surface,
-      opacity: row.opacity,
-      colour: row.colour,
-      movementMm: row.movement_mm,
-      met: row.met,
-      rating: row.rating,
-      signs: row.signs,
-      variables: row.variables,
-      faceNo: row.face_no,
-      area: row.area,
-      stackKey: '',
-      slips: '',
-      groundKey: '',
-      cone: '',
-      atmosphere: '',
-      coatings: [],
-    })),
-  );
-  const best = bestPicture(rows);
-  return {
-    id,
-    standing: summary.standing,
-    pieces: summary.pieces,
-    firings: summary.firings,
-    surface: summary.surface,
-    met: summary.met,
-    movement_mm: summary.movementMm,
-    rating: summary.rating,
-    signs: JSON.stringify(summary.signs),
-    contradictions: JSON.stringify(summary.contradictions),
-    photo_sha: best.sha,
-    example_code: best.code,
-    last_seen: new Date(summary.lastSeen),
-  };
-}
-
-const SUMMARY_COLUMNS = [
-  'standing',
-  'pieces',
-  'firings',
-  'surface',
-  'met',
-  'movement_mm',
-  'rating',
-  'signs',
-  'contradictions',
-  'photo_sha',
-  'example_code',
-  'last_seen',
-];
-
-/** Many cells in one statement: their rows exist and are held, so the insert always finds them. */
-async function writeSummaries(src: Source, rows: readonly Row[]): Promise<void> {
-  if (rows.length === 0) return;
-  const one = rows[0] as Row;
-  if (rows.length === 1) {
-    const { id, ...summary } = one;
-    await src('cell').where({ id }).update(summary);
-    return;
-  }
-  const held: Row[] = await src('cell')
-    .whereIn(
-      'id',
-      rows.map((row) => row.id as string),
-    )
-    .select('id', 'body_id', 'slips', 'cone', 'atmosphere', 'depth', 'stack_key');
-  const byId = new Map(held.map((row) => [row.id as string, row]));
-  await src('cell')
-    .insert(rows.map((row) => ({ ...byId.get(row.id as string), ...row })))
-    .onConflict('id')
-    .merge(SUMMARY_COLUMNS);
-}
 
 /** Throws every summary away and makes all of them again from the observations. */
 export async function rebuildCells(
@@ -293,7 +199,7 @@ export async function rebuildCells(
   await src('sighting').delete();
   await src('cell').delete();
   const pairs: Pair[] = (
-    await src('observation').whereNotNull('current_key').distinct('piece_id', 'firing_id')
+    await src('observation').whereNull('superseded_at').distinct('piece_id', 'firing_id')
   ).map((row: Row) => ({ pieceId: row.piece_id, firingId: row.firing_id }));
   for (let i = 0; i < pairs.length; i += CHUNK) {
     await refreshCells(src, pairs.slice(i, i + CHUNK));

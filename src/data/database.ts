@@ -102,3 +102,26 @@ export async function insertMany(
     await trx(table).insert(rows.slice(i, i + chunk));
   }
 }
+
+/** Writes rows of one shape; those whose key is there already are left out. How many were new. */
+export async function insertNew(
+  src: Source,
+  table: string,
+  rows: readonly Record<string, string | number | Date | null>[],
+  chunk = 1000,
+): Promise<number> {
+  const columns = Object.keys(rows[0] ?? {});
+  let kept = 0;
+  for (let i = 0; i < rows.length; i += chunk) {
+    const part = rows.slice(i, i + chunk);
+    const one = `(${columns.map(() => '?').join(',')})`;
+    const values = part.flatMap((row) => columns.map((column) => row[column] ?? null));
+    // Knex has no way to say how many rows an INSERT IGNORE wrote.
+    const [result] = (await src.raw(
+      `INSERT IGNORE INTO ?? (${columns.map(() => '??').join(',')}) VALUES ${part.map(() => one).join(',')}`,
+      [table, ...columns, ...values],
+    )) as [{ affectedRows: number }];
+    kept += result.affectedRows;
+  }
+  return kept;
+}

@@ -1,5 +1,7 @@
 /** Pieces as they went through firings: what their cells follow from. */
-import { circumstances, type FiredPiece, type Seen } from '@/core/standing';
+import type { Seen } from '@/core/looks';
+import type { Verdict } from '@/core/signs';
+import { circumstances, type FiredPiece } from '@/core/standing';
 import type { Row, Source } from './database';
 import type { FiringStatus } from '@/core/firing';
 import { listObservations } from './observations';
@@ -11,9 +13,10 @@ export type Pair = { pieceId: string; firingId: string };
 export type Fired = Omit<FiredPiece, 'seen'> & {
   bodyId: string;
   firingStatus: FiringStatus;
+  openedAt: Date | null;
   seen: SeenObservation[];
 };
-export type SeenObservation = Seen & { id: string };
+export type SeenObservation = Seen & { id: string; verdict: Verdict | null };
 
 /** Reads the fired pieces of these pairs with everything their cells follow from. */
 export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fired[]> {
@@ -43,7 +46,9 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
         'firing.no',
         'firing.kind',
         'firing.status as firing_status',
+        'firing.opened_at',
         'firing.cone_band',
+        'firing.cone_known',
         'firing.atmosphere',
         'kiln.name as kiln_name',
         'lot.name as lot_name',
@@ -67,7 +72,10 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
   const seenBy = new Map<string, SeenObservation[]>();
   for (const one of seen) {
     const pair = `${one.pieceId}/${one.firingId}`;
-    seenBy.set(pair, [...(seenBy.get(pair) ?? []), { ...one, seenAt: one.seenAt.toISOString() }]);
+    seenBy.set(pair, [
+      ...(seenBy.get(pair) ?? []),
+      { ...one, by: one.seenBy, seenAt: one.seenAt.toISOString() },
+    ]);
   }
   return rows.map((row) => {
     const coats = layers.get(row.piece_id) ?? [];
@@ -78,9 +86,11 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
       body: row.body_slug,
       bodyId: row.body_id,
       firingStatus: row.firing_status,
+      openedAt: row.opened_at,
       faces: faces.get(key(row)) ?? [],
       layers: coats,
       cone: row.cone_band,
+      coneKnown: row.cone_known,
       atmosphere: row.atmosphere,
       variables: circumstances({
         kiln: row.kiln_name,

@@ -1,9 +1,9 @@
 /** A firing's diary, its plan of running, and what was overruled when its lid was closed. */
 import type { LogKind } from '@/core/firing';
 import type { Segment } from '@/core/heatwork';
-import type { Overrule } from '@/core/load';
 import type { Atmosphere } from '@/core/signs';
 import type { Row, Source } from './database';
+import type { Overrule } from '@/core/load/check-terms';
 
 export type LogEntry = {
   id: string;

@@ -1,4 +1,11 @@
-import { STATUSES, type FiringKind, type FiringStatus } from '@/core/firing';
+import {
+  coneOf,
+  type ConeByLog,
+  type ConeKnown,
+  type FiringKind,
+  type FiringStatus,
+} from '@/core/firing';
+import { writeOver } from './rows';
 import type { Atmosphere } from '@/core/signs';
 import type { Row, Source } from './database';
 import { runOf, type FiringRun } from './firing-log';
@@ -19,10 +26,17 @@ export type Firing = FiringFields &
     kilnName: string;
     kilnSlug: string;
     shelves: number;
+    /** What the kiln climbs at most, °C/h, and after how many hours it is late; null when not said. */
+    climbRate: number | null;
+    kilnLatestHours: number | null;
     status: FiringStatus;
     reachedOrdinal: number | null;
     reachedBound: 'exact' | 'at least' | 'less than' | null;
+    /** What its log says of the cone, where its kiln is known. */
+    byLog: ConeByLog | null;
+    /** Under which cone it stands on the chart, and how that is known. */
     coneBand: string;
+    coneKnown: ConeKnown;
     startedAt: Date | null;
     openedAt: Date | null;
     writtenUpAt: Date | null;
@@ -36,6 +50,8 @@ const firing = (row: Row): Firing => ({
   kilnName: row.kiln_name,
   kilnSlug: row.kiln_slug,
   shelves: row.shelves,
+  climbRate: row.climb_rate,
+  kilnLatestHours: row.kiln_latest_hours,
   kind: row.kind,
   targetCone: row.target_cone,
   atmosphere: row.atmosphere,
@@ -45,7 +61,12 @@ const firing = (row: Row): Firing => ({
   ...runOf(row),
   reachedOrdinal: row.reached_ordinal,
   reachedBound: row.reached_bound,
+  byLog:
+    row.log_ordinal === null
+      ? null
+      : { ordinal: row.log_ordinal, low: row.log_low, high: row.log_high },
   coneBand: row.cone_band,
+  coneKnown: row.cone_known,
   startedAt: row.started_at,
   openedAt: row.opened_at,
   writtenUpAt: row.written_up_at,
@@ -55,21 +76,97 @@ const firing = (row: Row): Firing => ({
 const firings = (src: Source) =>
   src('firing')
     .join('kiln', 'kiln.id', 'firing.kiln_id')
-    .select('firing.*', 'kiln.name as kiln_name', 'kiln.slug as kiln_slug', 'kiln.shelves');
+    .select(
+      'firing.*',
+      'kiln.name as kiln_name',
+      'kiln.slug as kiln_slug',
+      'kiln.shelves',
+      'kiln.climb_rate',
+      'kiln.latest_hours as kiln_latest_hours',
+    );
+
+/** Where a firing stands of which nothing but its plan is known. */
+function standing({ targetCone }: Pick<FiringFields, 'targetCone'>): Row {
+  const { band, known } = coneOf({
+    reachedOrdinal: null,
+    reachedBound: null,
+    byLog: null,
+    targetCone,
+  });
+  return { cone_band: band, cone_known: known };
+}
 
 /** Newest first: those still to come, then by date. */
 export async function listFirings(
   src: Source,
-  filter: { kilnId?: string; statuses?: readonly FiringStatus[]; limit?: number } = {},
+  filter: {
+    ids?: readonly string[];
+    kilnId?: string;
+    no?: number;
+    statuses?: readonly FiringStatus[];
+    limit?: number;
+  } = {},
 ): Promise<Firing[]> {
   const query = firings(src).orderBy([
     { column: 'firing.planned_for', order: 'desc' },
     { column: 'firing.no', order: 'desc' },
   ]);
+  if (filter.ids) query.whereIn('firing.id', filter.ids);
   if (filter.kilnId !== undefined) query.where('firing.kiln_id', filter.kilnId);
+  if (filter.no !== undefined) query.where('firing.no', filter.no);
   if (filter.statuses) query.whereIn('firing.status', filter.statuses);
   if (filter.limit !== undefined) query.limit(filter.limit);
   return (await query).map(firing);
+}
+
+/** A firing that somebody still has to do with: not opened, or not written up. */
+export type OpenFiring = { firing: Firing; pieces: number; written: number };
+
+/** The newest firings of every kiln, at most so many of each, and how many it has in all. */
+export async function newestFirings(
+  src: Source,
+  most: number,
+): Promise<Map<string, { newest: Firing[]; all: number }>> {
+  const counted: Row[] = await src('firing').groupBy('kiln_id').select('kiln_id').count('* as all');
+  const ranked = src('firing').select(
+    'id',
+    src.raw('ROW_NUMBER() OVER (PARTITION BY kiln_id ORDER BY planned_for DESC, no DESC) as place'),
+  );
+  const ids: Row[] = await src.from(ranked.as('ranked')).where('place', '<=', most).select('id');
+  const newest = await listFirings(src, { ids: ids.map(({ id }) => id as string) });
+  return new Map(
+    counted.map((row) => [
+      row.kiln_id,
+      {
+        newest: newest.filter(({ kilnId }) => kilnId === row.kiln_id),
+        all: Number(row.all),
+      },
+    ]),
+  );
+}
+
+/** All of them with how many pieces they hold and how many of those are written up, newest first. */
+export async function openFirings(src: Source): Promise<OpenFiring[]> {
+  const rows: Row[] = await firings(src)
+    .where((either) =>
+      either.whereNot('firing.status', 'opened').orWhereNull('firing.written_up_at'),
+    )
+    .orderBy([
+      { column: 'firing.planned_for', order: 'desc' },
+      { column: 'firing.no', order: 'desc' },
+    ])
+    .select(
+      src.raw('(SELECT COUNT(*) FROM placement WHERE firing_id = firing.id) AS pieces'),
+      src.raw(
+        `(SELECT COUNT(DISTINCT piece_id) FROM observation
+          WHERE firing_id = firing.id AND superseded_at IS NULL AND zone IS NULL) AS written`,
+      ),
+    );
+  return rows.map((row) => ({
+    firing: firing(row),
+    pieces: Number(row.pieces),
+    written: Number(row.written),
+  }));
 }
 
 /** One firing, locked when it is read to be changed. */
@@ -105,7 +202,7 @@ export async function createFiring(
     kiln_id: fields.kilnId,
     no: kiln.next_firing_no,
     ...columns(fields),
-    cone_band: fields.targetCone ?? 'unknown',
+    ...standing(fields),
     created_by: by,
     created_at: now,
   });
@@ -118,11 +215,7 @@ export async function updateFiring(
   fields: FiringFields,
   revision: number,
 ): Promise<boolean> {
-  return (
-    (await src('firing')
-      .where({ id, revision })
-      .update({ ...columns(fields), revision: revision + 1 })) === 1
-  );
+  return writeOver(src, 'firing', { id, revision }, columns(fields));
 }
 
 /** Moves a firing on and keeps the event. Opening it frees its pieces for another firing. */
@@ -179,40 +272,8 @@ export async function setWrittenUp(src: Source, id: string, at: Date | null): Pr
   await src('firing').where({ id }).update({ written_up_at: at });
 }
 
-/** A firing of the past, brought in: opened and written up on its day. */
-export async function setImported(src: Source, id: string, at: Date): Promise<void> {
-  await src('firing')
-    .where({ id })
-    .update({ status: 'opened', started_at: null, opened_at: at, written_up_at: at });
-}
-
 export async function setLit(src: Source, id: string, at: Date): Promise<void> {
   await src('firing').where({ id }).update({ started_at: at });
-}
-
-export type PastFiring = FiringFields & {
-  id: string;
-  status: FiringStatus;
-  at: Date;
-  writtenUp: boolean;
-};
-
-/** Writes a firing with its way so far, step by step to where it stands. */
-export async function setHistory(src: Source, past: PastFiring, by: string): Promise<void> {
-  const hour = 3_600_000;
-  await createFiring(src, past.id, past, by, new Date(past.at.getTime() - 48 * hour));
-  const steps: { to: FiringStatus; at: Date }[] = [
-    { to: 'loaded', at: new Date(past.at.getTime() - 12 * hour) },
-    { to: 'firing', at: past.at },
-    { to: 'cooling', at: new Date(past.at.getTime() + 10 * hour) },
-    { to: 'opened', at: new Date(past.at.getTime() + 34 * hour) },
-  ];
-  for (const step of steps) {
-    if (STATUSES.indexOf(step.to) > STATUSES.indexOf(past.status)) break;
-    const now = await findFiring(src, past.id);
-    if (now !== null) await moveFiring(src, now, step.to, null, by, step.at);
-  }
-  if (past.writtenUp) await setWrittenUp(src, past.id, new Date(past.at.getTime() + 50 * hour));
 }
 
 export type FiringWindow = { id: string; startedAt: Date; openedAt: Date | null };

@@ -1,5 +1,5 @@
 /** Doubts and instructions that stay with a piece until somebody sees to them. */
-import type { Source } from './database';
+import type { Row, Source } from './database';
 import { groupRows } from './rows';
 
 export type Flag = {
@@ -51,4 +51,17 @@ export async function clearFlag(src: Source, id: string, by: string, now: Date):
     .where({ id })
     .whereNull('cleared_at')
     .update({ cleared_by: by, cleared_at: now });
+}
+
+/** Open flags on pieces that still wait to be fired or are in a kiln. */
+export async function flaggedWaiting(src: Source): Promise<{ code: string; text: string }[]> {
+  const rows: Row[] = await src('flag')
+    .join('piece', 'piece.id', 'flag.piece_id')
+    .whereNull('flag.cleared_at')
+    .whereNull('piece.binned_at')
+    .whereNotNull('piece.waiting_for')
+    .orderBy('flag.raised_at', 'desc')
+    .limit(12)
+    .select('piece.code', 'flag.text');
+  return rows.map((row) => ({ code: row.code, text: row.text }));
 }

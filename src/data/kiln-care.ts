@@ -46,8 +46,12 @@ export async function addUpkeep(
   });
 }
 
-export async function dropUpkeep(src: Source, id: string, at: Date | null): Promise<boolean> {
-  return (await src('kiln_upkeep').where({ id }).update({ dropped_at: at })) === 1;
+export async function dropUpkeep(src: Source, id: string, at: Date | null): Promise<string | null> {
+  const row = (await src('kiln_upkeep').where({ id }).forUpdate().first('kiln_id')) as
+    { kiln_id: string } | undefined;
+  if (row === undefined) return null;
+  await src('kiln_upkeep').where({ id }).update({ dropped_at: at });
+  return row.kiln_id;
 }
 
 export type KilnToken = { id: string; name: string; at: Date; usedAt: Date | null };

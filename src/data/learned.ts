@@ -1,9 +1,12 @@
 /** What each firing taught of its kiln: kept beside it, so that a kiln is known by one indexed read. */
-import type { CoolingFit, OffsetSighting } from '@/core/heatwork';
-import type { FiringKind } from '@/core/firing';
+import type { CoolingFit, OffsetEstimate, OffsetSighting, PlaceOffset } from '@/core/heatwork';
+import { NEW_SERIES, type FiringKind } from '@/core/firing';
 import type { Row, Source } from './database';
+import { groupRows } from './rows';
 
 export type Cooled = Pick<CoolingFit, 'lnK' | 'm'>;
+/** What a kiln's thermocouple is off by, as a whole and place by place. */
+export type Taught = { offset: OffsetEstimate | null; places: PlaceOffset[] };
 export type Lesson = {
   firingId: string;
   no: number;
@@ -12,7 +15,10 @@ export type Lesson = {
   /** What its cones say of the thermocouple, place by place. */
   said: OffsetSighting[];
   cooled: Cooled | null;
+  /** What its kiln was known by once it had taught, when it was the last to teach. */
+  taught: Taught | null;
   reachedOrdinal: number | null;
+  reachedBound: 'exact' | 'at least' | 'less than' | null;
 };
 
 export async function setLesson(
@@ -37,6 +43,12 @@ export async function setLesson(
     });
 }
 
+/** Keeps what a kiln is known by with the last firing that taught it. */
+export const setTaught = (src: Source, firingId: string, taught: Taught): Promise<number> =>
+  src('firing')
+    .where({ id: firingId })
+    .update({ taught: JSON.stringify(taught) });
+
 type Said = { place: string; atLeast: number | null; atMost: number | null };
 
 /** The lessons of a kiln's opened firings, oldest first. */
@@ -45,7 +57,17 @@ export async function lessonsOf(src: Source, kilnId: string): Promise<Lesson[]> 
     .where({ kiln_id: kilnId, status: 'opened' })
     .whereNotNull('started_at')
     .orderBy('started_at')
-    .select('id', 'no', 'kind', 'started_at', 'said', 'cooled', 'reached_ordinal');
+    .select(
+      'id',
+      'no',
+      'kind',
+      'started_at',
+      'said',
+      'cooled',
+      'taught',
+      'reached_ordinal',
+      'reached_bound',
+    );
   return rows.map((row) => ({
     firingId: row.id,
     no: row.no,
@@ -58,6 +80,39 @@ export async function lessonsOf(src: Source, kilnId: string): Promise<Lesson[]> 
       atMost: atMost ?? Infinity,
     })),
     cooled: row.cooled,
+    taught: row.taught,
     reachedOrdinal: row.reached_ordinal,
+    reachedBound: row.reached_bound,
   }));
+}
+
+/** How many of a kiln's last coolings count. */
+const COOLINGS = 8;
+
+/** How kilns have cooled lately, oldest first, since their elements or thermocouple were last changed. */
+export async function coolingsOf(
+  src: Source,
+  kilnIds: readonly string[],
+): Promise<Map<string, Cooled[]>> {
+  const rows: Row[] = await src('firing')
+    .leftJoin('kiln_upkeep', function () {
+      this.on('kiln_upkeep.kiln_id', 'firing.kiln_id')
+        .andOnIn('kiln_upkeep.kind', [...NEW_SERIES])
+        .andOnNull('kiln_upkeep.dropped_at');
+    })
+    .whereIn('firing.kiln_id', kilnIds)
+    .where('firing.status', 'opened')
+    .whereNotNull('firing.started_at')
+    .whereNotNull('firing.cooled')
+    .groupBy('firing.id')
+    .havingRaw('since IS NULL OR DATE(firing.started_at) >= since')
+    .orderBy('firing.started_at')
+    .select('firing.kiln_id', 'firing.cooled', 'firing.started_at')
+    .max({ since: 'kiln_upkeep.done_on' });
+  const all = groupRows(
+    rows,
+    (row): Cooled => row.cooled,
+    (row) => row.kiln_id,
+  );
+  return new Map([...all].map(([id, list]) => [id, list.slice(-COOLINGS)]));
 }

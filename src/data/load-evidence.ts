@@ -1,4 +1,5 @@
 /** What is on record of the stacks and questions of a load. */
+import { intendedBand } from '@/core/firing';
 import type { Row, Source } from './database';
 
 export const ranKey = (bodyId: string, stackKey: string): string => `${bodyId}/${stackKey}`;
@@ -11,7 +12,8 @@ export async function ranOf(
 ): Promise<Map<string, number>> {
   if (stacks.length === 0) return new Map();
   const rows: Row[] = await src('cell')
-    .where({ cone })
+    // What was only meant for this cone may have had it: for a warning that is enough.
+    .whereIn('cone', [cone, intendedBand(cone)])
     .whereIn('body_id', [...new Set(stacks.map(({ bodyId }) => bodyId))])
     .whereIn('stack_key', [...new Set(stacks.map(({ stackKey }) => stackKey))])
     .whereNotNull('movement_mm')

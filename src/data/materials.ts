@@ -1,4 +1,4 @@
-import type { Analysis } from '@/core/chemistry';
+import type { Analysis, Hazard } from '@/core/chemistry';
 import type { Row, Source } from './database';
 import { slugOf } from './ids';
 
@@ -8,7 +8,7 @@ export type MaterialFields = {
   name: string;
   analysis: Analysis | null;
   density: number | null;
-  hazards: string[];
+  hazards: Hazard[];
   stockG: number | null;
   pricePerKg: number | null;
   notes: string;

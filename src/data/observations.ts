@@ -1,40 +1,36 @@
-import type { Meeting, Opacity, Surface, Verdict } from '@/core/signs';
-import type { SeenSign } from '@/core/standing';
+import type { Verdict } from '@/core/signs';
+import type { Looks, Place, SeenSign } from '@/core/looks';
 import { insertMany, type Row, type Source } from './database';
 
-export type Observation = {
+export type Observation = Looks & {
   id: string;
   pieceId: string;
   firingId: string;
   zone: string | null;
   seenAt: Date;
-  surface: Surface | null;
-  opacity: Opacity | null;
-  colour: string | null;
-  movementMm: number | null;
-  met: Meeting | null;
-  rating: number | null;
+  place: Place;
   verdict: Verdict | null;
   note: string;
-  signs: SeenSign[];
 };
 
 export type RecordedObservation = Observation & {
   seenBy: string;
   seenByName: string;
+  arrivedAt: Date;
+  /** The look that this one corrects. */
   supersedes: string | null;
+  /** Corrected, or taken back. */
   superseded: boolean;
+  /** From before looks stood beside one another: the look this one had replaced, while nobody said which it was. */
+  doubtedAs: string | null;
 };
 
-/** One believed observation per piece, firing and zone: the text of that uniqueness. */
-export const currentKey = (one: Pick<Observation, 'pieceId' | 'firingId' | 'zone'>): string =>
-  `${one.pieceId}/${one.firingId}/${one.zone ?? ''}`;
-
-/** Adds observations that nothing stands in the place of yet. */
+/** Adds looks; a correction names the look it replaces. `now` is when they arrive; null: as they were seen. */
 export async function appendObservations(
   src: Source,
-  observations: readonly (Observation & { supersedes?: string })[],
+  observations: readonly (Observation & { supersedes?: string | null })[],
   by: string,
+  now: Date | null,
 ): Promise<void> {
   await insertMany(
     src,
@@ -45,7 +41,9 @@ export async function appendObservations(
       firing_id: one.firingId,
       zone: one.zone,
       seen_at: one.seenAt,
+      arrived_at: now ?? one.seenAt,
       seen_by: by,
+      place: one.place,
       surface: one.surface,
       opacity: one.opacity,
       colour: one.colour,
@@ -54,7 +52,6 @@ export async function appendObservations(
       rating: one.rating,
       verdict: one.verdict,
       note: one.note,
-      current_key: currentKey(one),
       supersedes: one.supersedes ?? null,
     })),
   );
@@ -74,14 +71,12 @@ export async function appendObservations(
 
 /** Takes an observation out of belief; it stays on record. */
 export async function supersede(src: Source, ids: readonly string[], now: Date): Promise<void> {
-  await src('observation').whereIn('id', ids).update({ current_key: null, superseded_at: now });
+  await src('observation').whereIn('id', ids).update({ superseded_at: now });
 }
 
 /** Puts a superseded observation back in belief (the undo of a correction or a withdrawal). */
-export async function reinstate(src: Source, one: RecordedObservation): Promise<void> {
-  await src('observation')
-    .where({ id: one.id })
-    .update({ current_key: currentKey(one), superseded_at: null });
+export async function reinstate(src: Source, ids: readonly string[]): Promise<void> {
+  await src('observation').whereIn('id', ids).update({ superseded_at: null });
 }
 
 /** Observations with their signs, oldest first. */
@@ -91,8 +86,8 @@ export async function listObservations(
     ids?: readonly string[];
     pieceIds?: readonly string[];
     firingId?: string;
-    keys?: readonly string[];
     current?: boolean;
+    doubted?: boolean;
   },
 ): Promise<RecordedObservation[]> {
   const query = src('observation')
@@ -108,8 +103,8 @@ export async function listObservations(
   if (filter.ids) query.whereIn('observation.id', filter.ids);
   if (filter.pieceIds) query.whereIn('observation.piece_id', filter.pieceIds);
   if (filter.firingId !== undefined) query.where('observation.firing_id', filter.firingId);
-  if (filter.keys) query.whereIn('observation.current_key', filter.keys);
-  if (filter.current) query.whereNotNull('observation.current_key');
+  if (filter.current) query.whereNull('observation.superseded_at');
+  if (filter.doubted) query.whereNotNull('observation.doubted_as');
   const signs = new Map<string, SeenSign[]>();
   const rows = ((await query) as Row[]).filter((row) => {
     const own = signs.get(row.id);
@@ -128,6 +123,8 @@ export async function listObservations(
     seenAt: row.seen_at,
     seenBy: row.seen_by,
     seenByName: row.seen_by_name,
+    arrivedAt: row.arrived_at,
+    place: row.place,
     surface: row.surface,
     opacity: row.opacity,
     colour: row.colour,
@@ -139,5 +136,23 @@ export async function listObservations(
     signs: signs.get(row.id)?.sort((a, b) => (a.sign < b.sign ? -1 : 1)) ?? [],
     supersedes: row.supersedes,
     superseded: row.superseded_at !== null,
+    doubtedAs: row.doubted_as,
   }));
+}
+
+/** How many looks of before nobody has said what they were. */
+export const countDoubted = async (src: Source): Promise<number> =>
+  Number((await src('observation').whereNotNull('doubted_as').count({ n: '*' }).first())?.n ?? 0);
+
+/** Says what a doubted look was: a look of its own, or a correction of the one it had replaced. */
+export async function settleDoubt(
+  src: Source,
+  one: Pick<RecordedObservation, 'id' | 'doubtedAs'>,
+  corrects: boolean,
+  now: Date,
+): Promise<void> {
+  if (corrects) await supersede(src, [one.doubtedAs as string], now);
+  await src('observation')
+    .where({ id: one.id })
+    .update({ doubted_as: null, supersedes: corrects ? one.doubtedAs : null });
 }

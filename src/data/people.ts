@@ -1,8 +1,6 @@
+import type { Role } from '@/core/studio';
 import type { Row, Source } from './database';
 import { newToken, tokenHash } from './ids';
-
-export const ROLES = ['technician', 'teacher', 'student'] as const;
-export type Role = (typeof ROLES)[number];
 
 export type Person = { id: string; name: string; login: string; role: Role; disabled: boolean };
 

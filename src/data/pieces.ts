@@ -1,4 +1,5 @@
 import { codeOf } from '@/core/codes';
+import { waitsFor, type MadeFor, type Passage, type WaitsFor } from '@/core/journey';
 import type { Face } from '@/core/zones';
 import { insertMany, type Row, type Source } from './database';
 import { flagsOf, type Flag } from './flags';
@@ -18,7 +19,9 @@ export type NewPiece = {
   ownerId: string | null;
   madeOn: string | null;
   notes: string;
-  waitingFor: 'bisque' | 'glaze' | 'refire' | null;
+  madeFor: MadeFor | null;
+  /** Where it has been already, when it comes from older records. */
+  been?: readonly Passage[];
   wantedCone: string | null;
   wantedAtmosphere: string | null;
   faces: FaceFields[];
@@ -41,7 +44,7 @@ export type PieceSummary = {
   ownerName: string | null;
   madeOn: string | null;
   notes: string;
-  waitingFor: 'bisque' | 'glaze' | 'refire' | null;
+  waitingFor: WaitsFor | null;
   wantedCone: string | null;
   wantedAtmosphere: string | null;
   createdAt: Date;
@@ -81,7 +84,8 @@ export async function createPieces(
       owner_id: piece.ownerId,
       made_on: piece.madeOn,
       notes: piece.notes,
-      waiting_for: piece.waitingFor,
+      made_for: piece.madeFor,
+      waiting_for: waitsFor({ madeFor: piece.madeFor, passages: piece.been ?? [] }),
       wanted_cone: piece.wantedCone,
       wanted_atmosphere: piece.wantedAtmosphere,
       created_by: by,
@@ -159,6 +163,15 @@ export type PieceFilter = {
   limit?: number;
 };
 
+/** Waits to be fired: not in the bin, and in no firing that is not opened yet. */
+export const thatWait = (src: Source) =>
+  src('piece')
+    .whereNotNull('piece.waiting_for')
+    .whereNull('piece.binned_at')
+    .whereNotExists(
+      src('placement').select(src.raw('1')).whereRaw('placement.open_piece_id = piece.id'),
+    );
+
 /** Pieces without their layers, newest first. */
 export async function listPieces(src: Source, filter: PieceFilter = {}): Promise<PieceSummary[]> {
   const query = summaries(src).orderBy([
@@ -172,13 +185,7 @@ export async function listPieces(src: Source, filter: PieceFilter = {}): Promise
   if (filter.lotId !== undefined) query.where('piece.lot_id', filter.lotId);
   if (filter.binned) query.whereNotNull('piece.binned_at');
   else if (!filter.ids && !filter.codes) query.whereNull('piece.binned_at');
-  if (filter.waiting) {
-    query
-      .whereNotNull('piece.waiting_for')
-      .whereNotExists(
-        src('placement').select(src.raw('1')).whereRaw('placement.open_piece_id = piece.id'),
-      );
-  }
+  if (filter.waiting) query.whereIn('piece.id', thatWait(src).select('piece.id'));
   if (filter.limit !== undefined) query.limit(filter.limit);
   return (await query).map(summary);
 }
@@ -188,11 +195,11 @@ export async function loadPieces(src: Source, filter: PieceFilter): Promise<Piec
   const list = await listPieces(src, filter);
   const ids = list.map((piece) => piece.id);
   if (ids.length === 0) return [];
-  const [faces, layers, flags] = [
-    await facesOf(src, ids),
-    await layersOf(src, ids),
-    await flagsOf(src, ids),
-  ];
+  const [faces, layers, flags] = await Promise.all([
+    facesOf(src, ids),
+    layersOf(src, ids),
+    flagsOf(src, ids),
+  ]);
   return list.map((piece) => {
     const own = layers.get(piece.id) ?? [];
     return {
@@ -214,7 +221,6 @@ export async function updatePiece(
     owner_id: string | null;
     height_mm: number | null;
     binned_at: Date | null;
-    waiting_for: 'bisque' | 'glaze' | 'refire' | null;
   }>,
 ): Promise<void> {
   await src('piece')
@@ -258,7 +264,7 @@ export async function setMade(
     await src('piece').where({ id: piece.id }).update({ created_at: piece.at });
 }
 
-export type HeldPiece = Pick<PieceSummary, 'id' | 'code' | 'ownerId' | 'waitingFor' | 'binned'>;
+export type HeldPiece = Pick<PieceSummary, 'id' | 'code' | 'ownerId' | 'binned'>;
 
 /** Makes this transaction the only one writing of these pieces, always in one order. */
 export async function holdPieces(src: Source, ids: readonly string[]): Promise<HeldPiece[]> {
@@ -266,12 +272,11 @@ export async function holdPieces(src: Source, ids: readonly string[]): Promise<H
     .whereIn('id', ids)
     .orderBy('id')
     .forUpdate()
-    .select('id', 'code', 'owner_id', 'waiting_for', 'binned_at');
+    .select('id', 'code', 'owner_id', 'binned_at');
   return rows.map((row) => ({
     id: row.id,
     code: row.code,
     ownerId: row.owner_id,
-    waitingFor: row.waiting_for,
     binned: row.binned_at !== null,
   }));
 }

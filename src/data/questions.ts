@@ -1,5 +1,7 @@
-import type { COUNTS, Design, Mix, PlannedTile } from '@/core/designs';
+import type { COUNTS } from '@/core/designs';
+import { writeOver } from './rows';
 import { insertMany, type Row, type Source } from './database';
+import type { Design, Mix, PlannedTile } from '@/core/designs/terms';
 
 export type QuestionFields = {
   text: string;
@@ -75,11 +77,10 @@ const question = (row: Row): Question => ({
 });
 
 const OBSERVED = `EXISTS (SELECT 1 FROM observation o JOIN firing f ON f.id = o.firing_id
-  WHERE o.piece_id = question_tile.piece_id AND o.current_key IS NOT NULL AND f.kind <> 'bisque')`;
+  WHERE o.piece_id = question_tile.piece_id AND o.superseded_at IS NULL AND f.kind <> 'bisque')`;
 
-/** Open questions first, then the newest. */
-export async function listQuestions(src: Source, id?: string): Promise<Question[]> {
-  const query = src('question')
+const questions = (src: Source) =>
+  src('question')
     .join('person as asker', 'asker.id', 'question.asked_by')
     .leftJoin('person as judge', 'judge.id', 'question.concluded_by')
     .orderByRaw('question.concluded_at IS NOT NULL, question.no DESC')
@@ -94,8 +95,23 @@ export async function listQuestions(src: Source, id?: string): Promise<Question[
         `(SELECT COUNT(*) FROM question_tile WHERE question_tile.question_id = question.id AND ${OBSERVED}) as seen`,
       ),
     );
-  if (id !== undefined) query.where('question.id', id);
+
+/** Open questions first, then the newest. */
+export async function listQuestions(
+  src: Source,
+  filter: { id?: string; no?: number } = {},
+): Promise<Question[]> {
+  const query = questions(src);
+  if (filter.id !== undefined) query.where('question.id', filter.id);
+  if (filter.no !== undefined) query.where('question.no', filter.no);
   return (await query).map(question);
+}
+
+/** Questions that are open though all their tiles are written up. */
+export async function ripeQuestions(src: Source): Promise<Question[]> {
+  return (
+    await questions(src).whereNull('question.concluded_at').havingRaw('tiles > 0 AND seen = tiles')
+  ).map(question);
 }
 
 const columns = (fields: QuestionFields): Record<string, unknown> => ({
@@ -136,11 +152,7 @@ export async function updateQuestion(
   fields: QuestionFields,
   revision: number,
 ): Promise<boolean> {
-  return (
-    (await src('question')
-      .where({ id, revision })
-      .update({ ...columns(fields), revision: revision + 1 })) === 1
-  );
+  return writeOver(src, 'question', { id, revision }, columns(fields));
 }
 
 /** Writes the conclusion down, or takes it back with null. */
@@ -206,7 +218,7 @@ export async function tilesOf(src: Source, questionId: string): Promise<Question
       ),
       src.raw(
         `(SELECT JSON_OBJECT('rating', rating, 'verdict', verdict) FROM observation
-          WHERE observation.piece_id = piece.id AND zone IS NULL AND current_key IS NOT NULL
+          WHERE observation.piece_id = piece.id AND zone IS NULL AND superseded_at IS NULL
           ORDER BY seen_at DESC LIMIT 1) as said`,
       ),
       src.raw(`${OBSERVED} as seen`),

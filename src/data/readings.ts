@@ -1,6 +1,7 @@
 /** Temperatures of firings as they were read, and of kilns that had no firing under way. */
 import type { Doubt, Reading } from '@/core/heatwork';
-import { insertMany, type Row, type Source } from './database';
+import { groupRows } from './rows';
+import { insertMany, insertNew, type Row, type Source } from './database';
 
 export type ReadingSource = 'hand' | 'device' | 'file';
 export type NewReading = {
@@ -17,57 +18,44 @@ export type KeptReading = {
   doubt: Doubt | 'struck' | null;
 };
 
-const CHUNK = 1000;
-
 /** Keeps readings; those of a moment that has one already are left out. Says how many were new. */
-export async function keepReadings(
+export const keepReadings = (
   src: Source,
   firingId: string,
   readings: readonly NewReading[],
   source: ReadingSource,
   by: string | null,
-): Promise<number> {
-  let kept = 0;
-  for (let i = 0; i < readings.length; i += CHUNK) {
-    const [result] = (await src.raw(
-      `INSERT IGNORE INTO reading (firing_id, at, celsius, probe_mv, source, doubt, by_person) VALUES ${readings
-        .slice(i, i + CHUNK)
-        .map(() => '(?,?,?,?,?,?,?)')
-        .join(',')}`,
-      readings
-        .slice(i, i + CHUNK)
-        .flatMap((one) => [
-          firingId,
-          one.at,
-          one.celsius,
-          one.probeMv,
-          source,
-          one.doubt,
-          by,
-        ]) as never,
-    )) as [{ affectedRows: number }];
-    kept += result.affectedRows;
-  }
-  return kept;
-}
+): Promise<number> =>
+  insertNew(
+    src,
+    'reading',
+    readings.map(({ at, celsius, probeMv, doubt }) => ({
+      firing_id: firingId,
+      at,
+      celsius,
+      probe_mv: probeMv,
+      source,
+      doubt,
+      by_person: by,
+    })),
+  );
 
 /** Keeps readings of a kiln that no firing claims. Says how many were new. */
-export async function keepStrays(
+export const keepStrays = (
   src: Source,
   kilnId: string,
   readings: readonly Omit<NewReading, 'doubt'>[],
-): Promise<number> {
-  let kept = 0;
-  for (let i = 0; i < readings.length; i += CHUNK) {
-    const part = readings.slice(i, i + CHUNK);
-    const [result] = (await src.raw(
-      `INSERT IGNORE INTO stray_reading (kiln_id, at, celsius, probe_mv) VALUES ${part.map(() => '(?,?,?,?)').join(',')}`,
-      part.flatMap((one) => [kilnId, one.at, one.celsius, one.probeMv]) as never,
-    )) as [{ affectedRows: number }];
-    kept += result.affectedRows;
-  }
-  return kept;
-}
+): Promise<number> =>
+  insertNew(
+    src,
+    'stray_reading',
+    readings.map(({ at, celsius, probeMv }) => ({
+      kiln_id: kilnId,
+      at,
+      celsius,
+      probe_mv: probeMv,
+    })),
+  );
 
 /** The log of a firing as far as it is believed: seconds since `from`, °C. One indexed read. */
 export async function logOf(src: Source, firingId: string, from: Date): Promise<Reading[]> {
@@ -78,30 +66,6 @@ export async function logOf(src: Source, firingId: string, from: Date): Promise<
     .select('at', 'celsius');
   const start = from.getTime();
   return rows.map((row) => ({ t: (row.at.getTime() - start) / 1000, c: row.celsius }));
-}
-
-/** Logs of several firings at once, at most a reading a minute: what offsets are learned from. */
-export async function logsOf(
-  src: Source,
-  firings: readonly { id: string; startedAt: Date }[],
-): Promise<Map<string, Reading[]>> {
-  const logs = new Map<string, Reading[]>();
-  if (firings.length === 0) return logs;
-  const start = new Map(firings.map(({ id, startedAt }) => [id, startedAt.getTime()]));
-  const rows: Row[] = await src('reading')
-    .whereIn('firing_id', [...start.keys()])
-    .whereNull('doubt')
-    .orderBy(['firing_id', 'at'])
-    .select('firing_id', 'at', 'celsius');
-  for (const row of rows) {
-    const log = logs.get(row.firing_id) ?? [];
-    if (log.length === 0) logs.set(row.firing_id, log);
-    log.push({
-      t: (row.at.getTime() - (start.get(row.firing_id) as number)) / 1000,
-      c: row.celsius,
-    });
-  }
-  return logs;
 }
 
 const reading = (row: Row): KeptReading => ({
@@ -265,3 +229,38 @@ export const insertReadings = (
     })),
     2000,
   );
+
+/** Logs of several firings at once, at most a reading a minute, in seconds since each was lit. */
+export async function leanLogsOf(
+  src: Source,
+  firings: readonly { id: string; startedAt: Date }[],
+): Promise<Map<string, Reading[]>> {
+  const start = new Map(firings.map(({ id, startedAt }) => [id, startedAt.getTime()]));
+  if (start.size === 0) return new Map();
+  const rows: Row[] = await src
+    .from(
+      src('reading')
+        .whereIn('firing_id', [...start.keys()])
+        .whereNull('doubt')
+        .select(
+          'firing_id',
+          'at',
+          'celsius',
+          src.raw(
+            'ROW_NUMBER() OVER (PARTITION BY firing_id, FLOOR(UNIX_TIMESTAMP(at) / 60) ORDER BY at DESC) AS nth',
+          ),
+        )
+        .as('numbered'),
+    )
+    .where('nth', 1)
+    .orderBy(['firing_id', 'at'])
+    .select('firing_id', 'at', 'celsius');
+  return groupRows(
+    rows,
+    (row): Reading => ({
+      t: (row.at.getTime() - (start.get(row.firing_id) as number)) / 1000,
+      c: row.celsius,
+    }),
+    (row) => row.firing_id,
+  );
+}

@@ -1,12 +1,14 @@
+import type { Source } from './database';
+
 /** A row as the driver hands it over; each repository turns it into a type at once. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
 export type Row = Record<string, any>;
 
 /** Rows made into things and gathered by a key of theirs, the piece they belong to unless said otherwise. */
-export function groupRows<T>(
-  rows: readonly Row[],
-  make: (row: Row) => T,
-  keyOf = (row: Row): string => row.piece_id,
+export function groupRows<T, R extends object = Row>(
+  rows: readonly R[],
+  make: (row: R) => T,
+  keyOf: (row: R) => string = (row) => (row as Row).piece_id,
 ): Map<string, T[]> {
   const groups = new Map<string, T[]>();
   for (const row of rows) {
@@ -17,3 +19,14 @@ export function groupRows<T>(
   }
   return groups;
 }
+
+/** Writes columns over the revision that was read; false when somebody saved in between. */
+export const writeOver = async (
+  src: Source,
+  table: string,
+  { id, revision }: { id: string; revision: number },
+  columns: Record<string, unknown>,
+): Promise<boolean> =>
+  (await src(table)
+    .where({ id, revision })
+    .update({ ...columns, revision: revision + 1 })) === 1;

@@ -1,5 +1,6 @@
 /** Schedules a studio fires by. A firing keeps its own copy of the one it was run with. */
 import type { Segment } from '@/core/heatwork';
+import { writeOver } from './rows';
 import type { Row, Source } from './database';
 
 export type Schedule = {
@@ -47,11 +48,7 @@ export async function updateSchedule(
   fields: ScheduleFields,
   revision: number,
 ): Promise<boolean> {
-  return (
-    (await src('schedule')
-      .where({ id, revision })
-      .update({ ...columns(fields), revision: revision + 1 })) === 1
-  );
+  return writeOver(src, 'schedule', { id, revision }, columns(fields));
 }
 
 export async function archiveSchedule(src: Source, id: string, at: Date | null): Promise<void> {

@@ -1,5 +1,5 @@
 import type { Units } from '@/core/units';
-import type { Source } from './database';
+import type { Row, Source } from './database';
 
 export type Studio = {
   name: string;
@@ -62,3 +62,18 @@ export const unitsOf = (
   length: studio.lengthUnit,
   mass: studio.massUnit,
 });
+
+/** How many bodies, coatings and kilns there are: what a new studio has to begin with. */
+export async function countStore(
+  src: Source,
+): Promise<{ bodies: number; coatings: number; kilns: number }> {
+  const count = (table: string) => src(table).count('*');
+  const row = (await src
+    .select({ bodies: count('body'), coatings: count('coating'), kilns: count('kiln') })
+    .first()) as Row;
+  return {
+    bodies: Number(row.bodies),
+    coatings: Number(row.coatings),
+    kilns: Number(row.kilns),
+  };
+}

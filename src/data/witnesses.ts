@@ -1,6 +1,6 @@
 /** Witness cones: where they stand, how far they bent, and the cone that follows from them. */
-import type { ConeRole } from '@/core/firing';
-import { coneBand, coneOrdinal, readFiring } from '@/core/cones';
+import { coneOf, type ConeByLog, type ConeRole } from '@/core/firing';
+import { readFiring } from '@/core/cones';
 import type { Row, Source } from './database';
 import { groupRows } from './rows';
 import { findFiring } from './firings';
@@ -64,8 +64,8 @@ export async function readWitness(
 }
 
 /**
- * The reached cone follows from the cones read; without any, the band is the target,
- * and without a target 'unknown'. True when the band the chart uses has changed.
+ * The cone of a firing follows from the cones read, else from its log, else from what was
+ * intended. True when what the chart says of it has changed.
  */
 export async function followCones(src: Source, firingId: string): Promise<boolean> {
   const current = await findFiring(src, firingId);
@@ -75,22 +75,71 @@ export async function followCones(src: Source, firingId: string): Promise<boolea
     cone.bendDegrees === null ? [] : [{ ...cone, bendDegrees: cone.bendDegrees }],
   );
   const reading = readFiring(read);
-  const band =
-    reading !== null && reading.bound !== 'less than'
-      ? bandOf(reading.ordinal, current.targetCone)
-      : (current.targetCone ?? 'unknown');
-  await src('firing')
-    .where({ id: firingId })
-    .update({
-      reached_ordinal: reading?.ordinal ?? null,
-      reached_bound: reading?.bound ?? null,
-      cone_band: band,
-    });
-  return band !== current.coneBand;
+  const reached = {
+    reachedOrdinal: reading?.ordinal ?? null,
+    reachedBound: reading?.bound ?? null,
+  };
+  const { band, known } = coneOf({ ...current, ...reached });
+  await src('firing').where({ id: firingId }).update({
+    reached_ordinal: reached.reachedOrdinal,
+    reached_bound: reached.reachedBound,
+    cone_band: band,
+    cone_known: known,
+  });
+  return band !== current.coneBand || known !== current.coneKnown;
 }
 
-/** A reading within a quarter of a half-cone target stays with it; others go to the nearest whole cone. */
-function bandOf(ordinal: number, target: string | null): string {
-  if (target === '5.5' && Math.abs(ordinal - coneOrdinal(target)) <= 0.25) return target;
-  return coneBand(ordinal);
+/** Keeps what the log of a firing says of its cone; null when it says nothing. */
+export const setConeByLog = (
+  src: Source,
+  firingId: string,
+  byLog: ConeByLog | null,
+): Promise<number> =>
+  src('firing')
+    .where({ id: firingId })
+    .update({
+      log_ordinal: byLog?.ordinal ?? null,
+      log_low: byLog?.low ?? null,
+      log_high: byLog?.high ?? null,
+    });
+
+export type ConeMove = { firingId: string; at: Date; was: string; became: string };
+
+/** Keeps that a firing stands under another cone since another has taught its kiln. */
+export const addConeMove = async (
+  src: Source,
+  { firingId, at, was, became }: ConeMove,
+  taughtBy: string | null,
+): Promise<void> => {
+  await src('cone_move').insert({
+    id: newId(),
+    firing_id: firingId,
+    taught_by: taughtBy,
+    at,
+    was,
+    became,
+  });
+};
+
+/** What moved among a kiln's firings, latest first. */
+export async function coneMovesOf(
+  src: Source,
+  kilnId: string,
+  limit: number,
+): Promise<(ConeMove & { no: number; taughtNo: number | null })[]> {
+  const rows: Row[] = await src('cone_move')
+    .join('firing', 'firing.id', 'cone_move.firing_id')
+    .leftJoin('firing as teacher', 'teacher.id', 'cone_move.taught_by')
+    .where('firing.kiln_id', kilnId)
+    .orderBy('cone_move.at', 'desc')
+    .limit(limit)
+    .select('cone_move.*', 'firing.no', 'teacher.no as taught_no');
+  return rows.map((row) => ({
+    firingId: row.firing_id,
+    at: row.at,
+    was: row.was,
+    became: row.became,
+    no: row.no,
+    taughtNo: row.taught_no,
+  }));
 }

@@ -1,8 +1,12 @@
 import { redirect } from 'next/navigation';
+import { cache } from 'react';
 import type { Person } from '@/data/people';
 import { readStudio, type Studio } from '@/data/studio';
 import { database } from './database';
 import { requirePerson } from './session';
+
+/** The studio's settings; a page and its layout ask once. */
+export const currentStudio = cache((): Promise<Studio | null> => readStudio(database()));
 
 /** Who is looking at a page, and the studio's settings; others are sent where they may be. */
 export async function enter(
@@ -10,7 +14,7 @@ export async function enter(
 ): Promise<{ person: Person; studio: Studio }> {
   const person = await requirePerson();
   if (!permit(person)) redirect('/chart');
-  const studio = await readStudio(database());
+  const studio = await currentStudio();
   if (studio === null) redirect('/first-run');
   return { person, studio };
 }

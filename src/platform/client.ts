@@ -1,5 +1,7 @@
 'use client';
 import { v7 } from 'uuid';
+import type { z } from 'zod';
+import type { Contract } from './contract';
 import type { Problem } from './refusal';
 
 export type Sent<T> =
@@ -46,20 +48,41 @@ export function askSignIn(): Promise<boolean> {
 }
 
 /**
- * Carries out an operation. Its id makes a repeat harmless, so after signing in again
+ * Carries out an operation, with a file where its contract wants one. Its id makes a repeat harmless, so after signing in again
  * the very same request is sent once more.
  */
-export async function send<T = unknown>(
-  name: string,
-  input: unknown,
+export const send = <I extends z.ZodType, R>(
+  contract: Contract<I, R>,
+  input: z.input<I>,
   id: string = v7(),
-): Promise<Sent<T>> {
-  const request = (): Promise<Sent<T>> =>
-    call<T>(`/api/act/${name}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ id, input }),
-    });
+  file: File | null = null,
+): Promise<Sent<R>> =>
+  contract.door === undefined
+    ? sendKept<R>({ id, name: contract.name, input, file })
+    : call<R>(`/api/door/${contract.door}`, { method: 'POST', body: JSON.stringify(input) });
+
+/** A write that waited on this device, by the name its contract had when it was kept. */
+export type Kept = { id: string; name: string; input: unknown; file?: File | null };
+
+export async function sendKept<R = unknown>({
+  id,
+  name,
+  input,
+  file = null,
+}: Kept): Promise<Sent<R>> {
+  const request = (): Promise<Sent<R>> => {
+    if (file === null)
+      return call<R>(`/api/act/${name}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id, input }),
+      });
+    const form = new FormData();
+    form.set('id', id);
+    form.set('input', JSON.stringify(input));
+    form.set('file', file);
+    return call<R>(`/api/act/${name}`, { method: 'POST', body: form });
+  };
   const answer = await request();
   if (answer.ok || answer.problem.code !== 'not-signed-in') return answer;
   return (await askSignIn()) ? request() : answer;

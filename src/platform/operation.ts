@@ -8,6 +8,7 @@ import {
 } from '@/data/database';
 import { findOperation, keepOperation } from '@/data/operations';
 import type { Person } from '@/data/people';
+import type { Contract } from './contract';
 import { log } from './log';
 import { Refusal, type Problem } from './refusal';
 
@@ -16,17 +17,23 @@ export type Answer<T = unknown> = { ok: true; data: T } | { ok: false; problem: 
 /** What an operation works with: one transaction, who acts, and the time. */
 export type Act = { trx: Transaction; person: Person; now: Date; operationId: string };
 
-export type Operation<I extends z.ZodType = z.ZodType, R = unknown> = {
-  name: string;
+/** A file as it came with an operation. */
+export type Upload = { name: string; bytes: Buffer };
+
+/** A contract carried out: who may, and what is done. */
+export type Operation<I extends z.ZodType = z.ZodType, R = unknown, P = unknown> = {
+  contract: Contract<I, R>;
   /** Who may do this at all; finer rules (ownership) are asked inside. */
   permit: (person: Person) => boolean;
-  input: I;
-  run: (act: Act, input: z.output<I>) => Promise<R>;
+  /** Long work with the file, done before the transaction begins. */
+  prepare?(request: { db: Database; person: Person; file: Upload }, input: z.output<I>): Promise<P>;
+  run(act: Act, input: z.output<I>, prepared: P): Promise<R extends null ? void | null : R>;
 };
 
 /** Ties an operation's parts together; the one way to define a write. */
-export const operation = <I extends z.ZodType, R>(definition: Operation<I, R>): Operation<I, R> =>
-  definition;
+export const operation = <I extends z.ZodType, R, P = undefined>(
+  definition: Operation<I, R, P>,
+): Operation<I, R, P> => definition;
 
 /** Messages by field path from a failed parse, the first of each field. */
 export function fieldMessages(error: z.ZodError): Record<string, string> {
@@ -47,7 +54,7 @@ const NOT_SIGNED_IN: Problem = {
 export async function perform(
   db: Database,
   definition: Operation,
-  request: { id: string; input: unknown },
+  request: { id: string; input: unknown; file?: Upload | null },
   person: Person | null,
   now = new Date(),
 ): Promise<Answer> {
@@ -61,7 +68,7 @@ export async function perform(
       },
     };
   }
-  const parsed = definition.input.safeParse(request.input);
+  const parsed = definition.contract.input.safeParse(request.input);
   if (!parsed.success) {
     const fields = fieldMessages(parsed.error);
     return {
@@ -73,15 +80,27 @@ export async function perform(
       },
     };
   }
+  const { fileBytes } = definition.contract;
+  const file = request.file ?? null;
+  if (fileBytes !== undefined && (file === null || file.bytes.length > fileBytes))
+    return { ok: false, problem: fileProblem(file, fileBytes) };
   try {
+    if (file !== null) {
+      // What comes with a file is long work: a repeat is answered before it is done again.
+      const done = await findOperation(db, request.id);
+      if (done !== undefined) return repeated(done, definition.contract.name, person);
+    }
+    const prepared =
+      file === null ? undefined : await definition.prepare?.({ db, person, file }, parsed.data);
     const data = await transact(db, async (trx) => {
       const result = await definition.run(
         { trx, person, now, operationId: request.id },
         parsed.data,
+        prepared,
       );
       await keepOperation(
         trx,
-        { id: request.id, name: definition.name, personId: person.id, result },
+        { id: request.id, name: definition.contract.name, personId: person.id, result },
         now,
       );
       return result;
@@ -90,9 +109,17 @@ export async function perform(
   } catch (error) {
     // A repeat fails at the latest where its id would be kept twice; then the first answer stands.
     const done = await findOperation(db, request.id).catch(() => undefined);
-    if (done !== undefined) return repeated(done, definition.name, person);
-    return { ok: false, problem: problemOf(error, definition.name) };
+    if (done !== undefined) return repeated(done, definition.contract.name, person);
+    return { ok: false, problem: problemOf(error, definition.contract.name) };
   }
+}
+
+function fileProblem(file: Upload | null, most: number): Problem {
+  const message =
+    file === null
+      ? 'The file did not arrive whole. Send it again.'
+      : `The file has ${Math.round(file.bytes.length / 1048576)} MB; at most ${most / 1048576} MB can be taken.`;
+  return { code: 'invalid', message };
 }
 
 function repeated(

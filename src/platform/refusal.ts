@@ -34,3 +34,9 @@ export const notFound = (what: string): Refusal =>
 
 export const conflict = (message: string, details?: unknown): Refusal =>
   new Refusal({ code: 'conflict', message, details });
+
+/** What was looked for, or a refusal that says it is gone. */
+export function found<T>(value: T | null | undefined, what: string): T {
+  if (value === null || value === undefined) throw notFound(what);
+  return value;
+}

@@ -1,4 +1,5 @@
 import type { Answer } from './operation';
+import { log } from './log';
 import { problemOf } from './operation';
 import type { Problem } from './refusal';
 
@@ -25,4 +26,27 @@ export async function answering(where: string, work: () => Promise<unknown>): Pr
   } catch (error) {
     return respond({ ok: false, problem: problemOf(error, where) });
   }
+}
+
+/**
+ * A file that leaves while it is made. A failure in the middle cuts the connection, so that a
+ * download that is not whole is never taken for one.
+ */
+export function streamed(bytes: AsyncGenerator<Uint8Array>, type: string, name: string): Response {
+  const body = new ReadableStream<Uint8Array>({
+    async pull(controller) {
+      try {
+        const { done, value } = await bytes.next();
+        if (done) controller.close();
+        else controller.enqueue(value);
+      } catch (error) {
+        log.error({ name, error: String(error) }, 'download cut off');
+        controller.error(error);
+      }
+    },
+    cancel: () => bytes.return(undefined).then(() => undefined),
+  });
+  return new Response(body, {
+    headers: { 'content-type': type, 'content-disposition': `attachment; filename="${name}"` },
+  });
 }

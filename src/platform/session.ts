@@ -1,5 +1,6 @@
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
+import { cache } from 'react';
 import { createSession, endSession, findSession, type Person } from '@/data/people';
 import type { Source } from '@/data/database';
 import { readConfig } from './config';
@@ -8,11 +9,11 @@ import { database } from './database';
 const COOKIE = 'jiten-session';
 const DAYS = 30;
 
-/** Who is signed in on this request; null for nobody. */
-export async function currentPerson(): Promise<Person | null> {
+/** Who is signed in on this request; null for nobody. A page and its layout ask once. */
+export const currentPerson = cache(async (): Promise<Person | null> => {
   const token = (await cookies()).get(COOKIE)?.value;
   return token === undefined ? null : findSession(database(), token, new Date());
-}
+});
 
 /** Who is signed in; sends everybody else to the sign-in page. */
 export async function requirePerson(): Promise<Person> {

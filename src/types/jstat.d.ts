@@ -1,5 +1,9 @@
 /** The part of the statistics library that is used; it ships no types of its own. */
 declare module 'jstat' {
-  const jStat: { binomial: { cdf(k: number, n: number, p: number): number } };
+  const jStat: {
+    binomial: { cdf(k: number, n: number, p: number): number };
+    /** The logarithm of n over k. */
+    combinationln(n: number, k: number): number;
+  };
   export default jStat;
 }

@@ -9,17 +9,24 @@ export type PackAnswer = {
   left: { id: string; why: string }[];
   turned: string[];
 };
+/** How many pieces are done with, or, at the end, the answer. */
+export type PackWord = { done: number } | { answer: PackAnswer };
+
+const say = (word: PackWord): void => self.postMessage(word);
 
 self.onmessage = ({ data }: MessageEvent<PackRequest>) => {
+  const { shelf, shelves } = data;
   if (data.kind === 'gaps') {
-    const spots = fillGaps(data.standing, data.parcels, data.shelf, data.shelves);
-    self.postMessage({ spots: [...spots], left: [], turned: [] } satisfies PackAnswer);
-    return;
+    const spots = fillGaps(data.standing, data.parcels, shelf, shelves);
+    return say({ answer: { spots: [...spots], left: [], turned: [] } });
   }
-  const packed = packLoad(data.parcels, data.shelf, data.shelves, data.chamberMm);
-  self.postMessage({
-    spots: [...packed.spots],
-    left: packed.left,
-    turned: [...packed.turned],
-  } satisfies PackAnswer);
+  const { spots, left, turned } = packLoad(
+    data.parcels,
+    shelf,
+    shelves,
+    data.chamberMm,
+    undefined,
+    (done) => say({ done }),
+  );
+  say({ answer: { spots: [...spots], left, turned: [...turned] } });
 };

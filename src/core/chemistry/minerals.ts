@@ -14,35 +14,32 @@ export type ShippedMaterial = {
   density: number | null;
 };
 
-const mineral = (
-  name: string,
-  analysis: Analysis,
-  hazards: Hazard[] = [],
-  density: number | null = null,
-): ShippedMaterial => ({
-  slug: name.toLowerCase().replace(/[^a-z]+/g, '-'),
-  name,
-  kind: 'theoretical',
-  analysis: { oxides: analysis.oxides, loi: analysis.loi },
-  hazards,
-  density,
-});
+const shipped =
+  (kind: ShippedMaterial['kind']) =>
+  (
+    name: string,
+    { oxides, loi }: Analysis,
+    hazards: Hazard[] = [],
+    density: number | null = null,
+  ): ShippedMaterial => ({
+    slug: name.toLowerCase().replace(/[^a-z]+/g, '-'),
+    name,
+    kind,
+    analysis: { oxides, loi },
+    hazards,
+    density,
+  });
+
+const mineral = shipped('theoretical');
 
 /** Typical analyses in mass %: general handbook figures, written from memory. */
 const typical = (
   name: string,
   oxides: Analysis['oxides'],
   loi: number,
-  hazards: Hazard[] = [],
-  density: number | null = null,
-): ShippedMaterial => ({
-  slug: name.toLowerCase().replace(/[^a-z]+/g, '-'),
-  name,
-  kind: 'typical',
-  analysis: { oxides, loi },
-  hazards,
-  density,
-});
+  hazards?: Hazard[],
+  density?: number | null,
+): ShippedMaterial => shipped('typical')(name, { oxides, loi }, hazards, density);
 
 export const MATERIALS: readonly ShippedMaterial[] = [
   mineral('Potash feldspar', theoretical({ K2O: 1, Al2O3: 1, SiO2: 6 }), ['silica dust'], 2.56),

@@ -61,3 +61,47 @@ test('the code that was meant is among the near ones', () => {
   const slip = (code[0] === 'A' ? 'C' : 'A') + code.slice(1);
   expect(nearCodes(slip)).toContain(code);
 });
+
+test('codes that are scratched into clay already stay what they are', () => {
+  // Frozen: the figures by which codes were given out must never change.
+  expect([0, 1, 2, 1000, CODE_COUNT - 1].map(codeOf)).toEqual([
+    'E7W94',
+    'RAKNT',
+    '7C973',
+    'FEFWT',
+    'Y4APW',
+  ]);
+  for (const none of [-1, 1.5, CODE_COUNT, Number.NaN])
+    expect(() => codeOf(none)).toThrow(`There are 130321 piece codes; number ${none} has none.`);
+});
+
+test('what is wrong is said in full', () => {
+  const said = (input: string): string => {
+    const read = readCode(input);
+    return read.ok ? '' : read.message;
+  };
+  expect(said(' ACE ')).toBe('A piece code has 5 characters; “ACE” has 3.');
+  expect(said('AC0EF')).toBe(
+    '“0” is never used in a piece code. Look again: the characters are A C E F H J K M N P R T W X Y 3 4 7 9.',
+  );
+  expect(said('E7W93')).toBe(
+    '“E7W93” has a character wrong: its last one does not agree with the rest.',
+  );
+});
+
+test('near codes are valid, differ in one place, and never repeat the input', () => {
+  for (const input of ['E7W93', 'e7-w9 3', 'RAKNA']) {
+    const plain = input.toUpperCase().replace(/[\s-]/g, '');
+    const near = nearCodes(input);
+    expect(near.length).toBeGreaterThan(0);
+    expect(new Set(near).size).toBe(near.length);
+    for (const code of near) {
+      expect(readCode(code)).toEqual({ ok: true, code });
+      expect([...code].filter((character, i) => character !== plain[i])).toHaveLength(1);
+    }
+  }
+  // Nineteen other characters in each of five places: one of each place mends a wrong code.
+  expect(nearCodes('E7W93')).toHaveLength(5);
+  expect(nearCodes('E7W94')).toEqual([]);
+  expect(nearCodes('E7W9')).toEqual([]);
+});

@@ -1,4 +1,4 @@
-import type { PlannedTile } from './plan';
+import type { PlannedTile } from './terms';
 
 export type Factors = Record<string, string>;
 export type Difference = { variable: string; a: string; b: string };
@@ -22,6 +22,13 @@ export type Confounding = {
   together: [string, string][];
 };
 
+/** How values part what bears them: each by the place at which its value comes first. */
+function groupingOf(values: readonly string[]): string {
+  const first = new Map<string, number>();
+  values.forEach((one, i) => first.has(one) || first.set(one, i));
+  return values.map((one) => first.get(one)).join();
+}
+
 /**
  * What a comparison of these pieces confuses: variables that change besides those asked
  * about, those that do not change at all, and pairs that change in step.
@@ -31,15 +38,14 @@ export function confounding(pieces: readonly Factors[], asked: readonly string[]
   const values = new Map(names.map((name) => [name, pieces.map((piece) => value(piece, name))]));
   const kinds = (name: string): string[] => [...new Set(values.get(name))];
   const changing = names.filter((name) => kinds(name).length > 1);
-  const together: [string, string][] = [];
-  changing.forEach((a, i) => {
-    for (const b of changing.slice(i + 1)) {
-      const pairs = new Set(
-        pieces.map((piece) => JSON.stringify([value(piece, a), value(piece, b)])),
-      );
-      if (pairs.size === kinds(a).length && pairs.size === kinds(b).length) together.push([a, b]);
-    }
-  });
+  // Two variables change in step just where they part the pieces into the same groups.
+  const grouping = new Map(changing.map((name) => [name, groupingOf(values.get(name)!)]));
+  const together = changing.flatMap((a, i) =>
+    changing
+      .slice(i + 1)
+      .filter((b) => grouping.get(a) === grouping.get(b))
+      .map((b): [string, string] => [a, b]),
+  );
   return {
     unasked: changing
       .filter((name) => !asked.includes(name))

@@ -1,76 +1,15 @@
-import type { Method, Stretch, Weight } from '../zones';
+import { count } from '../units';
+import type { Stretch } from '../zones';
 import { grid, lineBlend, triaxial, type BlendPoint } from './blends';
-
-/** How a coat is put on in a design. */
-export type Application = { method: Method; coats: number; weight: Weight; seconds: number | null };
-
-/** A mix that is made for the test: shares of corner recipes, and materials added in % of the base. */
-export type Mix = { shares: Record<string, number>; additions: Record<string, number> };
-
-/** `coat` names a coating version; null is the tile's own mix. */
-export type PlannedLayer = Application & { coat: string | null; stretch: Stretch };
-
-export type PlannedTile = {
-  /** Its number in the question, from 1 on. */
-  no: number;
-  label: string;
-  role: 'test' | 'control' | 'repeat';
-  row: number;
-  column: number;
-  body: string;
-  /** Every variable of the tile with its value, in words: what the confounding check compares. */
-  factors: Record<string, string>;
-  mix: Mix | null;
-  layers: PlannedLayer[];
-};
-
-type Common = { bodies: readonly string[]; repeats: number; controls: boolean; apply: Application };
-
-/** A design; coatings, corners and bodies are named by whatever key the caller uses for them. */
-export type Design = Common &
-  (
-    | { kind: 'coats'; coating: string; coats: readonly number[] }
-    | { kind: 'coats on one tile'; coating: string; most: number }
-    | { kind: 'seconds'; coating: string; seconds: readonly number[] }
-    | { kind: 'across bodies'; stack: readonly string[] }
-    | { kind: 'factorial'; coatings: readonly string[]; coats: readonly number[] }
-    | { kind: 'line'; corners: readonly [string, string]; points: number }
-    | { kind: 'triaxial'; corners: readonly [string, string, string]; steps: number }
-    | {
-        kind: 'grid';
-        corners: readonly [string, string, string, string];
-        rows: number;
-        columns: number;
-      }
-    | { kind: 'colourant'; base: string; material: string; percents: readonly number[] }
-    | { kind: 'crazing'; base: string; steps: number; silica: string; kaolin: string }
-    | { kind: 'body and glaze'; glaze: string; percents: readonly number[] }
-    | { kind: 'matrix'; bases: readonly string[]; overs: readonly string[]; both: boolean }
-    | { kind: 'list'; stacks: readonly (readonly string[])[] }
-  );
-
-export type DesignKind = Design['kind'];
-export const DESIGN_KINDS = [
-  'coats',
-  'coats on one tile',
-  'seconds',
-  'across bodies',
-  'factorial',
-  'line',
-  'triaxial',
-  'grid',
-  'colourant',
-  'crazing',
-  'body and glaze',
-  'matrix',
-  'list',
-] as const satisfies readonly DesignKind[];
+import { type PlannedLayer, type PlannedTile, type Design } from './terms';
 
 /** Silica and kaolin that one step of the crazing ladder adds, % of the base (common practice, no source). */
 export const CRAZING_STEP = { silica: 1.25, kaolin: 1 };
 
 const ALL: Stretch = { from: 0, to: 1 };
+
 const percent = (value: number): string => `${Number(value.toFixed(2))} %`;
+
 /** Blends keep to a mix by weight; a share is named to the nearest tenth of a percent. */
 const share = (value: number): string => `${Number((value * 100).toFixed(1))} %`;
 
@@ -133,7 +72,7 @@ function draftsOf(design: Design): Draft[] {
       return unique(design.coats).map((coats, i) =>
         draft(
           i,
-          `${coats} ${coats === 1 ? 'coat' : 'coats'}`,
+          `${count(coats, 'coat')}`,
           { coating: design.coating, coats: String(coats) },
           [layer(design.coating, { coats })],
           { control: design.controls && coats === 1 },
@@ -174,7 +113,7 @@ function draftsOf(design: Design): Draft[] {
         unique(design.coats).map((coats, column) =>
           draft(
             column,
-            `${coating}, ${coats} ${coats === 1 ? 'dip' : 'dips'}`,
+            `${coating}, ${count(coats, 'dip')}`,
             { coating, coats: String(coats) },
             [layer(coating, { coats })],
             { row },

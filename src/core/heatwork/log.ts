@@ -175,12 +175,12 @@ export function alarmsOf(
   else if (wanted !== null && wanted - last.c > 60)
     alarms.push({
       kind: 'behind',
-      message: `${Math.round(wanted - last.c)} °C behind its schedule.`,
+      message: `${Math.round(wanted - last.c)} K behind its schedule.`,
     });
   if (wanted !== null && last.c - wanted > 60 && climbing)
     alarms.push({
       kind: 'over-run',
-      message: `${Math.round(last.c - wanted)} °C ahead of its schedule.`,
+      message: `${Math.round(last.c - wanted)} K ahead of its schedule.`,
     });
   return alarms;
 }

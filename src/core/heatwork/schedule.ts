@@ -16,7 +16,7 @@ export function checkSchedule(segments: readonly Segment[]): ScheduleProblem[] {
   };
   segments.forEach(({ rate, target, holdMinutes }, i) => {
     if (!Number.isFinite(target) || target < 20 || target > 1400)
-      say(i, 'target', 'Between 20 and 1400 °C.');
+      say(i, 'target', 'Between 20 °C and 1400 °C.');
     if (rate !== null && (!Number.isFinite(rate) || rate <= 0 || rate > 1500))
       say(i, 'rate', 'Above 0 and at most 1500 °C/h, or as fast as it goes.');
     if (!Number.isFinite(holdMinutes) || holdMinutes < 0 || holdMinutes > 6000)

@@ -99,7 +99,7 @@ function lay(
 /**
  * Packs pieces onto `shelves` like shelves, tallest below, so that each shelf holds pieces of
  * like height. `chamberMm` bounds the sum of spacings; null when it is not known. Pieces that
- * find no place are returned with why.
+ * find no place are returned with why. `heard` is told after each shelf how many are done with.
  */
 export function packLoad(
   parcels: readonly Parcel[],
@@ -107,6 +107,7 @@ export function packLoad(
   shelves: number,
   chamberMm: number | null,
   clearance = CLEARANCE_MM,
+  heard: (done: number) => void = () => {},
 ): Packed & { turned: Set<string> } {
   const spots = new Map<string, Spot>();
   const turned = new Set<string>();
@@ -177,6 +178,7 @@ export function packLoad(
     if (done.size === 0) break;
     room -= tallest + HEADROOM_MM + SHELF_MM;
     waiting = waiting.filter((parcel) => !done.has(parcel));
+    heard(parcels.length - waiting.length);
   }
   for (const { id } of waiting) left.push({ id, why: 'no room left' });
   return { spots, left, turned };

@@ -60,28 +60,83 @@ function meets(variants: readonly Variant[], names: readonly string[]): Addition
 const amount = (additions: Additions): number =>
   Object.values(additions).reduce((sum, one) => sum + one, 0);
 
-type Chosen = { parents: number[]; cost: number };
+/**
+ * What it takes to make pot i from pot j: how many weighings, or never. Of two pots alike the
+ * later follows the earlier, never both each other; the plain base, 0, comes from nothing.
+ */
+function pricesOf(pots: readonly Additions[], names: readonly string[]): number[][] {
+  const keys = pots.map((pot) => keyOf(pot, names));
+  return pots.map((pot, i) =>
+    pots.map((other, j) =>
+      j === i || !within(other, pot, names) || (j > i && j !== 0 && keys[i] === keys[j])
+        ? Infinity
+        : differing(other, pot, names),
+    ),
+  );
+}
 
-/** The cheapest parent for each pot among those that hold nothing more than it. */
-function link(pots: readonly Additions[], names: readonly string[]): Chosen {
-  let cost = 0;
-  const parents = pots.map((pot, i) => {
+/** The cheapest parent for each of the pots `among` (places in the list), the plain base first. */
+function link(
+  pots: readonly Additions[],
+  prices: readonly (readonly number[])[],
+  among: readonly number[],
+): number[] {
+  return among.map((i) => {
     if (i === 0) return -1;
     let best = 0;
-    let least = differing(pots[0] as Additions, pot, names);
-    pots.forEach((other, j) => {
-      if (j === i || j === 0 || !within(other, pot, names)) return;
-      // Two pots alike: the later follows the earlier, never both each other.
-      if (keyOf(other, names) === keyOf(pot, names) && j > i) return;
-      const price = differing(other, pot, names);
+    for (const j of among) {
+      if (j === 0) continue;
+      const [price, least] = [prices[i]![j]!, prices[i]![best]!];
       // Of equal prices the fuller pot: one line of adding and pouring off, in larger weighings.
-      if (price < least || (price === least && amount(other) > amount(pots[best] as Additions)))
-        [best, least] = [j, price];
-    });
-    cost += least;
+      if (
+        price < least ||
+        (price === least && price < Infinity && amount(pots[j]!) > amount(pots[best]!))
+      )
+        best = j;
+    }
     return best;
   });
-  return { parents, cost };
+}
+
+/** Which of the pots between are worth making: the set with the fewest weighings in all. */
+function worthMaking(prices: readonly (readonly number[])[], own: number): number[] {
+  const spare = prices.slice(own).map((_, i) => own + i);
+  const cheapest = (i: number, among: readonly number[]): number =>
+    i === 0
+      ? 0
+      : Math.min(prices[i]![0]!, ...among.map((j) => (j === 0 ? Infinity : prices[i]![j]!)));
+  const first = prices.slice(0, own).map((_, i) => i);
+  let least = first.reduce((sum, i) => sum + cheapest(i, first), 0);
+  let picked: number[] = [];
+  if (spare.length <= 12) {
+    for (let mask = 1; mask < 1 << spare.length; mask++) {
+      const some = spare.filter((_, i) => mask & (1 << i));
+      const all = [...first, ...some];
+      const cost = all.reduce((sum, i) => sum + cheapest(i, all), 0);
+      if (cost < least) [picked, least] = [some, cost];
+    }
+    return picked;
+  }
+  // What each pot costs so far; a pot more costs its own, and what it saves the others.
+  let costs = new Map(first.map((i) => [i, cheapest(i, first)]));
+  for (;;) {
+    const here = [...costs.keys()];
+    let better: { pot: number; cost: number } | null = null;
+    for (const pot of spare) {
+      if (costs.has(pot)) continue;
+      let cost = cheapest(pot, here);
+      for (const [i, now] of costs) cost += Math.min(now, i === 0 ? now : prices[i]![pot]!);
+      if (better === null || cost < better.cost) better = { pot, cost };
+    }
+    if (better === null || better.cost >= least) return picked;
+    const { pot } = better;
+    picked = [...picked, pot];
+    least = better.cost;
+    costs = new Map(
+      [...costs].map(([i, now]) => [i, i === 0 ? now : Math.min(now, prices[i]![pot]!)]),
+    );
+    costs.set(pot, cheapest(pot, here));
+  }
 }
 
 /**
@@ -100,36 +155,18 @@ export function orderOfAdditions(variants: readonly Variant[]): MixOrder {
   }
   const names = materials(variants);
   const own = [{} as Additions, ...variants.map((one) => one.additions)];
-  const spare = meets(variants, names);
-  const price = (picked: readonly Additions[]): number => link([...own, ...picked], names).cost;
-  let picked: Additions[] = [];
-  let least = price([]);
-  if (spare.length <= 12) {
-    for (let mask = 1; mask < 1 << spare.length; mask++) {
-      const some = spare.filter((_, i) => mask & (1 << i));
-      const cost = price(some);
-      if (cost < least) [picked, least] = [some, cost];
-    }
-  } else {
-    for (;;) {
-      const better = spare
-        .filter((one) => !picked.includes(one))
-        .map((one) => ({ one, cost: price([...picked, one]) }))
-        .sort((a, b) => a.cost - b.cost)[0];
-      if (better === undefined || better.cost >= least) break;
-      picked = [...picked, better.one];
-      least = better.cost;
-    }
-  }
-  const pots = [...own, ...picked];
-  const { parents } = link(pots, names);
+  const pots = [...own, ...meets(variants, names)];
+  const prices = pricesOf(pots, names);
+  const used = [...own.keys(), ...worthMaking(prices, own.length)];
+  const parents = new Map(link(pots, prices, used).map((parent, at) => [used[at]!, parent]));
+  const weighings = [...parents].reduce((sum, [i, j]) => sum + (j < 0 ? 0 : prices[i]![j]!), 0);
   const grow = (i: number): MixNode => {
-    const children = pots.flatMap((_, j) => (parents[j] === i ? [grow(j)] : []));
+    const children = used.flatMap((j) => (parents.get(j) === i ? [grow(j)] : []));
     const variant = i > 0 && i <= variants.length ? (variants[i - 1] as Variant) : null;
     const baseGrams =
       (variant?.baseGrams ?? 0) + children.reduce((sum, child) => sum + child.baseGrams, 0);
     const additions = pots[i] as Additions;
-    const before = i === 0 ? {} : (pots[parents[i] as number] as Additions);
+    const before = i === 0 ? {} : (pots[parents.get(i) as number] as Additions);
     return {
       variant: variant?.name ?? null,
       additions,
@@ -141,5 +178,5 @@ export function orderOfAdditions(variants: readonly Variant[]): MixOrder {
       children,
     };
   };
-  return { root: grow(0), weighings: least };
+  return { root: grow(0), weighings };
 }

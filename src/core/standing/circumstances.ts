@@ -13,6 +13,9 @@ export type History = {
   layers: readonly Layer[];
 };
 
+/** Circumstances that all pieces of a firing share: they are counted by firings, never by pieces. */
+export const FIRINGS_OWN: ReadonlySet<string> = new Set(['kiln', 'firing']);
+
 /**
  * The recorded circumstances of a piece by name, for telling disagreeing pieces apart.
  * What is unknown has no entry, so that it is never taken for a difference.
@@ -30,7 +33,7 @@ export function circumstances(history: History): Record<string, string> {
   const seconds = history.layers.flatMap((layer) =>
     layer.seconds === null ? [] : [`${layer.seconds} s`],
   );
-  if (seconds.length > 0) found['seconds in the bucket'] = seconds.join(', ');
+  if (seconds.length > 0) found['seconds in the bucket'] = seconds.join(' then ');
   const dried = history.layers.flatMap((layer) =>
     layer.driedBefore === null ? [] : [layer.driedBefore],
   );

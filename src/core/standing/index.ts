@@ -1,3 +1,6 @@
 export * from './sightings';
 export * from './standing';
 export * from './circumstances';
+export type { Division, Side } from './divisions';
+export type { Told } from './apart';
+export * from './words';

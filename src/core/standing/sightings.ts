@@ -1,4 +1,5 @@
-import type { Meeting, Opacity, Surface } from '../signs';
+import type { ConeKnown } from '../firing';
+import { stateOf, voicesOf, type Changes, type Looks, type Seen } from '../looks';
 import {
   groundKey,
   parseZoneKey,
@@ -10,22 +11,6 @@ import {
 } from '../zones';
 import type { Face, Layer, Zone } from '../zones';
 
-/** A fault or an effect as it was seen on a piece. */
-export type SeenSign = { sign: string; severity: 1 | 2 | 3; wanted: boolean };
-
-/** What someone wrote of a piece (`zone: null`) or of one of its zones; null where nothing was said. */
-export type Seen = {
-  zone: string | null;
-  seenAt: string;
-  surface: Surface | null;
-  opacity: Opacity | null;
-  colour: string | null;
-  movementMm: number | null;
-  met: Meeting | null;
-  rating: number | null;
-  signs: SeenSign[];
-};
-
 /** A piece as it went through one firing, with all that was seen after it. */
 export type FiredPiece = {
   pieceId: string;
@@ -35,6 +20,8 @@ export type FiredPiece = {
   faces: Face[];
   layers: Layer[];
   cone: string;
+  /** How it is known that this cone was reached. */
+  coneKnown: ConeKnown;
   atmosphere: string;
   /** Recorded circumstances, by name, that a contradiction may turn on. */
   variables: Record<string, string>;
@@ -42,35 +29,58 @@ export type FiredPiece = {
 };
 
 /** One piece's contribution to one cell. */
-export type Sighting = {
+export type Sighting = Looks & {
   pieceId: string;
   firingId: string;
   stackKey: string;
   slips: string;
   groundKey: string;
   cone: string;
+  coneKnown: ConeKnown;
   atmosphere: string;
+  /** Which glaze firing of the piece it was: 1 for the first. */
+  generation: number;
   /** Coatings of the stack from base to top, by slug. */
   coatings: string[];
+  /** How it changed since it came out. */
+  changes: Changes;
+  /** What people who saw the same state of it differ about. */
+  split: string[];
   faceNo: number;
   /** Share of its faces that this stack takes up, 0 … 1. */
   area: number;
   seenAt: string;
-  surface: Surface | null;
-  opacity: Opacity | null;
-  colour: string | null;
-  movementMm: number | null;
-  met: Meeting | null;
-  rating: number | null;
-  signs: SeenSign[];
   variables: Record<string, string>;
 };
 
-/** Text of a cell's identity: stack, ground, cone and atmosphere. */
+/** What a sighting says of how its stack came out, apart from where it stands. */
+export type Testimony = Pick<
+  Sighting,
+  | 'pieceId'
+  | 'firingId'
+  | 'seenAt'
+  | 'surface'
+  | 'opacity'
+  | 'colour'
+  | 'movementMm'
+  | 'met'
+  | 'rating'
+  | 'signs'
+  | 'variables'
+  | 'coneKnown'
+  | 'changes'
+  | 'split'
+>;
+
+/** A piece that went through a glaze firing before is not evidence for its stack as once fired. */
+export const isRefired = ({ generation }: Pick<Sighting, 'generation'>): boolean => generation > 1;
+
+/** Text of a cell's identity: stack, ground, cone and atmosphere, and whether it is of refires. */
 export function cellKey(
-  s: Pick<Sighting, 'stackKey' | 'groundKey' | 'cone' | 'atmosphere'>,
+  s: Pick<Sighting, 'stackKey' | 'groundKey' | 'cone' | 'atmosphere' | 'generation'>,
 ): string {
-  return `${s.stackKey} @ ${s.groundKey} @ ${s.cone} @ ${s.atmosphere}`;
+  const again = isRefired(s) ? ' @ after a refire' : '';
+  return `${s.stackKey} @ ${s.groundKey} @ ${s.cone} @ ${s.atmosphere}${again}`;
 }
 
 /**
@@ -95,6 +105,8 @@ export function sightingsOf(piece: FiredPiece): Sighting[] {
       slips,
       groundKey: groundKey(piece.body, slips),
       cone: piece.cone,
+      coneKnown: piece.coneKnown,
+      generation: piece.generation,
       atmosphere: piece.atmosphere,
       coatings: zone.stack.map((entry) => entry.coat.slug),
       faceNo: zone.face,
@@ -109,7 +121,7 @@ export function sightingsOf(piece: FiredPiece): Sighting[] {
   return [...byCell.values()];
 }
 
-type Said = Omit<Seen, 'zone'>;
+type Said = Looks & Pick<Sighting, 'seenAt' | 'changes' | 'split'>;
 
 function sayOf(zone: Zone, seen: readonly Seen[]): Said | null {
   const here = seen.filter((one) => {
@@ -117,39 +129,15 @@ function sayOf(zone: Zone, seen: readonly Seen[]): Said | null {
     const place = parseZoneKey(one.zone);
     return place !== null && speaksFor(place, zone);
   });
-  if (here.length === 0) return null;
-  const whole = here.filter((one) => one.zone === null);
-  const own = here.filter((one) => one.zone !== null);
-  const said = [...whole, ...own].reduce<Said>(
-    (sum, one) => ({
-      seenAt: one.seenAt > sum.seenAt ? one.seenAt : sum.seenAt,
-      surface: one.surface ?? sum.surface,
-      opacity: one.opacity ?? sum.opacity,
-      colour: one.colour ?? sum.colour,
-      movementMm: one.movementMm ?? sum.movementMm,
-      met: one.met ?? sum.met,
-      rating: one.rating ?? sum.rating,
-      signs: [],
-    }),
-    {
-      seenAt: '',
-      surface: null,
-      opacity: null,
-      colour: null,
-      movementMm: null,
-      met: null,
-      rating: null,
-      signs: [],
-    },
-  );
-  return { ...said, signs: joinSigns([...whole, ...own].map((one) => one.signs)) };
-}
-
-/** Later words about the same sign replace earlier ones. */
-function joinSigns(lists: readonly SeenSign[][]): SeenSign[] {
-  const bySign = new Map<string, SeenSign>();
-  for (const sign of lists.flat()) bySign.set(sign.sign, sign);
-  return [...bySign.values()].sort((a, b) => a.sign.localeCompare(b.sign));
+  const state = stateOf(here);
+  if (state === null) return null;
+  const split = voicesOf(here).flatMap(({ differ }) => differ.map(({ about }) => about));
+  return {
+    ...state.now,
+    seenAt: state.seenAt,
+    changes: state.changes,
+    split: [...new Set(split)].sort(),
+  };
 }
 
 function joinZones(a: Sighting, b: Sighting): Sighting {
@@ -160,8 +148,16 @@ function joinZones(a: Sighting, b: Sighting): Sighting {
   }
   const max = (x: number | null, y: number | null): number | null =>
     x === null ? y : y === null ? x : Math.max(x, y);
+  const both = (x: readonly string[], y: readonly string[]): string[] =>
+    [...new Set([...x, ...y])].sort();
   return {
     ...a,
+    changes: {
+      later: both(a.changes.later, b.changes.later),
+      gone: both(a.changes.gone, b.changes.gone),
+      surfaceWas: a.changes.surfaceWas ?? b.changes.surfaceWas,
+    },
+    split: both(a.split, b.split),
     area: a.area + b.area,
     seenAt: a.seenAt > b.seenAt ? a.seenAt : b.seenAt,
     surface: a.surface ?? b.surface,

@@ -1,2 +1,4 @@
 export * from './units';
-export * from './rates';
+export * from './quantities';
+export * from './duration';
+export * from './words';

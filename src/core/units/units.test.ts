@@ -2,13 +2,15 @@ import fc from 'fast-check';
 import {
   SI,
   celsiusToFahrenheit,
+  count,
   fahrenheitToCelsius,
+  figure,
   formatLength,
   formatMass,
   formatTemperature,
   parseLength,
   parseNumber,
-} from './units';
+} from './index';
 
 const IMPERIAL = { temperature: 'F', length: 'in', mass: 'oz' } as const;
 
@@ -56,4 +58,21 @@ test('quantities are written with their unit', () => {
   expect(formatLength(4, SI)).toBe('4 mm');
   expect(formatMass(2500, SI)).toBe('2.5 kg');
   expect(formatMass(453.59237, IMPERIAL)).toBe('16 oz');
+  expect(formatMass(4535.9237, IMPERIAL)).toBe('10 lb');
+  expect([2.345, 12.345, 999.96].map((grams) => formatMass(grams, SI))).toEqual([
+    '2.35 g',
+    '12.3 g',
+    '1000 g',
+  ]);
+});
+
+test('numbers and plurals', () => {
+  expect([1.005, -2.5, -0.001, 12_345.678].map((value) => figure(value, 1))).toEqual([
+    '1',
+    '−2.5',
+    '0',
+    '12345.7',
+  ]);
+  expect([0, 1, 2].map((n) => count(n, 'tile'))).toEqual(['0 tiles', '1 tile', '2 tiles']);
+  expect(count(3, 'body', 'bodies')).toBe('3 bodies');
 });

@@ -73,23 +73,3 @@ export function fieldNumber(text: string): number | null {
   const read = parseNumber(text);
   return read.ok ? read.value : Number.NaN;
 }
-
-const rounded = (value: number, digits: number): string => String(Number(value.toFixed(digits)));
-
-/** "12 mm" or "0.5 in". */
-export function formatLength(mm: number, units: Units): string {
-  return units.length === 'mm' ? `${rounded(mm, 1)} mm` : `${rounded(mm / MM_PER_INCH, 2)} in`;
-}
-
-/** "1222 °C" or "2232 °F", whole degrees. */
-export function formatTemperature(celsius: number, units: Units): string {
-  return units.temperature === 'C'
-    ? `${Math.round(celsius)} °C`
-    : `${Math.round(celsiusToFahrenheit(celsius))} °F`;
-}
-
-/** "450 g", "2.5 kg", "14 oz". */
-export function formatMass(grams: number, units: Units): string {
-  if (units.mass === 'oz') return `${rounded(grams / GRAMS_PER_OUNCE, 1)} oz`;
-  return grams >= 1000 ? `${rounded(grams / 1000, 2)} kg` : `${rounded(grams, 1)} g`;
-}

@@ -3,3 +3,4 @@ export * from './region';
 export * from './zones';
 export * from './keys';
 export * from './words';
+export * from './where';

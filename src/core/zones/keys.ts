@@ -14,6 +14,19 @@ export function stackKey(stack: readonly StackEntry[]): string {
   return stack.map((entry) => `${coatKey(entry.coat)} ${entry.amount}`).join(' + ');
 }
 
+/** One coat of a stack as its key names it. */
+export type KeyedCoat = { slug: string; version: number; amount: string };
+
+/** The coats that a stack key names, first coat first; none for bare ground. */
+export function coatsOfKey(key: string): KeyedCoat[] {
+  if (key === BARE) return [];
+  return key.split(' + ').map((part) => {
+    const [coat = '', ...amount] = part.split(' ');
+    const [slug = '', version] = coat.split('#');
+    return { slug, version: Number(version), amount: amount.join(' ') };
+  });
+}
+
 /** Slips of a ground: "" for bare body, "chalk-slip#1", or "light slip" when nobody knows which. */
 export function slipKey(face: Pick<Face, 'kind' | 'slip'>, ground: readonly Coat[]): string {
   const known = ground.map(coatKey);

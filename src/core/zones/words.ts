@@ -1,5 +1,8 @@
+import { count as counted } from '../units';
 import { describeRegion } from './region';
-import type { Layer, StackEntry } from './types';
+import { slipKey } from './keys';
+import type { Face, Layer, StackEntry, Zone } from './types';
+import { zonesOfFace } from './zones';
 
 const CLASS_WORDS: Record<string, [one: string, many: string]> = {
   dip: ['dip', 'dips'],
@@ -22,24 +25,81 @@ export function describeAmount(amount: string): string {
   return `${bare ? '' : `${count} `}${count === 1 ? one : many}${weight ? `, ${weight}` : ''}`;
 }
 
+/** Gives a coating's name for its slug; a version of its own has one where it is a blend of many. */
+export type CoatName = (slug: string, version: number) => string;
+
+/** Names from a list by slug, with those of single versions by slug#version. */
+export const nameIn =
+  (names: Readonly<Record<string, string>>): CoatName =>
+  (slug, version) =>
+    names[`${slug}#${version}`] ?? names[slug] ?? slug;
+
+/** Slips of a ground as its key has them, in names, undermost first: "Soot Slip", "light slip". */
+export const slipNames = (slips: string, name: CoatName): string[] =>
+  slips === ''
+    ? []
+    : slips.split(' + ').map((slip) => {
+        const [slug = '', version] = slip.split('#');
+        if (version === undefined) return slip;
+        return `${name(slug, Number(version))}${version === '1' ? '' : ` v${version}`}`;
+      });
+
 /**
- * A stack as people say it, top first: "Tarn over Pitch".
- * @param name gives a coating's name for its slug.
+ * What lies at a spot as people say it, top first, down to the body: "Tarn over Pitch on Peat",
+ * "Yard Clear over Soot Slip on Saltbox", "bare Saltbox". Without a body's name it ends above it.
  */
 export function describeStack(
   stack: readonly StackEntry[],
-  name: (slug: string) => string,
+  slips: string,
+  names: { coat: CoatName; body: string | null },
   options: { amounts: boolean } = { amounts: false },
 ): string {
-  if (stack.length === 0) return 'bare';
-  return [...stack]
-    .reverse()
-    .map((entry) =>
-      options.amounts
-        ? `${name(entry.coat.slug)} (${describeAmount(entry.amount)})`
-        : name(entry.coat.slug),
-    )
-    .join(' over ');
+  const lying = [
+    ...slipNames(slips, names.coat),
+    ...stack.map(({ coat, amount }) => {
+      const name = names.coat(coat.slug, coat.version);
+      return options.amounts ? `${name} (${describeAmount(amount)})` : name;
+    }),
+  ].reverse();
+  const on = names.body === null ? '' : ` on ${names.body}`;
+  return lying.length === 0 ? `bare${on.replace(' on', '')}` : `${lying.join(' over ')}${on}`;
+}
+
+/** What lies on one zone of a face, down to the body. */
+export const describeZone = (
+  zone: Pick<Zone, 'stack' | 'ground'>,
+  face: Pick<Face, 'kind' | 'slip'>,
+  names: { coat: CoatName; body: string | null },
+  options?: { amounts: boolean },
+): string => describeStack(zone.stack, slipKey(face, zone.ground), names, options);
+
+const FACE_WORDS: Record<Face['kind'], string> = {
+  bare: 'bare body',
+  'light-slip': 'light slip',
+  'dark-slip': 'dark slip',
+  textured: 'textured',
+};
+
+/** A side of a piece by its ground: "bare body", or the slip that is known to lie there. */
+export const faceWords = (face: Pick<Face, 'kind' | 'slip'>, name: CoatName): string =>
+  face.slip === null ? FACE_WORDS[face.kind] : name(face.slip.slug, face.slip.version);
+
+const MOST = 3;
+
+/** What lies on a piece, zone by zone from the rim down, each said once; long lists are cut. */
+export function describePiece(
+  faces: readonly Face[],
+  layers: readonly Layer[],
+  names: { coat: CoatName; body: string | null },
+): string {
+  const said = new Set<string>();
+  for (const face of faces)
+    for (const zone of zonesOfFace(face, layers).reverse())
+      said.add(describeZone(zone, face, names));
+  const all = [...said];
+  return all.length <= MOST
+    ? all.join('; ')
+    : `${all.slice(0, MOST).join('; ')} and ${all.length - MOST} more`;
 }
 
 /** What was done otherwise than meant, layer by layer, in words. Empty when nothing differs. */
@@ -65,8 +125,7 @@ export function deviations(
         changes.push(`${name(b.coat.slug)} version ${b.coat.version} instead of ${a.coat.version}`);
       }
       if (a.method !== b.method) changes.push(`${b.method} instead of ${a.method}`);
-      if (a.coats !== b.coats)
-        changes.push(`${b.coats} instead of ${a.coats} ${a.coats === 1 ? 'coat' : 'coats'}`);
+      if (a.coats !== b.coats) changes.push(`${b.coats} instead of ${counted(a.coats, 'coat')}`);
       if (a.weight !== b.weight) changes.push(`${b.weight} instead of ${a.weight}`);
       if (b.seconds !== null && a.seconds !== null && a.seconds !== b.seconds) {
         changes.push(`${b.seconds} s instead of ${a.seconds} s`);

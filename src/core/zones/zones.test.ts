@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import {
-  EVERYWHERE,
   deviations,
   describeAmount,
   describeStack,
@@ -12,14 +11,15 @@ import {
   speaksFor,
   stackKey,
   stackOf,
+  coatsOfKey,
   zoneKey,
   zoneShare,
   zonesOf,
   zonesOfFace,
 } from './index';
 import type { Coat, Face, Layer, Region } from './index';
+import { dip as layer, glaze } from '../../../test-support/layers';
 
-const glaze = (slug: string): Coat => ({ slug, version: 1, kind: 'glaze' });
 const A = glaze('a');
 const B = glaze('b');
 const wash: Coat = { slug: 'wash', version: 1, kind: 'wash' };
@@ -27,19 +27,6 @@ const slip: Coat = { slug: 'chalk', version: 1, kind: 'slip' };
 const bare: Face = { no: 1, kind: 'bare', slip: null };
 const textured: Face = { no: 1, kind: 'textured', slip: null };
 
-const layer = (coat: Coat, region: Partial<Region> = {}, rest: Partial<Layer> = {}): Layer => ({
-  coat,
-  method: 'dip',
-  coats: 1,
-  weight: 'normal',
-  thicknessMm: null,
-  seconds: null,
-  stage: 'bisque',
-  driedBefore: null,
-  generation: 1,
-  region: { ...EVERYWHERE, ...region },
-  ...rest,
-});
 const band = (from: number, to: number): Partial<Region> => ({ stretch: { from, to } });
 const keys = (face: Face, layers: Layer[]): [number, number, string, string][] =>
   zonesOfFace(face, layers).map((zone) => [
@@ -266,10 +253,10 @@ test('stretches are read in fractions or length, from foot or rim', () => {
 });
 
 test('stacks are said top first', () => {
-  const name = (slug: string): string => slug.toUpperCase();
+  const names = { coat: (slug: string): string => slug.toUpperCase(), body: null };
   const stack = stackOf([layer(A), layer(B, {}, { coats: 2 })]);
-  expect(describeStack(stack, name)).toBe('B over A');
-  expect(describeStack(stack, name, { amounts: true })).toBe('B (2 dips) over A (1 dip)');
+  expect(describeStack(stack, '', names)).toBe('B over A');
+  expect(describeStack(stack, '', names, { amounts: true })).toBe('B (2 dips) over A (1 dip)');
   expect(describeAmount('brush×3 thin')).toBe('3 coats, thin');
   expect(describeAmount('wiped×1')).toBe('wiped back');
 });
@@ -284,4 +271,15 @@ test('what was done otherwise than meant is said layer by layer', () => {
   expect(
     deviations([layer(A, {}, { driedBefore: true })], [layer(B, {}, { driedBefore: false })], name),
   ).toEqual(['Layer 1: b instead of a; not dried before it.']);
+});
+
+test('a stack’s key names its coats again', () => {
+  const coats = ['pitch', 'slack-tide', 'x9'].map((slug, i) => ({
+    coat: { slug, version: i + 1, kind: 'glaze' as const },
+    amount: ['dip×1', 'brush×3 thin', '0.4 mm'][i]!,
+  }));
+  expect(coatsOfKey(stackKey(coats))).toEqual(
+    coats.map(({ coat, amount }) => ({ slug: coat.slug, version: coat.version, amount })),
+  );
+  expect(coatsOfKey(stackKey([]))).toEqual([]);
 });

@@ -144,20 +144,21 @@ export function zonesOfFace(face: Face, layers: readonly Layer[]): Zone[] {
   );
 }
 
-/** Joins neighbours along one direction that are alike in everything else. */
+/** Joins neighbours along one direction that are alike in everything else; one pass, whatever their number. */
 function joinRuns(zones: readonly Zone[], along: 'stretch' | 'sector'): Zone[] {
   const across = along === 'stretch' ? 'sector' : 'stretch';
+  const ends = new Map<string, Zone>();
   const joined: Zone[] = [];
   for (const zone of zones) {
-    const neighbour = joined.find(
-      (other) =>
-        other[along].to === zone[along].from &&
-        other[across].from === zone[across].from &&
-        other[across].to === zone[across].to &&
-        signature(other) === signature(zone),
-    );
-    if (neighbour) neighbour[along] = { from: neighbour[along].from, to: zone[along].to };
-    else joined.push({ ...zone });
+    const like = `${zone[across].from}/${zone[across].to}/${signature(zone)}`;
+    const before = `${zone[along].from}/${like}`;
+    const neighbour = ends.get(before);
+    const grown = neighbour ?? { ...zone };
+    if (neighbour) {
+      ends.delete(before);
+      neighbour[along] = { from: neighbour[along].from, to: zone[along].to };
+    } else joined.push(grown);
+    ends.set(`${zone[along].to}/${like}`, grown);
   }
   return joined;
 }

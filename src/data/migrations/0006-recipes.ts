@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { v7 } from 'uuid';
-import { MATERIALS } from '@/core/chemistry';
+import { SHIPPED } from './0006-materials';
 
 export async function up(db: Knex): Promise<void> {
   await db.raw(`CREATE TABLE material (
@@ -18,18 +18,7 @@ export async function up(db: Knex): Promise<void> {
     archived_at DATETIME(3) NULL
   )`);
   // What ships with the application; a studio's own rows are never touched afterwards.
-  await db('material').insert(
-    MATERIALS.map((one) => ({
-      id: v7(),
-      slug: one.slug,
-      name: one.name,
-      kind: one.kind,
-      analysis: one.analysis === null ? null : JSON.stringify(one.analysis),
-      density: one.density,
-      hazards: JSON.stringify(one.hazards),
-      notes: '',
-    })),
-  );
+  await db('material').insert(SHIPPED.map((one) => ({ id: v7(), ...one, notes: '' })));
   await db.raw(`ALTER TABLE coating_version
     ADD COLUMN recipe_unit ENUM('percent','parts') NOT NULL DEFAULT 'percent',
     ADD COLUMN recipe_notes TEXT NOT NULL DEFAULT ''`);

@@ -8,6 +8,11 @@ import * as recipes from './0006-recipes';
 import * as questions from './0007-questions';
 import * as forms from './0008-forms';
 import * as firingRoom from './0009-firing-room';
+import * as journey from './0010-journey';
+import * as axes from './0011-axes';
+import * as looks from './0012-looks';
+import * as blends from './0013-blends';
+import * as coneByLog from './0014-cone-by-log';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -22,6 +27,11 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0007-questions', ...questions },
   { name: '0008-forms', ...forms },
   { name: '0009-firing-room', ...firingRoom },
+  { name: '0010-journey', ...journey },
+  { name: '0011-axes', ...axes },
+  { name: '0012-looks', ...looks },
+  { name: '0013-blends', ...blends },
+  { name: '0014-cone-by-log', ...coneByLog },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

@@ -2,6 +2,8 @@ import { v7 } from 'uuid';
 import { PORT } from '../../../test-support/studio';
 import { freshDatabase, openLocal } from '../../../scripts/mariadb';
 import type { Database } from '../database';
+import { demoBefore0010 } from '../../../test-support/old-demo';
+import { rebuildSummaries } from '../summaries';
 import { MIGRATIONS, migrate } from './index';
 
 let db: Database;
@@ -36,6 +38,19 @@ test('each step goes over a database with rows in it, and a second run changes n
     notes: '',
     cautions: '',
   });
+  const [coatingId, versionId] = [v7(), v7()];
+  await db('coating').insert({
+    id: coatingId,
+    slug: 'c',
+    name: 'C',
+    kind: 'glaze',
+    colour: '#ffffff',
+    atmosphere_notes: '',
+    what_it_does: '',
+    cautions: '',
+  });
+  const made = { created_at: new Date(), notes: 'first' };
+  await db('coating_version').insert({ id: versionId, coating_id: coatingId, no: 1, ...made });
   await migrate(db, '0003-pieces');
   const piece = {
     id: v7(),
@@ -48,7 +63,7 @@ test('each step goes over a database with rows in it, and a second run changes n
     created_at: new Date(),
   };
   await db('piece').insert(piece);
-  await migrate(db, '0008-forms');
+  await migrate(db, '0004-firings');
   const [kilnId, firingId, placementId] = [v7(), v7(), v7()];
   await db('kiln').insert({
     id: kilnId,
@@ -75,7 +90,34 @@ test('each step goes over a database with rows in it, and a second run changes n
     placed_by: technician,
     placed_at: new Date(),
   });
-  expect(await migrate(db)).toEqual(MIGRATIONS.slice(8).map(({ name }) => name));
+  await migrate(db, '0005-observations');
+  const observation = {
+    id: v7(),
+    piece_id: piece.id,
+    firing_id: firingId,
+    seen_at: new Date(0),
+    seen_by: technician,
+    rating: 4,
+    note: 'gloss',
+  };
+  await db('observation').insert(observation);
+  await migrate(db, '0006-recipes');
+  // What a version was called stays; it has no recipe yet, and the materials are there.
+  expect(await db('coating_version').where({ id: versionId }).first()).toMatchObject({
+    notes: 'first',
+  });
+  expect(await db('material').where({ name: 'Silica' })).toHaveLength(1);
+  const bucket = { coating_version_id: versionId, name: 'B', advice: '{}', mixed_by: technician };
+  await db('bucket').insert({ id: v7(), ...bucket, mixed_at: new Date(0) });
+  await migrate(db, '0007-questions');
+  expect(await db('coating').where({ id: coatingId }).first('trial')).toEqual({ trial: 0 });
+  const asked = { asked_by: technician, asked_at: new Date(0), seed: 1, sheet: '{}', no: 1 };
+  const words = { text: 'Why?', varied: '', held: '', expected: '' };
+  await db('question').insert({ id: v7(), ...words, ...asked });
+  await migrate(db, '0008-forms');
+  const card = { name: 'Mug', clay_g: 400, fits: '', created_by: technician };
+  await db('form_card').insert({ id: v7(), ...card, created_at: new Date(0) });
+  expect(await migrate(db, '0009-firing-room')).toEqual(['0009-firing-room']);
   expect(await db('firing').where({ id: firingId }).first()).toMatchObject({
     notes: 'n',
     notice: '',
@@ -87,6 +129,20 @@ test('each step goes over a database with rows in it, and a second run changes n
     x_mm: null,
     turned: 0,
   });
+  expect(await migrate(db)).toEqual(MIGRATIONS.slice(9).map(({ name }) => name));
+  for (const [table, rows] of Object.entries({
+    observation: 1,
+    bucket: 1,
+    question: 1,
+    form_card: 1,
+  }))
+    expect([table, await db(table).count({ n: '*' }).first()]).toEqual([table, { n: rows }]);
+  expect(await db('observation').where({ id: observation.id }).first()).toMatchObject({
+    rating: 4,
+    note: 'gloss',
+  });
+  // It stands in a glaze firing: it was made for that.
+  expect(await db('piece').where({ id: piece.id }).first()).toMatchObject({ made_for: 'glaze' });
   expect(await migrate(db)).toEqual([]);
   expect(await db('piece').where({ id: piece.id }).first('code')).toEqual({ code: 'AAAAA' });
 
@@ -106,4 +162,63 @@ test('each step goes over a database with rows in it, and a second run changes n
   await expect(
     db('piece').insert({ ...piece, id: v7(), code: 'CCCCC', body_id: v7() }),
   ).rejects.toMatchObject({ errno: 1452 });
-});
+}, 60_000);
+
+const stands = (of: Database) =>
+  of('sighting')
+    .join('cell', 'cell.id', 'sighting.cell_id')
+    .orderBy(['piece_id', 'firing_id', 'stack_key', 'slips'])
+    .select('piece_id', 'firing_id', 'stack_key', 'slips', 'body_id', 'atmosphere', 'face_no');
+
+test('a studio of before comes up with everything, and what waits is right', async () => {
+  const old = await demoBefore0010('test_migrations_demo');
+  const count = async (table: string): Promise<number> =>
+    Number((await old(table).count({ n: '*' }).first())?.n);
+  const tables = ['piece', 'layer', 'firing', 'placement', 'observation', 'reading', 'question'];
+  const before = await Promise.all(tables.map(count));
+  expect(before.every((n) => n > 0)).toBe(true);
+  const stood = await stands(old);
+  expect(stood.length).toBeGreaterThan(500);
+  const waited = new Map(
+    (await old('piece').select('code', 'waiting_for')).map((row) => [row.code, row.waiting_for]),
+  );
+  expect(await migrate(old)).toEqual(MIGRATIONS.slice(9).map(({ name }) => name));
+  await old.transaction((trx) => rebuildSummaries(trx));
+  expect(await Promise.all(tables.map(count))).toEqual(before);
+  // Every piece stands on the chart for the same stack and ground as before; refires apart from firsts.
+  expect(await stands(old)).toEqual(stood);
+  const mixed = await old('sighting')
+    .join('cell', 'cell.id', 'sighting.cell_id')
+    .whereRaw('cell.refired <> (sighting.generation > 1)');
+  expect(mixed).toEqual([]);
+  // Every blend of a question is named by its tiles and its mix.
+  const blends = (await old('coating_version')
+    .join('coating', 'coating.id', 'coating_version.coating_id')
+    .join('layer', 'layer.coating_version_id', 'coating_version.id')
+    .where({ 'coating.trial': true })
+    .distinct('coating_version.id', 'coating_version.notes')) as { notes: string }[];
+  expect(blends.length).toBeGreaterThan(5);
+  for (const { notes } of blends) expect(notes).toMatch(/^tiles? \d+(, \d+)*: ./);
+  // A firing whose cones were not read stands under what was intended, every other where it stood.
+  const cones = await old('firing').select(
+    'cone_known',
+    'cone_band',
+    'target_cone',
+    'reached_ordinal',
+  );
+  for (const { cone_known, cone_band, target_cone, reached_ordinal } of cones)
+    if (reached_ordinal === null && target_cone !== null)
+      expect([cone_known, cone_band]).toEqual(['intended', `?${target_cone}`]);
+    else expect(cone_band).not.toContain('?');
+  expect(new Set(cones.map(({ cone_known }) => cone_known)).size).toBeGreaterThan(1);
+  // The demo of then had 14 pots wait for a bisque they had been through: they wait for glaze.
+  const moved = (await old('piece').select('code', 'waiting_for', 'made_for')).filter(
+    (row) => row.waiting_for !== waited.get(row.code),
+  );
+  expect(moved).toHaveLength(14);
+  for (const row of moved) {
+    expect(waited.get(row.code)).toBe('bisque');
+    expect(row).toMatchObject({ waiting_for: 'glaze', made_for: 'bisque' });
+  }
+  await old.destroy();
+}, 120_000);

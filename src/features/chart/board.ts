@@ -1,9 +1,14 @@
-import { coneOrdinal, inConeRange, isCone } from '@/core/cones';
+import { ALONE, BASE, CONE, OVER, crossingKey, layOut } from '@/core/axes';
+import { inConeRange, isCone } from '@/core/cones';
+import { intendedOf } from '@/core/firing';
 import type { BoardCell } from '@/data/board';
-import type { Coating } from '@/data/catalogue';
+import type { Coating } from '@/data/coatings';
 
 /** A coating as the chart's axes name it. */
 export type AxisCoating = { slug: string; name: string; colour: string };
+
+/** A place on the board. */
+export type Pair = { base: string; over: string | null };
 
 /** All ways one coating has been put over another, on one ground at one cone and atmosphere. */
 export type Position = {
@@ -17,9 +22,12 @@ export type Position = {
 
 export type Board = { axis: AxisCoating[]; positions: Map<string, Position>; deeper: BoardCell[] };
 
-export const positionKey = (base: string, over: string | null): string => `${base}/${over ?? ''}`;
+export const positionKey = (base: string, over: string | null): string =>
+  crossingKey(base, over ?? ALONE);
 
+/** What was fired once stands before what was fired again, then the best known. */
 const better = (a: BoardCell, b: BoardCell): number =>
+  Number(a.refired) - Number(b.refired) ||
   b.pieces - a.pieces ||
   Number(b.photo !== null) - Number(a.photo !== null) ||
   (a.stackKey < b.stackKey ? -1 : 1);
@@ -29,43 +37,26 @@ const better = (a: BoardCell, b: BoardCell): number =>
  * every other one that is in use and whose range holds the cone, so that what is untried
  * has its place; those best known come first. Stacks of three and more coats stand apart.
  */
-export function layOut(
+export function boardOf(
   cells: readonly BoardCell[],
   coatings: readonly Coating[],
   cone: string,
 ): Board {
-  const groups = new Map<string, BoardCell[]>();
+  const [shallow, deeper] = [
+    cells.filter(({ depth }) => depth <= 2),
+    cells.filter(({ depth, base }) => depth > 2 && base !== null),
+  ];
   const present = new Map<string, number>();
-  const deeper: BoardCell[] = [];
-  for (const cell of cells) {
-    if (cell.base === null) continue;
-    if (cell.depth > 2) {
-      deeper.push(cell);
-      continue;
-    }
-    for (const slug of [cell.base, cell.over])
-      if (slug !== null) present.set(slug, (present.get(slug) ?? 0) + 1);
-    const key = positionKey(cell.base, cell.over);
-    const group = groups.get(key);
-    if (group) group.push(cell);
-    else groups.set(key, [cell]);
-  }
-  const positions = new Map<string, Position>();
-  for (const [key, group] of groups) {
-    let main = group[0] as BoardCell;
-    let pieces = 0;
-    for (const cell of group) {
-      if (better(cell, main) < 0) main = cell;
-      pieces += cell.pieces;
-    }
-    positions.set(key, {
-      base: main.base as string,
-      over: main.over,
-      main,
-      ways: group.length,
-      pieces,
-    });
-  }
+  for (const { base, over } of shallow)
+    for (const slug of [base, over])
+      if (base !== null && slug !== null) present.set(slug, (present.get(slug) ?? 0) + 1);
+  const { crossings } = layOut(shallow, { rows: BASE, columns: OVER, better });
+  const positions = new Map(
+    [...crossings].map(([key, { row, main, ways, pieces }]): [string, Position] => [
+      key,
+      { base: row, over: main.over, main, ways, pieces },
+    ]),
+  );
   const axis = coatings
     .filter((coating) => present.has(coating.slug) || fits(coating, cone))
     .sort(
@@ -80,12 +71,11 @@ export function layOut(
 function fits(coating: Coating, cone: string): boolean {
   if (coating.archived || coating.trial || coating.kind === 'slip' || coating.kind === 'engobe')
     return false;
-  if (!isCone(cone) || coating.coneLow === null || coating.coneHigh === null) return false;
-  return inConeRange(cone, { low: coating.coneLow, high: coating.coneHigh });
+  const heat = intendedOf(cone) ?? cone;
+  if (!isCone(heat) || coating.coneLow === null || coating.coneHigh === null) return false;
+  return inConeRange(heat, { low: coating.coneLow, high: coating.coneHigh });
 }
 
 /** Cones in order, "unknown" last. */
-export function sortCones(cones: readonly string[]): string[] {
-  const place = (cone: string): number => (isCone(cone) ? coneOrdinal(cone) : Infinity);
-  return [...new Set(cones)].sort((a, b) => place(a) - place(b));
-}
+export const sortCones = (cones: readonly string[]): string[] =>
+  [...new Set(cones)].sort(CONE.order);

@@ -1,7 +1,7 @@
 import type { Cell } from '@/data/board';
-import type { Coating } from '@/data/catalogue';
-import { layOut, positionKey, sortCones } from './board';
+import { boardOf, positionKey, sortCones } from './board';
 import { cellWords, groundWords, pairWords } from './words';
+import type { Coating } from '@/data/coatings';
 
 const cell = (base: string | null, over: string | null, rest: Partial<Cell> = {}): Cell => ({
   id: `${base}/${over}`,
@@ -21,10 +21,20 @@ const cell = (base: string | null, over: string | null, rest: Partial<Cell> = {}
   movementMm: null,
   rating: null,
   signs: [],
-  contradictions: [],
+  divisions: [],
+  speaking: 1,
+  agreeing: 1,
+  ratings: null,
+  later: [],
+  gone: [],
+  split: 0,
+  known: { read: 1 },
+  refired: false,
   photo: null,
   example: null,
   lastSeen: null,
+  generation: 1,
+  coneKnown: 'read',
   ...rest,
 });
 const coating = (slug: string, rest: Partial<Coating> = {}): Coating => ({
@@ -47,7 +57,7 @@ const coating = (slug: string, rest: Partial<Coating> = {}): Coating => ({
 });
 
 test('the best known way stands on the board and the others are counted', () => {
-  const board = layOut(
+  const board = boardOf(
     [cell('a', 'b', { stackKey: 'thin' }), cell('a', 'b', { stackKey: 'thick', pieces: 4 })],
     [coating('a'), coating('b')],
     '6',
@@ -58,12 +68,12 @@ test('the best known way stands on the board and the others are counted', () => 
 });
 
 test('A over B is not B over A', () => {
-  const board = layOut([cell('a', 'b')], [coating('a'), coating('b')], '6');
+  const board = boardOf([cell('a', 'b')], [coating('a'), coating('b')], '6');
   expect(board.positions.has(positionKey('b', 'a'))).toBe(false);
 });
 
 test('coatings in use whose range holds the cone stand on the axes; slips and those put away do not', () => {
-  const board = layOut(
+  const board = boardOf(
     [cell('old', null)],
     [
       coating('a'),
@@ -78,7 +88,7 @@ test('coatings in use whose range holds the cone stand on the axes; slips and th
 });
 
 test('stacks of three coats stand apart and bare ground nowhere', () => {
-  const board = layOut(
+  const board = boardOf(
     [cell('a', 'c', { depth: 3 }), cell(null, null, { depth: 0 })],
     [coating('a'), coating('c')],
     '6',
@@ -94,7 +104,7 @@ test('cones are in order, unknown last', () => {
 test('a cell says itself in words', () => {
   const place = { body: 'Peat', ground: 'bare body', cone: '6', atmosphere: 'oxidation' };
   const units = { temperature: 'C', length: 'mm', mass: 'g' } as const;
-  const board = layOut(
+  const board = boardOf(
     [
       cell('a', 'b', {
         movementMm: 4,
@@ -114,8 +124,8 @@ test('a cell says itself in words', () => {
 
 test('a question’s own blends stand on the axes only once they have been fired', () => {
   const trial = coating('question-2', { trial: true });
-  expect(layOut([], [coating('a'), trial], '6').axis.map(({ slug }) => slug)).toEqual(['a']);
+  expect(boardOf([], [coating('a'), trial], '6').axis.map(({ slug }) => slug)).toEqual(['a']);
   expect(
-    layOut([cell('question-2', null)], [coating('a'), trial], '6').axis.map(({ slug }) => slug),
+    boardOf([cell('question-2', null)], [coating('a'), trial], '6').axis.map(({ slug }) => slug),
   ).toEqual(['question-2', 'a']);
 });

@@ -1,10 +1,11 @@
-import { listBodies, listCoatings, type Body, type Coating } from '@/data/catalogue';
 import {
   boardCells,
   boardChoices,
+  cellOnBoard,
   cellsAt,
   piecesOfCells,
   type BoardChoice,
+  type BoardOf,
   type Cell,
   type CellPiece,
 } from '@/data/board';
@@ -12,11 +13,28 @@ import type { Source } from '@/data/database';
 import { listFirings, type Firing } from '@/data/firings';
 import { listPhotos } from '@/data/photos';
 import { facesOf, layersOf, type PieceLayer } from '@/data/layers';
-import type { Face } from '@/core/zones';
-import { layOut, sortCones, type Board } from './board';
+import {
+  describeRegion,
+  describeZone,
+  faceWords,
+  nameIn,
+  zonesBearing,
+  type Face,
+  type Zone,
+} from '@/core/zones';
+import { boardOf, sortCones, type Board } from './board';
+import { listBodies, type Body } from '@/data/bodies';
+import { coatNames, listCoatings, type Coating } from '@/data/coatings';
 
 /** What the address of the chart says. Everything may be missing. */
-export type ChartView = { body?: string; cone?: string; atmosphere?: string; ground?: string };
+export type ChartView = {
+  body?: string;
+  cone?: string;
+  atmosphere?: string;
+  ground?: string;
+  /** 'no' leaves out what was seen after a refire. */
+  refires?: string;
+};
 
 export type Chosen = { body: Body; cone: string; atmosphere: string; slips: string };
 
@@ -29,6 +47,7 @@ export type ChartData = {
   atmospheres: string[];
   grounds: string[];
   board: Board | null;
+  refires: boolean;
 };
 
 /** The choice with the most cells among those that agree with what was asked for so far. */
@@ -73,6 +92,7 @@ export async function chartData(src: Source, view: ChartView): Promise<ChartData
       atmospheres: [],
       grounds: [],
       board: null,
+      refires: true,
     };
   }
   const ofBody = choices.filter((choice) => choice.bodyId === body.id);
@@ -97,60 +117,107 @@ export async function chartData(src: Source, view: ChartView): Promise<ChartData
     grounds: [
       ...new Set([...ofBody.filter(same).map((choice) => choice.slips), chosen.slips]),
     ].sort(),
-    board: layOut(cells, coatings, chosen.cone),
+    board: boardOf(
+      cells.filter((cell) => !cell.refired || view.refires !== 'no'),
+      coatings,
+      chosen.cone,
+    ),
+    refires: view.refires !== 'no',
   };
 }
 
 /** What may be seen of a firing through a share link: no notes. */
 type ZoomFiring = Pick<
   Firing,
-  'kilnName' | 'no' | 'plannedFor' | 'targetCone' | 'reachedOrdinal' | 'reachedBound'
+  'kilnName' | 'no' | 'plannedFor' | 'targetCone' | 'reachedOrdinal' | 'reachedBound' | 'byLog'
 >;
 
 export type ZoomPiece = CellPiece & {
-  faces: Face[];
-  layers: PieceLayer[];
+  /** Which part of the piece is the cell: "light slip, upper third". */
+  where: string[];
+  /** What lies there, with how much of it. */
+  what: string;
+  /** What else its picture shows. */
+  besides: string[];
   photos: { sha: string }[];
   firing: ZoomFiring | null;
 };
 export type Zoom = { cells: Cell[]; pieces: ZoomPiece[] };
 
+/** Which cells are asked for: one pair on a board, or one cell by its id. */
+export type ZoomOf = { base: string; over: string | null } | { cell: string };
+
 /** Everything behind one position of the board: its ways, their pieces, layers, firings and pictures. */
-export async function zoomData(
-  src: Source,
-  chosen: Chosen,
-  base: string,
-  over: string | null,
-): Promise<Zoom> {
-  const cells = await cellsAt(src, { ...chosen, body: chosen.body.slug }, base, over);
+export async function zoomData(src: Source, board: BoardOf, of: ZoomOf): Promise<Zoom> {
+  const cells =
+    'cell' in of
+      ? await cellOnBoard(src, board, of.cell)
+      : await cellsAt(src, board, of.base, of.over);
   if (cells.length === 0) return { cells: [], pieces: [] };
   const seen = await piecesOfCells(
     src,
     cells.map(({ id }) => id),
   );
   const ids = [...new Set(seen.map((one) => one.pieceId))];
-  const [faces, layers, photos, firings] = await Promise.all([
+  const [faces, layers, photos, firings, coatings, bodies] = await Promise.all([
     facesOf(src, ids),
     layersOf(src, ids, ['done']),
     listPhotos(src, { pieceIds: ids }),
-    listFirings(src),
+    listFirings(src, { ids: [...new Set(seen.map((one) => one.firingId))] }),
+    listCoatings(src),
+    listBodies(src),
   ]);
+  const byCell = new Map(cells.map((cell) => [cell.id, cell]));
+  const names = {
+    coat: nameIn(coatNames(coatings)),
+    body: bodies.find(({ slug }) => slug === board.body)?.name ?? null,
+  };
   const byFiring = new Map(
-    firings.map(({ id, kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound }) => [
-      id,
-      { kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound },
-    ]),
+    firings.map(
+      ({ id, kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound, byLog }) => [
+        id,
+        { kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound, byLog },
+      ],
+    ),
   );
+  const pictures = new Map<string, { sha: string }[]>();
+  for (const { pieceId, firingId, sha } of photos) {
+    const at = `${pieceId}/${firingId}`;
+    pictures.set(at, [...(pictures.get(at) ?? []), { sha }]);
+  }
   return {
     cells,
     pieces: seen.map((one) => ({
       ...one,
-      faces: faces.get(one.pieceId) ?? [],
-      layers: layers.get(one.pieceId) ?? [],
-      photos: photos
-        .filter((photo) => photo.pieceId === one.pieceId && photo.firingId === one.firingId)
-        .map(({ sha }) => ({ sha })),
+      ...whereabouts(
+        faces.get(one.pieceId) ?? [],
+        layers.get(one.pieceId) ?? [],
+        one.generation,
+        byCell.get(one.cellId)!,
+        names,
+      ),
+      photos: pictures.get(`${one.pieceId}/${one.firingId}`) ?? [],
       firing: byFiring.get(one.firingId) ?? null,
     })),
+  };
+}
+
+/** Which part of a piece is a cell, what lies there, and what else is to be seen on it. */
+function whereabouts(
+  faces: readonly Face[],
+  layers: readonly PieceLayer[],
+  generation: number,
+  cell: Cell,
+  names: Parameters<typeof describeZone>[2],
+): Pick<ZoomPiece, 'where' | 'what' | 'besides'> {
+  const { here, others } = zonesBearing(faces, layers, generation, cell);
+  const faceOf = (zone: Zone): Face => faces.find(({ no }) => no === zone.face)!;
+  const side = (zone: Zone): string =>
+    faces.length > 1 ? `${faceWords(faceOf(zone), names.coat)}, ` : '';
+  const what = (zone: Zone): string => describeZone(zone, faceOf(zone), names, { amounts: true });
+  return {
+    where: here.map((zone) => `${side(zone)}${describeRegion(zone)}`).reverse(),
+    what: here[0] === undefined ? '' : what(here[0]),
+    besides: [...new Set(others.map((zone) => describeZone(zone, faceOf(zone), names)))].reverse(),
   };
 }

@@ -1,8 +1,11 @@
-import { formatCone } from '@/core/cones';
+import { ATMOSPHERE, CONE, GROUND, type Names } from '@/core/axes';
 import { signOf } from '@/core/signs';
 import { describeStanding } from '@/core/standing';
-import { formatLength, type Units } from '@/core/units';
+import { count, formatLength, type Units } from '@/core/units';
 import type { Position } from './board';
+
+/** For axes whose words name nothing that is kept by slug. */
+const PLAIN: Names = { body: (slug) => slug, coating: (slug) => slug };
 
 export type Place = { body: string; ground: string; cone: string; atmosphere: string };
 
@@ -10,23 +13,13 @@ export type Place = { body: string; ground: string; cone: string; atmosphere: st
 export const pairWords = (base: string, over: string | null): string =>
   over === null ? `${base} by itself` : `${over} over ${base}`;
 
-/** "bare", "over Chalk Slip": a ground's slips as people say them. */
-export function groundWords(slips: string, name: (slug: string) => string): string {
-  if (slips === '') return 'bare body';
-  return slips
-    .split(' + ')
-    .map((slip) => {
-      const [slug, version] = slip.split('#');
-      return version === undefined
-        ? slip
-        : `${name(slug as string)}${version === '1' ? '' : ` v${version}`}`;
-    })
-    .join(' and ');
-}
+/** "bare body", "Chalk Slip v2": a ground's slips as people say them. */
+export const groundWords = (slips: string, name: (slug: string) => string): string =>
+  GROUND.words(slips, { coating: name, body: name });
 
 /** "Peat, cone 6, oxidation". */
 export const placeWords = (place: Place): string =>
-  `${place.body}${place.ground === 'bare body' ? '' : ` under ${place.ground}`}, ${place.cone === 'unknown' ? 'cone unknown' : `cone ${formatCone(place.cone)}`}, ${place.atmosphere === 'unknown' ? 'atmosphere unknown' : place.atmosphere}`;
+  `${place.body}${place.ground === 'bare body' ? '' : ` under ${place.ground}`}, ${CONE.words(place.cone, PLAIN)}, ${ATMOSPHERE.words(place.atmosphere, PLAIN)}`;
 
 /** A cell for those who hear it: the pair, where, its standing, its faults, how far it runs. */
 export function cellWords(
@@ -40,7 +33,10 @@ export function cellWords(
   const signs = main.signs.map((sign) => signOf(sign.sign)?.name.toLowerCase() ?? sign.sign);
   const parts = [
     describeStanding(main.standing),
-    `${main.pieces} ${main.pieces === 1 ? 'piece' : 'pieces'}`,
+    main.refired ? 'after a refire' : null,
+    main.known.read === undefined && main.known['by log'] !== undefined ? 'cone by its log' : null,
+    ...main.later.map(({ sign }) => `${signOf(sign)?.name.toLowerCase() ?? sign} came later`),
+    `${count(main.pieces, 'piece')}`,
     main.photo === null ? `${main.surface ?? 'seen'}, no picture` : main.surface,
     ...signs,
     main.movementMm ? `ran ${formatLength(main.movementMm, units)}` : null,

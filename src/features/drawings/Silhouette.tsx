@@ -1,9 +1,11 @@
 import {
   describeRegion,
-  describeStack,
+  describeZone,
+  faceWords,
   slipKey,
   zonesOf,
   type Coat,
+  type CoatName,
   type Face,
   type Layer,
   type Zone,
@@ -12,8 +14,10 @@ import {
 export type Paints = {
   /** Fired colour of the bare body. */
   body: string;
-  /** Colour and name of a coating by slug. */
-  coat: (slug: string) => { colour: string; name: string };
+  /** What the body is called, for words; null where it is not chosen yet. */
+  bodyName: string | null;
+  /** Colour and name of a coating by slug, and by version where each has its own. */
+  coat: (slug: string, version?: number) => { colour: string; name: string };
 };
 
 const LIGHT_SLIP = '#e9e6df';
@@ -49,18 +53,15 @@ function zoneColour(face: Face, zone: Zone, paints: Paints): string {
   );
 }
 
-const FACE_NAMES: Record<Face['kind'], string> = {
-  bare: 'bare body',
-  'light-slip': 'light slip',
-  'dark-slip': 'dark slip',
-  textured: 'textured',
-};
-
 /** "bare body", or the slip that is known to lie there. */
-export function faceName(face: Face, paints: Paints): string {
-  const slip = face.slip === null ? null : paints.coat(face.slip.slug).name;
-  return slip ?? FACE_NAMES[face.kind];
-}
+export const faceName = (face: Face, paints: Paints): string =>
+  faceWords(face, namesOf(paints).coat);
+
+/** Names for words, of what is painted. */
+export const namesOf = (paints: Paints): { coat: CoatName; body: string | null } => ({
+  coat: (slug, version) => paints.coat(slug, version).name,
+  body: paints.bodyName,
+});
 
 type Spot = {
   key: string;
@@ -85,6 +86,12 @@ function spots(zones: readonly Zone[]): Spot[] {
   }));
 }
 
+/** A marked zone is rimmed in white and black, to be seen on any glaze. */
+const MARKS = [
+  { stroke: '#fff', strokeWidth: 5 },
+  { stroke: '#000', strokeWidth: 2.2 },
+];
+
 /** A piece's faces side by side with its zones as bands, as they follow from its layers. */
 export function Silhouette(props: {
   faces: readonly Face[];
@@ -98,9 +105,11 @@ export function Silhouette(props: {
 }) {
   const { faces, layers, paints, generation = 99, axis = 'foot to rim', height = 220 } = props;
   const zones = zonesOf(faces, layers, generation);
-  const name = (slug: string): string => paints.coat(slug).name;
   const label = zones
-    .map((zone) => `${describeRegion(zone)}: ${describeStack(zone.stack, name, { amounts: true })}`)
+    .map((zone) => {
+      const face = faces.find(({ no }) => no === zone.face)!;
+      return `${describeRegion(zone)}: ${describeZone(zone, face, namesOf(paints), { amounts: true })}`;
+    })
     .join('; ');
   const [W, H, gap] = [92, 200, 10];
   const width = faces.length * (W + gap) + gap;
@@ -178,28 +187,19 @@ export function Silhouette(props: {
                         )}
                       </g>
                     )}
-                    {props.marked?.(spot.zone) && (
-                      <rect
-                        x={spot.x * W + 2}
-                        y={spot.y * H + 2}
-                        width={spot.width * W - 4}
-                        height={spot.height * H - 4}
-                        fill="none"
-                        stroke="#fff"
-                        strokeWidth={5}
-                      />
-                    )}
-                    {props.marked?.(spot.zone) && (
-                      <rect
-                        x={spot.x * W + 2}
-                        y={spot.y * H + 2}
-                        width={spot.width * W - 4}
-                        height={spot.height * H - 4}
-                        fill="none"
-                        stroke="#000"
-                        strokeWidth={2.2}
-                      />
-                    )}
+                    {props.marked?.(spot.zone) &&
+                      MARKS.map(({ stroke, strokeWidth }) => (
+                        <rect
+                          key={stroke}
+                          x={spot.x * W + 2}
+                          y={spot.y * H + 2}
+                          width={spot.width * W - 4}
+                          height={spot.height * H - 4}
+                          fill="none"
+                          stroke={stroke}
+                          strokeWidth={strokeWidth}
+                        />
+                      ))}
                   </g>
                 ))}
             {!round && (
@@ -223,13 +223,12 @@ export function zoneLines(
   paints: Paints,
   generation = 99,
 ): { key: string; where: string; what: string; ground: string }[] {
-  const name = (slug: string): string => paints.coat(slug).name;
   return [...zonesOf(faces, layers, generation)].reverse().map((zone, i) => {
     const face = faces.find((one) => one.no === zone.face) as Face;
     return {
       key: `${i}`,
       where: `${faces.length > 1 ? `${faceName(face, paints)}, ` : ''}${describeRegion(zone)}`,
-      what: describeStack(zone.stack, name, { amounts: true }),
+      what: describeZone(zone, face, namesOf(paints), { amounts: true }),
       ground: slipKey(face, zone.ground),
     };
   });

@@ -2,7 +2,8 @@ import type { Standing } from '@/core/standing';
 
 /**
  * A cell's standing as its frame: corner brackets for untried, a thin line for once, a
- * double one for repeated, a heavy one for settled, a broken one for contradictory.
+ * double one for repeated, a heavy one for settled, a heavy one in two halves for depends, a broken
+ * one for contradictory.
  */
 export function StandingFrame({ standing }: { standing: Standing }) {
   const stroke = {
@@ -37,6 +38,9 @@ export function StandingFrame({ standing }: { standing: Standing }) {
       )}
       {standing === 'settled' && (
         <rect {...stroke} strokeWidth={5} x={2} y={2} width={96} height={96} />
+      )}
+      {standing === 'depends' && (
+        <path {...stroke} strokeWidth={4} d="M44 2H2V98H44M56 2H98V98H56" />
       )}
       {standing === 'contradictory' && (
         <rect

@@ -1,5 +1,10 @@
-export { Glyph, RunArrow, ConeDrawing } from './Glyph';
+/** How things are drawn: pieces with their zones, glyphs of signs, cones, curves. */
+export { Glyph, ConeDrawing } from './Glyph';
+export { RunArrow } from './RunArrow';
+export { SignRow } from './SignRow';
 export { StandingFrame } from './StandingFrame';
-export { Silhouette, zoneLines, faceName, type Paints } from './Silhouette';
-export { paintsOf } from './paints';
+export { Silhouette, zoneLines, faceName, namesOf, type Paints } from './Silhouette';
+export { paintsOf, type Painted } from './paints';
 export { GLYPHS } from './glyph-paths';
+export { ConeRow } from './ConeRow';
+export { Curve } from './Curve';

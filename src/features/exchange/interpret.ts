@@ -9,7 +9,7 @@ import {
   type Surface,
   type Verdict,
 } from '@/core/signs';
-import type { SeenSign } from '@/core/standing';
+import type { SeenSign } from '@/core/looks';
 import { parseNumber } from '@/core/units';
 import { METHODS, type Method } from '@/core/zones';
 import { MAX_COATS, type Column } from './columns';

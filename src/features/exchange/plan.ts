@@ -1,10 +1,12 @@
-import { listBodies, listCoatings, listKilns } from '@/data/catalogue';
 import type { Source } from '@/data/database';
 import { listPieces } from '@/data/pieces';
 import type { Column } from './columns';
 import { fillDown, interpret, type ImportRow } from './interpret';
-import type { ImportOptions } from './schema';
+import type { ImportOptions } from './contracts';
 import { mapColumns, readTable } from './table';
+import { listBodies } from '@/data/bodies';
+import { listCoatings } from '@/data/coatings';
+import { listKilns } from '@/data/kilns';
 
 export type Known = { id: string; name: string };
 /** A name of the file and what it stands for; `id: null` while nobody has said. */
@@ -20,6 +22,7 @@ export type ImportPlan = {
   kilns: Naming[];
   rowsWithoutKiln: number;
   rowsWithoutMethod: number;
+  rowsWithCone: number;
   known: { bodies: Known[]; coatings: Known[]; kilns: Known[] };
   counts: {
     add: number;
@@ -82,11 +85,11 @@ export async function planImport(
   );
   fillDown(table.rows, columns, options.fillDown);
   const rows = table.rows.map(({ line, cells }) => interpret(line, cells, columns));
-  const [bodies, coatings, kilns] = [
-    await listBodies(src),
-    await listCoatings(src),
-    await listKilns(src),
-  ];
+  const [bodies, coatings, kilns] = await Promise.all([
+    listBodies(src),
+    listCoatings(src),
+    listKilns(src),
+  ]);
   await refuseKnownPieces(src, rows);
   const good = rows.filter((row) => row.errors.length === 0);
   const plan: ImportPlan = {
@@ -110,6 +113,7 @@ export async function planImport(
       options.kilns,
     ),
     rowsWithoutKiln: good.filter((row) => row.kiln === null).length,
+    rowsWithCone: good.filter((row) => row.cone !== null).length,
     rowsWithoutMethod: good.filter((row) => row.coats.some((coat) => coat.method === null)).length,
     known: { bodies: bodies.map(named), coatings: coatings.map(named), kilns: kilns.map(named) },
     counts: {

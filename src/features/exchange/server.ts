@@ -1,5 +1,7 @@
+export * as exchangeOperations from './actions';
 export { planImport, type ImportPlan } from './plan';
-export { writeImport, type Imported } from './write';
-export { importOptions } from './schema';
-export { documentJsonSchema, documentSchema, exportDocument, exportLines } from './document';
+export { writeImport } from './write';
+export { importOptions, type Imported } from './contracts';
+export { documentJsonSchema } from './document';
+export { csvZipBytes, jsonBytes } from './download';
 export { matchPictures, type PictureMatch } from './pictures';

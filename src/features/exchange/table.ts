@@ -1,3 +1,4 @@
+import { count } from '@/core/units';
 import Papa from 'papaparse';
 import { refuse } from '@/platform/refusal';
 import { KNOWN_COLUMNS, guessColumn, type Column } from './columns';
@@ -73,8 +74,7 @@ export function readTable(bytes: Uint8Array): Table {
   }
   const notices = notice === null ? [] : [notice];
   const above = filled.filter(({ line }) => line < top.line).length;
-  if (above > 0)
-    notices.push(`${above} ${above === 1 ? 'line' : 'lines'} above the header passed over.`);
+  if (above > 0) notices.push(`${count(above, 'line')} above the header passed over.`);
   const rows = filled.filter(({ line }) => line > top.line);
   if (rows.length === 0) throw refuse('There is a header but no row below it.');
   if (rows.length > MAX_ROWS) {

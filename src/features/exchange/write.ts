@@ -1,36 +1,24 @@
+import { count } from '@/core/units';
+import type { Tell } from '@/platform/progress';
 import { NOWHERE, UNMEASURED } from '@/core/load';
 import { circumstances } from '@/core/standing';
 import { EVERYWHERE } from '@/core/zones';
-import {
-  createBody,
-  createCoating,
-  createKiln,
-  listBodies,
-  listCoatings,
-  listKilns,
-  type Coating,
-  type Kiln,
-} from '@/data/catalogue';
-import { holdCells, placedSightings, sightingRow, summariseCells } from '@/data/cells';
+import { holdCells, placedSightings, sightingRow } from '@/data/cells';
 import type { Fired } from '@/data/fired';
 import { insertMany, type Transaction } from '@/data/database';
-import { createFiring, setImported } from '@/data/firings';
 import { place } from '@/data/placements';
 import { newId } from '@/data/ids';
 import { appendObservations, type Observation } from '@/data/observations';
 import { createLot, createPieces, type NewPiece } from '@/data/pieces';
 import type { LayerFields } from '@/data/layers';
 import type { ImportRow } from './interpret';
+import { writeFirings } from './write-firings';
 import { firingKey, resolver, type ImportPlan, type Naming } from './plan';
-import type { ImportOptions } from './schema';
-
-export type Imported = {
-  pieces: number;
-  firings: number;
-  bodies: number;
-  coatings: number;
-  kilns: number;
-};
+import type { Imported, ImportOptions } from './contracts';
+import { createBody, listBodies } from '@/data/bodies';
+import { createCoating, listCoatings, type Coating } from '@/data/coatings';
+import { createKiln, listKilns, type Kiln } from '@/data/kilns';
+import { summariseCells } from '@/data/cell-summaries';
 
 const GREY = '#9b9b96';
 
@@ -53,6 +41,7 @@ export async function writeImport(
   name: string,
   by: string,
   now: Date,
+  tell: Tell = () => undefined,
 ): Promise<Imported> {
   const bodyNames = await settle(plan.bodies, async (body) => {
     const id = newId();
@@ -121,10 +110,12 @@ export async function writeImport(
   ];
 
   const rows = plan.rows.filter((row) => row.errors.length === 0);
+  tell(0.2, 'Writing the firings');
   const firings = await writeFirings(
     trx,
     rows,
     (row) => kilns.get((row.kiln === null ? kilnForRest : kilnOf(row.kiln)) as string) as Kiln,
+    options.conesShown,
     by,
     now,
   );
@@ -154,7 +145,8 @@ export async function writeImport(
       ownerId: null,
       madeOn: null,
       notes: '',
-      waitingFor: null,
+      madeFor: 'glaze',
+      been: [{ kind: 'glaze', status: 'opened', order: 0, verdict: row.verdict }],
       wantedCone: null,
       wantedAtmosphere: null,
       faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
@@ -187,6 +179,7 @@ export async function writeImport(
       pieceId: id,
       firingId: firing.id,
       seenAt: firing.seenAt,
+      place: 'kiln',
       verdict: row.verdict,
       note: row.note,
       ...seen,
@@ -202,7 +195,8 @@ export async function writeImport(
       firingStatus: 'opened',
       faces: [{ no: 1, kind: 'bare', slip: null }],
       layers: stack,
-      cone: row.cone ?? 'unknown',
+      cone: firing.band,
+      coneKnown: firing.known,
       atmosphere: row.atmosphere,
       variables: circumstances({
         kiln: firing.kiln,
@@ -215,12 +209,25 @@ export async function writeImport(
         lot: name.slice(0, 160),
         layers: stack,
       }),
-      seen: [{ ...seen, id: observation.id, seenAt: firing.seenAt.toISOString() }],
+      openedAt: firing.seenAt,
+      seen: [
+        {
+          ...seen,
+          id: observation.id,
+          by,
+          verdict: row.verdict,
+          seenAt: firing.seenAt.toISOString(),
+        },
+      ],
     });
   }
+  tell(0.3, `Writing ${count(pieces.length, 'piece')}`);
   await createPieces(trx, pieces, by, now);
+  tell(0.6, 'Putting them into their firings');
   await place(trx, placements, by, now);
-  await appendObservations(trx, observations, by);
+  tell(0.7, 'Writing what was seen');
+  await appendObservations(trx, observations, by, now);
+  tell(0.8, 'Summing up for the chart');
   const placed = fired.flatMap(placedSightings);
   const ids = [...new Set(placed.map(({ id }) => id))];
   await holdCells(trx, placed, ids);
@@ -252,42 +259,4 @@ function layerOf(coat: ImportRow['coats'][number], coating: Coating, options: Im
     generation: 1,
   };
   return { fields, coat: { slug: coating.slug, version: version.no, kind: coating.kind } };
-}
-
-type WrittenFiring = { id: string; no: number; kiln: string; seenAt: Date };
-
-/** One opened firing per kiln, day, cone and atmosphere; nothing unknown is filled in. */
-async function writeFirings(
-  trx: Transaction,
-  rows: readonly ImportRow[],
-  kilnOf: (row: ImportRow) => Kiln,
-  by: string,
-  now: Date,
-): Promise<Map<string, WrittenFiring>> {
-  const written = new Map<string, WrittenFiring>();
-  const sorted = [...rows].sort((a, b) => (a.date ?? '').localeCompare(b.date ?? ''));
-  for (const row of sorted) {
-    const key = firingKey(row);
-    if (written.has(key)) continue;
-    const kiln = kilnOf(row);
-    const id = newId();
-    const no = await createFiring(
-      trx,
-      id,
-      {
-        kilnId: kiln.id,
-        kind: 'glaze',
-        targetCone: row.cone,
-        atmosphere: row.atmosphere,
-        plannedFor: row.date,
-        notes: 'Brought in with past tests.',
-      },
-      by,
-      now,
-    );
-    const seenAt = row.date === null ? now : new Date(`${row.date}T12:00:00Z`);
-    await setImported(trx, id, seenAt);
-    written.set(key, { id, no, kiln: kiln.name, seenAt });
-  }
-  return written;
 }

@@ -1,3 +1,2 @@
-export { ConePacks } from './components/ConePacks';
-export { ConeRow } from './components/ConeRow';
-export { firingTitle, reachedWords } from './words';
+/** A kiln: its settings, what its firings have taught of it, upkeep, devices, schedules. */
+export { intervalWords, offsetWords } from './words';

@@ -9,28 +9,89 @@ import {
   type PlaceOffset,
 } from '@/core/heatwork';
 import { NEW_SERIES } from '@/core/firing';
-import { listKilns } from '@/data/catalogue';
 import type { Source } from '@/data/database';
-import { findFiring } from '@/data/firings';
+import { findFiring, type Firing } from '@/data/firings';
 import { listUpkeep, type Upkeep } from '@/data/kiln-care';
-import { lessonsOf, setLesson, type Cooled, type Lesson } from '@/data/learned';
+import {
+  lessonsOf,
+  setLesson,
+  setTaught,
+  type Cooled,
+  type Lesson,
+  type Taught,
+} from '@/data/learned';
 import { logOf } from '@/data/readings';
 import { listWitnesses } from '@/data/witnesses';
+import { listKilns } from '@/data/kilns';
+import { followLogs, type Moved } from './cones-by-log';
 
 /** Below this a log is too thin to say anything of a thermocouple. */
 const FEWEST_READINGS = 6;
 
-/** Works out what a firing teaches, and keeps it: after its cones were read or its log has changed. */
-export async function learnFrom(src: Source, firingId: string): Promise<void> {
+/** Keeps what the log and cones of a firing say of its kiln; null when it says nothing yet. */
+export async function keepLesson(src: Source, firingId: string): Promise<Firing | null> {
   const firing = await findFiring(src, firingId);
-  if (firing === null || firing.status !== 'opened' || firing.startedAt === null) return;
+  if (firing === null || firing.status !== 'opened' || firing.startedAt === null) return null;
   const log = await logOf(src, firingId, firing.startedAt);
   const cones = ((await listWitnesses(src, [firingId])).get(firingId) ?? []).flatMap((cone) =>
     cone.bendDegrees === null ? [] : [{ ...cone, bendDegrees: cone.bendDegrees }],
   );
   const said = log.length < FEWEST_READINGS ? [] : sightOffsets(firingId, log, cones);
-  const cooling = fitCooling(coolingPart(log));
-  await setLesson(src, firingId, said, cooling);
+  await setLesson(src, firingId, said, fitCooling(coolingPart(log)));
+  return firing;
+}
+
+/**
+ * Learns from a firing: after its cones were read or its log has changed. What stands under
+ * another cone by that, of earlier firings of the kiln, is handed back.
+ */
+export async function learnFrom(src: Source, firingId: string, now = new Date()): Promise<Moved[]> {
+  const firing = await keepLesson(src, firingId);
+  return firing === null ? [] : relearn(src, firing.kilnId, firingId, now);
+}
+
+/**
+ * Works out anew what a kiln is known by, of the series of one firing or of all (null), and derives
+ * its cones by log again. After whatever changes its lessons or where a series begins.
+ */
+export async function relearn(
+  src: Source,
+  kilnId: string,
+  firingId: string | null,
+  now: Date,
+): Promise<Moved[]> {
+  const [lessons, upkeep] = await Promise.all([lessonsOf(src, kilnId), listUpkeep(src, [kilnId])]);
+  for (const series of seriesOf(lessons, upkeep)) {
+    const last = series.lessons.at(-1);
+    if (last === undefined) continue;
+    if (firingId !== null && series.lessons.every((one) => one.firingId !== firingId)) continue;
+    const said = series.lessons.flatMap((lesson) => lesson.said);
+    await setTaught(src, last.firingId, {
+      offset: estimateOffset(said),
+      places: estimateByPlace(said),
+    });
+  }
+  return followLogs(src, kilnId, await knownOf(src, kilnId, now), firingId, now);
+}
+
+/** A stretch of a kiln's life between changes of its elements or thermocouple. */
+type Series = { lessons: Lesson[]; until: Upkeep | null };
+
+const dayOf = (one: Upkeep): number => new Date(`${one.doneOn}T00:00:00Z`).getTime();
+
+/** A kiln's lessons by series, oldest first; the present one is last. */
+function seriesOf(lessons: readonly Lesson[], upkeep: readonly Upkeep[]): Series[] {
+  const breaks = upkeep
+    .filter(({ kind }) => NEW_SERIES.includes(kind))
+    .sort((a, b) => (a.doneOn < b.doneOn ? -1 : 1));
+  const ends = [...breaks.map(dayOf), Infinity];
+  return ends.map((end, i) => ({
+    lessons: lessons.filter(
+      ({ startedAt }) =>
+        startedAt.getTime() >= (ends[i - 1] ?? -Infinity) && startedAt.getTime() < end,
+    ),
+    until: breaks[i] ?? null,
+  }));
 }
 
 export type KilnKnown = {
@@ -50,33 +111,22 @@ export type KilnKnown = {
 
 /** What is known of a kiln now: since its elements or thermocouple were last changed. */
 export async function knownOf(src: Source, kilnId: string, at = new Date()): Promise<KilnKnown> {
-  const [lessons, upkeep] = [await lessonsOf(src, kilnId), await listUpkeep(src, [kilnId])];
-  const breaks = upkeep
-    .filter(({ kind }) => NEW_SERIES.includes(kind))
-    .sort((a, b) => (a.doneOn < b.doneOn ? -1 : 1));
+  const [lessons, upkeep] = await Promise.all([lessonsOf(src, kilnId), listUpkeep(src, [kilnId])]);
+  const all = seriesOf(lessons, upkeep);
+  const now = all.at(-1)!.lessons;
   const lit = lessons.at(-1)?.startedAt ?? null;
-  const dayOf = (one: Upkeep): number => new Date(`${one.doneOn}T00:00:00Z`).getTime();
-  const within = (from: number, to: number): Lesson[] =>
-    lessons.filter(({ startedAt }) => startedAt.getTime() >= from && startedAt.getTime() < to);
-  const last = breaks.at(-1) ?? null;
-  const now = within(last === null ? -Infinity : dayOf(last), Infinity);
-  const said = now.flatMap((lesson) => lesson.said);
+  const taught = (series: readonly Lesson[]): Taught =>
+    series.at(-1)?.taught ?? { offset: null, places: [] };
   return {
-    offset: estimateOffset(said),
-    places: estimateByPlace(said),
+    ...taught(now),
     coolings: now.flatMap(({ cooled }) => (cooled === null ? [] : [cooled])).slice(-8),
-    since: last,
+    since: all.at(-2)?.until ?? null,
     upkeep,
     idleWeeks: lit === null ? null : Math.floor((at.getTime() - lit.getTime()) / (7 * 86_400_000)),
     lessons: now,
-    before: breaks.map((until, i) => ({
-      until,
-      offset: estimateOffset(
-        within(i === 0 ? -Infinity : dayOf(breaks[i - 1]!), dayOf(until)).flatMap(
-          (one) => one.said,
-        ),
-      ),
-    })),
+    before: all
+      .slice(0, -1)
+      .map((series) => ({ until: series.until!, offset: taught(series.lessons).offset })),
   };
 }
 
@@ -106,4 +156,9 @@ export async function scheduleKilns(src: Source): Promise<ScheduleKiln[]> {
       };
     }),
   );
+}
+
+/** Learns every kiln anew from its lessons: after an update that knows more. */
+export async function relearnAll(src: Source, now = new Date()): Promise<void> {
+  for (const { id } of await listKilns(src)) await relearn(src, id, null, now);
 }

@@ -1,12 +1,11 @@
-import * as care from './care-actions';
-import * as firings from './actions';
-import * as runs from './run-actions';
-
-export const kilnsOperations = { ...firings, ...runs, ...care };
-export { ingestRequest } from './ingest';
-export { knownOf, learnFrom } from './learn';
-export { scheduleKilns } from './learn';
-export { firingRoom } from './room';
-export { checkedLoad } from './load-check';
-export { compareFirings } from './compare';
-export { asICalendar, firingCalendar } from './calendar';
+export * as kilnsOperations from './actions';
+export {
+  relearn,
+  relearnAll,
+  knownOf,
+  keepLesson,
+  learnFrom,
+  scheduleKilns,
+  type KilnKnown,
+  type ScheduleKiln,
+} from './learn';

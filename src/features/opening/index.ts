@@ -1,1 +1,2 @@
-export { PictureDrop, sendPicture } from './components/PictureDrop';
+/** Writing up an opening: piece after piece, or many alike, with or without a network. */
+export {};

@@ -1,30 +1,44 @@
-import { listBodies, listCoatings } from '@/data/catalogue';
 import type { Source } from '@/data/database';
 import { type Firing } from '@/data/firings';
 import { listPlacements } from '@/data/placements';
 import { listObservations } from '@/data/observations';
 import { listPhotos } from '@/data/photos';
 import { loadPieces } from '@/data/pieces';
+import type { Place } from '@/core/looks';
 import { deviations } from '@/core/zones';
-import type { RoomPiece } from './room';
+import type { RoomLook, RoomPiece } from './room';
+import { groupRows } from '@/data/rows';
+import { listBodies } from '@/data/bodies';
+import { listCoatings, paintable } from '@/data/coatings';
+import type { Painted } from '@/features/drawings';
 
-export type PaintChoice = { slug: string; name: string; colour: string };
+/** Who writes up later than this after the opening sits at a desk, unless they say otherwise. */
+const AT_THE_KILN = 2 * 86_400_000;
+
+export type PaintChoice = Painted;
 
 /** Everything opening mode needs of a firing, shelf by shelf from the top. */
 export async function openingRoom(
   src: Source,
   firing: Firing,
-): Promise<{ pieces: RoomPiece[]; coatings: PaintChoice[] }> {
+): Promise<{ pieces: RoomPiece[]; coatings: PaintChoice[]; place: Place }> {
+  const since = firing.openedAt === null ? 0 : Date.now() - firing.openedAt.getTime();
+  const place = since > AT_THE_KILN ? 'desk' : 'kiln';
   const placements = await listPlacements(src, { firingId: firing.id });
   const ids = placements.map((one) => one.pieceId);
-  if (ids.length === 0) return { pieces: [], coatings: [] };
-  const [pieces, bodies, coatings] = [
-    await loadPieces(src, { ids }),
-    await listBodies(src),
-    await listCoatings(src),
-  ];
+  if (ids.length === 0) return { pieces: [], coatings: [], place };
+  const [pieces, bodies, coatings] = await Promise.all([
+    loadPieces(src, { ids }),
+    listBodies(src),
+    listCoatings(src),
+  ]);
   const observations = await listObservations(src, { firingId: firing.id, current: true });
   const photos = await listPhotos(src, { firingId: firing.id });
+  const seenOf = groupRows(
+    observations,
+    (one) => one,
+    (one) => one.pieceId,
+  );
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
   const colours = new Map(bodies.map((body) => [body.id, body.colour]));
   const names = new Map(coatings.map((coating) => [coating.slug, coating.name]));
@@ -53,34 +67,41 @@ export async function openingRoom(
             ? []
             : deviations(piece.meant, piece.done, (slug) => names.get(slug) ?? slug),
         photos: photos.filter((photo) => photo.pieceId === piece.id).map((photo) => photo.sha),
-        seen: Object.fromEntries(
-          observations
-            .filter((one) => one.pieceId === piece.id)
-            .map((one) => [
-              one.zone ?? '',
-              {
-                id: one.id,
-                by: one.seenByName,
-                at: one.seenAt.toISOString(),
-                seen: {
-                  surface: one.surface,
-                  opacity: one.opacity,
-                  colour: one.colour,
-                  movementMm: one.movementMm,
-                  met: one.met,
-                  rating: one.rating,
-                  verdict: one.verdict,
-                  note: one.note,
-                  signs: one.signs,
-                },
+        looks: groupBy(
+          (seenOf.get(piece.id) ?? []).map((one) => ({
+            zone: one.zone ?? '',
+            look: {
+              id: one.id,
+              by: { id: one.seenBy, name: one.seenByName },
+              at: one.seenAt.toISOString(),
+              place: one.place,
+              seen: {
+                surface: one.surface,
+                opacity: one.opacity,
+                colour: one.colour,
+                movementMm: one.movementMm,
+                met: one.met,
+                rating: one.rating,
+                verdict: one.verdict,
+                note: one.note,
+                signs: one.signs,
               },
-            ]),
+            },
+          })),
         ),
       },
     ];
   });
   return {
     pieces: rooms.sort((a, b) => (b.shelf ?? 0) - (a.shelf ?? 0)),
-    coatings: coatings.map(({ slug, name, colour }) => ({ slug, name, colour })),
+    coatings: paintable(coatings),
+    place,
   };
+}
+
+/** Looks by the part they are of, as they came: oldest first. */
+function groupBy(looks: readonly { zone: string; look: RoomLook }[]): Record<string, RoomLook[]> {
+  const parts: Record<string, RoomLook[]> = {};
+  for (const { zone, look } of looks) (parts[zone] ??= []).push(look);
+  return parts;
 }

@@ -1,5 +1,19 @@
+import { verdictOf } from '@/core/journey';
+import { meansCorrection, stateOf, type Place } from '@/core/looks';
 import type { Verdict } from '@/core/signs';
-import type { RecordInput, SeenInput } from './schema';
+import type { RecordInput, SeenInput } from './contracts';
+
+/** Who writes on this device. */
+export type Writer = { id: string; name: string };
+
+/** A look that stands. */
+export type RoomLook = {
+  id: string;
+  by: Writer;
+  at: string;
+  place: Place;
+  seen: SeenInput;
+};
 
 /** A piece as opening mode needs it. */
 export type RoomPiece = {
@@ -20,8 +34,8 @@ export type RoomPiece = {
   layers: import('@/core/zones').Layer[];
   otherwise: string[];
   photos: string[];
-  /** What is believed now, by zone ('' for the whole piece). */
-  seen: Record<string, { id: string; by: string; at: string; seen: SeenInput }>;
+  /** The looks that stand, oldest first, by zone ('' for the whole piece). */
+  looks: Record<string, RoomLook[]>;
 };
 
 /** Nothing said yet; a tile is kept as a test unless somebody decides otherwise. */
@@ -40,21 +54,62 @@ export function blank(kind: 'tile' | 'ware'): SeenInput {
   };
 }
 
-export const isWritten = (piece: RoomPiece): boolean => piece.seen[''] !== undefined;
+export const looksAt = (piece: RoomPiece, zone: string | null): RoomLook[] =>
+  piece.looks[zone ?? ''] ?? [];
+
+export const isWritten = (piece: RoomPiece): boolean => looksAt(piece, null).length > 0;
+
+/** What the looks at one part say together now; null when there are none. Notes stay with their looks. */
+export function nowOf(looks: readonly RoomLook[]): SeenInput | null {
+  const told = looks.map(({ by, at, seen }) => ({
+    ...seen,
+    zone: null,
+    by: by.id,
+    seenAt: at,
+    verdict: seen.verdict,
+  }));
+  const state = stateOf(told);
+  return state && { ...state.now, verdict: verdictOf(told), note: '' };
+}
+
+/** What is being written: a look of its own (null), or the correction of one that stands. */
+export function usualSaying(
+  looks: readonly RoomLook[],
+  writer: Writer,
+  now: string,
+): RoomLook | null {
+  const me = { by: writer.id, seenAt: now };
+  return (
+    looks.filter(({ by, at }) => meansCorrection({ by: by.id, seenAt: at }, me)).at(-1) ?? null
+  );
+}
+
+/** What the form shows before anything is touched: the words to be corrected, or the piece as it is known. */
+export const formStart = (
+  piece: RoomPiece,
+  zone: string | null,
+  correcting: RoomLook | null,
+): SeenInput =>
+  correcting?.seen ??
+  nowOf(looksAt(piece, zone)) ?? {
+    ...blank(piece.kind),
+    ...(zone === null ? {} : { verdict: null }),
+  };
 
 /** The pieces with these words said of them, as the device has them before the server does. */
 export function withRecord(
   pieces: readonly RoomPiece[],
-  { pieces: entries, zone, seen }: RecordInput,
-  by: string,
-  at: string,
+  { pieces: entries, zone, seen, seenAt, place }: RecordInput,
+  by: Writer,
 ): RoomPiece[] {
-  const ids = new Map(entries.map((entry) => [entry.pieceId, entry.observationId]));
+  const ofPiece = new Map(entries.map((entry) => [entry.pieceId, entry]));
+  const at = seenAt ?? new Date().toISOString();
   return pieces.map((piece) => {
-    const id = ids.get(piece.id);
-    return id === undefined
-      ? piece
-      : { ...piece, seen: { ...piece.seen, [zone ?? '']: { id, by, at, seen } } };
+    const entry = ofPiece.get(piece.id);
+    if (entry === undefined) return piece;
+    const look = { id: entry.observationId, by, at, place: place ?? 'kiln', seen };
+    const standing = looksAt(piece, zone).filter(({ id }) => id !== entry.corrects);
+    return { ...piece, looks: { ...piece.looks, [zone ?? '']: [...standing, look] } };
   });
 }
 

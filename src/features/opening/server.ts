@@ -1,2 +1,1 @@
 export * as openingOperations from './actions';
-export { addPicture } from './pictures';

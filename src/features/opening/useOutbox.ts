@@ -1,8 +1,8 @@
 'use client';
 import { get, set } from 'idb-keyval';
 import { useEffect, useState } from 'react';
-import { call, send } from '@/platform/client';
-import { sendPicture } from './components/PictureDrop';
+import { call, sendKept } from '@/platform/client';
+import { sendPicture } from '../media';
 import { Outbox, type Delivery, type OutboxItem, type OutboxState } from './outbox';
 
 const LATER = new Set(['offline', 'failed', 'database-away', 'not-signed-in', 'too-many']);
@@ -10,11 +10,12 @@ const LATER = new Set(['offline', 'failed', 'database-away', 'not-signed-in', 't
 async function deliver(item: OutboxItem): Promise<Delivery> {
   const answer =
     item.kind === 'act'
-      ? await send(item.name, item.input, item.id)
+      ? await sendKept(item)
       : await sendPicture(
           new File([item.file], item.fileName, { type: item.file.type }),
           item.pieceId,
           item.firingId,
+          item.id,
         );
   if (answer.ok) return { outcome: 'done' };
   const { code, message, details } = answer.problem;

@@ -16,16 +16,7 @@ import { operation, type Act } from '@/platform/operation';
 import { checkPassword, hashPassword } from '@/platform/passwords';
 import { notFound, refuse } from '@/platform/refusal';
 import { permit } from './permissions';
-import {
-  disableSchema,
-  inviteSchema,
-  passwordSchema,
-  revokeSchema,
-  roleSchema,
-  shareSchema,
-  studioSchema,
-  withdrawSchema,
-} from './schema';
+import * as contracts from './contracts';
 
 const DAY = 86_400_000;
 const INVITATION_DAYS = 14;
@@ -39,9 +30,8 @@ async function keepOneTechnician({ trx }: Act, leaving: string): Promise<void> {
 }
 
 export const invite = operation({
-  name: 'people.invite',
+  contract: contracts.invite,
   permit: permit('run the studio'),
-  input: inviteSchema,
   run: async ({ trx, person, now }, { name, role }) => {
     const token = await createInvitation(
       trx,
@@ -54,16 +44,14 @@ export const invite = operation({
 });
 
 export const withdraw = operation({
-  name: 'people.withdraw-invitation',
+  contract: contracts.withdraw,
   permit: permit('run the studio'),
-  input: withdrawSchema,
   run: ({ trx, now }, { invitationId }) => withdrawInvitation(trx, invitationId, now),
 });
 
 export const changeRole = operation({
-  name: 'people.set-role',
+  contract: contracts.setRole,
   permit: permit('run the studio'),
-  input: roleSchema,
   run: async (act, { personId, role }) => {
     if ((await findPerson(act.trx, personId)) === null) throw notFound('This person');
     if (role !== 'technician') await keepOneTechnician(act, personId);
@@ -72,9 +60,8 @@ export const changeRole = operation({
 });
 
 export const disable = operation({
-  name: 'people.disable',
+  contract: contracts.disable,
   permit: permit('run the studio'),
-  input: disableSchema,
   run: async (act, { personId, disabled }) => {
     if ((await findPerson(act.trx, personId)) === null) throw notFound('This person');
     if (disabled) await keepOneTechnician(act, personId);
@@ -83,9 +70,8 @@ export const disable = operation({
 });
 
 export const changePassword = operation({
-  name: 'people.change-password',
+  contract: contracts.changePassword,
   permit: permit('see the chart'),
-  input: passwordSchema,
   run: async ({ trx, person }, { current, next }) => {
     const held = await findLogin(trx, person.login);
     if (held === null || !(await checkPassword(held.passwordHash, current))) {
@@ -96,16 +82,14 @@ export const changePassword = operation({
 });
 
 export const saveStudio = operation({
-  name: 'people.save-studio',
+  contract: contracts.saveStudio,
   permit: permit('run the studio'),
-  input: studioSchema,
-  run: ({ trx }, studio) => updateStudio(trx, studio),
+  run: ({ trx }, { studio }) => updateStudio(trx, studio),
 });
 
 export const share = operation({
-  name: 'people.share',
+  contract: contracts.share,
   permit: permit('keep records'),
-  input: shareSchema,
   run: async ({ trx, person, now }, { label, view, days }) => {
     const expiresAt = days === null ? null : new Date(now.getTime() + days * DAY);
     return {
@@ -119,8 +103,7 @@ export const share = operation({
 });
 
 export const revoke = operation({
-  name: 'people.revoke-share',
+  contract: contracts.revokeShare,
   permit: permit('keep records'),
-  input: revokeSchema,
   run: ({ trx, now }, { shareId }) => revokeShareLink(trx, shareId, now),
 });

@@ -13,7 +13,7 @@ import { createStudio, readStudio } from '@/data/studio';
 import { countSignIn, forgiveSignIn } from '@/platform/limits';
 import { checkNothing, checkPassword, hashPassword } from '@/platform/passwords';
 import { Refusal, refuse } from '@/platform/refusal';
-import type { acceptSchema, firstRunSchema, signInSchema } from './schema';
+import type { acceptSchema, firstRunSchema, signInSchema } from './contracts';
 
 const TAKEN = 'This sign-in name is taken; choose another.';
 

@@ -1,1 +1,2 @@
-export { may, mayTouchPiece, permit, type Deed } from './permissions';
+/** Who is here and what each may do: roles, invitations, share links, the studio’s settings. */
+export { DEEDS, may, mayTouchPiece, permit, type Deed } from './permissions';

@@ -4,7 +4,7 @@ import { SIGN_IN_TRIES } from '@/platform/limits';
 import { Refusal } from '@/platform/refusal';
 import { emptyDatabase, testStudio, type TestStudio } from '../../../test-support/studio';
 import { acceptInvitation, checkSignIn, firstRun } from './door';
-import { firstRunSchema, studioSchema } from './schema';
+import { firstRunSchema, studioSchema } from './contracts';
 
 const SETUP = {
   studio: {

@@ -1,4 +1,5 @@
-import type { Person, Role } from '@/data/people';
+import type { Role } from '@/core/studio';
+import type { Person } from '@/data/people';
 
 /** Everything a person may be allowed to do, in one list. */
 export const DEEDS = {

@@ -1,6 +1,5 @@
-import { planTiles, placesFor, type Mix, type PlannedTile } from '@/core/designs';
+import { planTiles, placesFor } from '@/core/designs';
 import { EVERYWHERE } from '@/core/zones';
-import { addVersion, createCoating, listBodies, listCoatings } from '@/data/catalogue';
 import { newId } from '@/data/ids';
 import { listMaterials } from '@/data/materials';
 import { createLot, createPieces, listPieces, type NewPiece } from '@/data/pieces';
@@ -16,6 +15,7 @@ import { recipesOf, setRecipe } from '@/data/recipes';
 import {
   addBodyTest,
   dropFormCard,
+  listFormCards,
   moveTiles as writeMove,
   saveFormCard,
   tileStock,
@@ -24,17 +24,12 @@ import { operation, type Act } from '@/platform/operation';
 import { conflict, notFound, refuse } from '@/platform/refusal';
 import { permit } from '../people';
 import { mixKey, recipeOfMix } from './mixes';
-import { named, namedFactors } from './name';
-import {
-  askSchema,
-  bodyTestSchema,
-  concludeSchema,
-  dropFormCardSchema,
-  editQuestionSchema,
-  formCardSchema,
-  moveTilesSchema,
-  type DesignInput,
-} from './schema';
+import { blendNotes, named, namedFactors } from './name';
+import * as contracts from './contracts';
+import type { DesignInput } from './contracts';
+import { type Mix, type PlannedTile } from '@/core/designs/terms';
+import { createTrial, listCoatings, addVersion } from '@/data/coatings';
+import { listBodies } from '@/data/bodies';
 
 /** Names of everything a design speaks of, by id. */
 async function namesIn({ trx }: Act): Promise<Map<string, string>> {
@@ -61,7 +56,7 @@ async function makeMixes(
   { trx, now }: Act,
   no: number,
   text: string,
-  mixes: readonly { mix: Mix; label: string }[],
+  mixes: readonly { no: number; mix: Mix; label: string }[],
 ): Promise<Map<string, string>> {
   const recipes = await recipesOf(trx, [
     ...new Set(mixes.flatMap(({ mix }) => Object.keys(mix.shares))),
@@ -71,32 +66,23 @@ async function makeMixes(
     one.versions.some(({ id }) => id in (mixes[0]?.mix.shares ?? {})),
   );
   const coatingId = newId();
-  await createCoating(
-    trx,
-    coatingId,
-    {
-      name: `Question ${no}`,
-      kind: corner?.kind ?? 'glaze',
-      coneLow: corner?.coneLow ?? null,
-      coneHigh: corner?.coneHigh ?? null,
-      colour: corner?.colour ?? '#9b9b96',
-      atmosphereNotes: '',
-      whatItDoes: text,
-      cautions: corner?.cautions ?? '',
-      traits: corner?.traits ?? [],
-    },
-    now,
-    true,
-  );
-  const first = (await listCoatings(trx)).find(({ id }) => id === coatingId)?.versions[0]?.id;
+  await createTrial(trx, coatingId, {
+    name: `Question ${no}`,
+    kind: corner?.kind ?? 'glaze',
+    coneLow: corner?.coneLow ?? null,
+    coneHigh: corner?.coneHigh ?? null,
+    colour: corner?.colour ?? '#9b9b96',
+    atmosphereNotes: '',
+    whatItDoes: text,
+    cautions: corner?.cautions ?? '',
+    traits: corner?.traits ?? [],
+  });
   const versions = new Map<string, string>();
   for (const { mix, label } of mixes) {
     const key = mixKey(mix);
     if (versions.has(key)) continue;
-    const id =
-      versions.size === 0 && first !== undefined
-        ? first
-        : (await addVersion(trx, coatingId, label, now)).id;
+    const tiles = mixes.filter((one) => mixKey(one.mix) === key).map((one) => one.no);
+    const id = (await addVersion(trx, coatingId, blendNotes(tiles, label), now)).id;
     versions.set(key, id);
     const lines = recipeOfMix(mix, recipes);
     if (lines !== null) await setRecipe(trx, id, { unit: 'percent', notes: label, lines });
@@ -105,9 +91,8 @@ async function makeMixes(
 }
 
 export const ask = operation({
-  name: 'questions.ask',
+  contract: contracts.ask,
   permit: permit('keep records'),
-  input: askSchema,
   run: async (act, { fields, design, tile, sheet, shelves, seed }) => {
     const { trx, person, now } = act;
     if (
@@ -126,8 +111,8 @@ export const ask = operation({
     const no = await createQuestion(trx, { id, ...fields, design, seed, sheet }, person.id, now);
     if (tiles.length === 0) return { id, no, codes: [] };
 
-    const ofMixes = tiles.flatMap(({ mix, label, layers }) =>
-      mix !== null && layers.length > 0 ? [{ mix, label: named(label, names) }] : [],
+    const ofMixes = tiles.flatMap(({ no, mix, label, layers }) =>
+      mix !== null && layers.length > 0 ? [{ no, mix, label: named(label, names) }] : [],
     );
     const versions =
       ofMixes.length === 0
@@ -164,7 +149,7 @@ export const ask = operation({
         ownerId: null,
         madeOn: now.toISOString().slice(0, 10),
         notes: one.layers.length === 0 ? named(one.label, names) : '',
-        waitingFor: tile.waitingFor,
+        madeFor: tile.waitingFor,
         wantedCone: tile.wantedCone,
         wantedAtmosphere: tile.wantedAtmosphere,
         faces: tile.faces.map((kind, i) => ({ no: i + 1, kind, slipVersionId: null })),
@@ -219,9 +204,8 @@ async function takeFromStock(
 }
 
 export const edit = operation({
-  name: 'questions.edit',
+  contract: contracts.edit,
   permit: permit('keep records'),
-  input: editQuestionSchema,
   run: async ({ trx }, { id, revision, fields }) => {
     if (!(await updateQuestion(trx, id, fields, revision)))
       throw conflict('Somebody else changed this question meanwhile. Your words are still here.');
@@ -230,19 +214,17 @@ export const edit = operation({
 
 /** Writes a conclusion down; null opens the question again (also the undo). */
 export const conclude = operation({
-  name: 'questions.conclude',
+  contract: contracts.conclude,
   permit: permit('keep records'),
-  input: concludeSchema,
   run: async ({ trx, person, now }, { id, conclusion }) => {
-    if ((await listQuestions(trx, id)).length === 0) throw notFound('This question');
+    if ((await listQuestions(trx, { id })).length === 0) throw notFound('This question');
     await concludeQuestion(trx, id, conclusion, person.id, now);
   },
 });
 
 export const moveTiles = operation({
-  name: 'questions.move-tiles',
+  contract: contracts.moveTiles,
   permit: permit('keep records'),
-  input: moveTilesSchema,
   run: async ({ trx, person, now }, { number, why, ...kind }) => {
     const held =
       (await tileStock(trx, now)).find(
@@ -259,22 +241,24 @@ export const moveTiles = operation({
 });
 
 export const testBody = operation({
-  name: 'questions.test-body',
+  contract: contracts.testBody,
   permit: permit('keep records'),
-  input: bodyTestSchema,
   run: ({ trx, person, now }, test) => addBodyTest(trx, { id: newId(), ...test }, person.id, now),
 });
 
 export const saveForm = operation({
-  name: 'questions.save-form-card',
+  contract: contracts.saveFormCard,
   permit: permit('keep records'),
-  input: formCardSchema,
   run: ({ trx, person, now }, card) => saveFormCard(trx, card, person.id, now),
 });
 
 export const dropForm = operation({
-  name: 'questions.drop-form-card',
+  contract: contracts.dropFormCard,
   permit: permit('keep records'),
-  input: dropFormCardSchema,
-  run: ({ trx }, { id }) => dropFormCard(trx, id),
+  run: async ({ trx }, { id }) => {
+    const card = (await listFormCards(trx)).find((one) => one.id === id);
+    if (card === undefined) throw notFound('This form');
+    await dropFormCard(trx, id);
+    return card;
+  },
 });

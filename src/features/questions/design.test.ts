@@ -1,10 +1,11 @@
-import { confounding, DESIGN_KINDS, planTiles } from '@/core/designs';
+import { confounding, planTiles } from '@/core/designs';
 import { askedOf, DESIGNS, effort, firstDesign, words } from './design';
 import { mixKey, recipeOfMix } from './mixes';
 import { named, namedFactors } from './name';
 import type { AskChoices } from './queries';
-import { designSchema } from './schema';
 import type { Recipe } from '@/data/recipes';
+import { designSchema } from './contracts';
+import { DESIGN_KINDS } from '@/core/designs/terms';
 
 const id = (n: number): string => `0193f7a0-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const some = (from: number, count: number, name: string) =>

@@ -1,6 +1,7 @@
-import { CRAZING_STEP, type DesignKind } from '@/core/designs';
+import { CRAZING_STEP } from '@/core/designs';
 import type { AskChoices } from './queries';
-import type { AskInput, DesignInput } from './schema';
+import type { AskInput, DesignInput } from './contracts';
+import { type DesignKind } from '@/core/designs/terms';
 
 /** Designs as they are chosen: what each is for, in the words of the bench. */
 export const DESIGNS: readonly { kind: DesignKind; name: string; asks: string; varies: string }[] =

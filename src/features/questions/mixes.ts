@@ -1,6 +1,6 @@
-import type { Mix } from '@/core/designs';
 import { percentOf } from '@/core/slurry';
 import type { Recipe, RecipeLineFields } from '@/data/recipes';
+import type { Mix } from '@/core/designs/terms';
 
 /** A mix that several tiles may share, by its text. */
 export const mixKey = (mix: Mix): string =>

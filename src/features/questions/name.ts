@@ -10,3 +10,7 @@ export const namedFactors = (
   Object.fromEntries(
     Object.entries(factors).map(([name, value]) => [named(name, names), named(value, names)]),
   );
+
+/** What a blend is called beside its question: "tile 12: A 50, C 50". */
+export const blendNotes = (tiles: readonly number[], label: string): string =>
+  `${tiles.length === 1 ? 'tile' : 'tiles'} ${tiles.join(', ')}: ${label}`.slice(0, 400);

@@ -1,18 +1,22 @@
-import { listBodies, listCoatings, offeredVersions } from '@/data/catalogue';
+import { SI, formatMass } from '@/core/units';
 import type { Source } from '@/data/database';
+import { readStudio, unitsOf } from '@/data/studio';
 import { listMaterials } from '@/data/materials';
 import { layersOf } from '@/data/layers';
 import { listQuestions, tilesOf, type Question } from '@/data/questions';
 import { recipesOf } from '@/data/recipes';
 import { tileStock } from '@/data/stock';
 import { sheetsFor, type Sheet } from './sheets';
+import { listBodies } from '@/data/bodies';
+import { listCoatings, offeredVersions } from '@/data/coatings';
 
 /** A question with its tiles and the sheets to work from; null when there is none of this number. */
 export async function questionData(src: Source, no: number) {
-  const question = (await listQuestions(src)).find((one) => one.no === no);
+  const [question] = Number.isInteger(no) ? await listQuestions(src, { no }) : [];
   if (question === undefined) return null;
   const tiles = await tilesOf(src, question.id);
-  const coatings = await listCoatings(src);
+  const [coatings, studio] = await Promise.all([listCoatings(src), readStudio(src)]);
+  const units = studio === null ? SI : unitsOf(studio);
   const names = new Map(
     coatings.flatMap((coating) =>
       coating.versions.map((version) => [
@@ -31,6 +35,7 @@ export async function questionData(src: Source, no: number) {
           names,
           recipes: await recipesOf(src, corners),
           materials: await listMaterials(src),
+          weigh: (grams) => formatMass(grams, units, 0.01),
           layers: await layersOf(
             src,
             tiles.map(({ pieceId }) => pieceId),
@@ -49,12 +54,12 @@ export type AskChoices = Awaited<ReturnType<typeof askChoices>>;
  * the version `also`, by id), materials, blanks.
  */
 export async function askChoices(src: Source, now: Date, also?: string) {
-  const [bodies, coatings, materials, stock] = [
-    await listBodies(src),
-    await listCoatings(src),
-    await listMaterials(src),
-    await tileStock(src, now),
-  ];
+  const [bodies, coatings, materials, stock] = await Promise.all([
+    listBodies(src),
+    listCoatings(src),
+    listMaterials(src),
+    tileStock(src, now),
+  ]);
   const offered = offeredVersions(coatings, also === undefined ? [] : [also])
     .filter(({ coating }) => !SLIPS.has(coating.kind))
     .map(({ coating, version, name }) => ({ id: version.id, name, colour: coating.colour }));

@@ -1,90 +1,26 @@
-import { inflateSync } from 'node:zlib';
-import { listCoatings } from '@/data/catalogue';
+import { listCoatings } from '@/data/coatings';
 import { listMaterials } from '@/data/materials';
 import { listPieces, loadPieces } from '@/data/pieces';
 import { layersOf } from '@/data/layers';
 import { listQuestions, tilesOf } from '@/data/questions';
 import { recipesOf } from '@/data/recipes';
-import { bodyTestsOf, listFormCards, tileStock } from '@/data/stock';
-import { advance, planFiring, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
-import { likePiece, makeChoices, versionsOn } from '../tests/server';
+import { advance, planFiring, recordInput, type TestStudio } from '../../../test-support/studio';
+import { textOf } from '../../../test-support/pdf';
+import { asking, questionStudio, type Asked } from '../../../test-support/questions';
+import { likePiece } from '../tests/server';
+import { makeChoices, versionsOn } from '../pieces/server';
 import { askChoices, questionData, ripe, sheetPdf } from './server';
 
+let room: Awaited<ReturnType<typeof questionStudio>>;
 let studio: TestStudio;
-let material: (name: string) => string;
-
-const write = async (slug: string, lines: [string, number][]): Promise<void> => {
-  const coating = (await listCoatings(studio.db)).find((one) => one.slug === slug)!;
-  await studio.must('store.save-recipe', {
-    coatingId: coating.id,
-    versionId: coating.versions[0]!.id,
-    changed: '',
-    unit: 'percent',
-    notes: '',
-    lines: lines.map(([name, amount]) => ({
-      materialId: material(name),
-      amount,
-      addition: false,
-      supply: '',
-    })),
-  });
-};
-
 beforeAll(async () => {
-  studio = await testStudio('test_questions');
-  const materials = await listMaterials(studio.db);
-  material = (name) => materials.find((one) => one.name === name)!.id;
-  await write('tarn', [
-    ['Potash feldspar', 40],
-    ['Silica', 30],
-    ['Whiting', 20],
-    ['Kaolin', 10],
-  ]);
-  await write('pitch', [
-    ['Soda feldspar', 70],
-    ['Whiting', 20],
-    ['Kaolin', 10],
-  ]);
+  room = await questionStudio('test_questions');
+  ({ studio } = room);
 });
 afterAll(() => studio.db.destroy());
 
-const common = () => ({
-  bodies: [studio.body],
-  repeats: 1,
-  controls: true,
-  apply: { method: 'dip', coats: 1, weight: 'normal', seconds: 3 },
-});
-
-const asking = (design: object | null, rest: object = {}) => ({
-  fields: { text: 'Does silica cure it?', varied: 'silica', held: 'all else', expected: 'yes' },
-  design,
-  tile: {
-    form: 'L tile',
-    heightMm: 90,
-    faces: ['bare'],
-    waitingFor: 'glaze',
-    wantedCone: '6',
-    wantedAtmosphere: 'oxidation',
-  },
-  sheet: { dryG: 100, cupMl: 60, measureMl: 1, resolutionG: 0.1 },
-  shelves: 2,
-  seed: 42,
-  ...rest,
-});
-
-const crazing = () => ({
-  ...common(),
-  kind: 'crazing',
-  base: studio.version('tarn'),
-  steps: 3,
-  silica: material('Silica'),
-  kaolin: material('Kaolin'),
-});
-
-type Asked = { id: string; no: number; codes: string[] };
-
 test('a crazing ladder makes its tiles, a test coating with a version a step, and their recipes', async () => {
-  const asked = await studio.must<Asked>('questions.ask', asking(crazing()));
+  const asked = await studio.must<Asked>('questions.ask', asking(room.crazing()));
   expect(asked.codes).toHaveLength(4);
   const tiles = await tilesOf(studio.db, asked.id);
   expect(tiles.map(({ label, role }) => [label, role])).toEqual([
@@ -203,7 +139,7 @@ test('a grid of 35 has a cup table in which every cup is full, and a PDF of all 
       cautions: '',
     },
   });
-  await write('gull', [
+  await room.write('gull', [
     ['Potash feldspar', 60],
     ['Barium carbonate', 40],
   ]);
@@ -213,7 +149,7 @@ test('a grid of 35 has a cup table in which every cup is full, and a PDF of all 
   const asked = await studio.must<Asked>(
     'questions.ask',
     asking({
-      ...common(),
+      ...room.common(),
       kind: 'grid',
       corners: [version('tarn'), version('pitch'), version('gull'), version('ember')],
       rows: 5,
@@ -249,38 +185,17 @@ test('a grid of 35 has a cup table in which every cup is full, and a PDF of all 
   expect(textOf(pdf)).toContain('Cups by volume');
 });
 
-/** The words of a PDF: its streams unpacked, its text operators read. */
-function textOf(pdf: Buffer): string {
-  const words: string[] = [];
-  const raw = pdf.toString('latin1');
-  for (const match of raw.matchAll(/stream\n([\s\S]*?)\nendstream/g)) {
-    let content: string;
-    try {
-      content = inflateSync(Buffer.from(match[1]!, 'latin1')).toString('latin1');
-    } catch {
-      continue;
-    }
-    for (const line of content.matchAll(/\[(.*?)\] TJ/g))
-      words.push(
-        [...line[1]!.matchAll(/<([0-9a-f]+)>/g)]
-          .map(([, hex]) => Buffer.from(hex!, 'hex').toString('latin1'))
-          .join(''),
-      );
-  }
-  return words.join('\n');
-}
-
 test('results fill in as tiles are written up, and a question whose tiles are all out asks to be concluded', async () => {
   const asked = await studio.must<Asked>(
     'questions.ask',
-    asking({ ...common(), kind: 'coats', coating: studio.version('pitch'), coats: [1, 2] }),
+    asking({ ...room.common(), kind: 'coats', coating: studio.version('pitch'), coats: [1, 2] }),
   );
   const tiles = await tilesOf(studio.db, asked.id);
   const firingId = await planFiring(studio);
   const ids = tiles.map(({ pieceId }) => pieceId);
-  await studio.must('kilns.place', { firingId, pieceIds: ids, shelf: 1 });
+  await studio.must('loading.place', { firingId, pieceIds: ids, shelf: 1 });
   await advance(studio, firingId);
-  const of = async () => (await listQuestions(studio.db, asked.id))[0]!;
+  const of = async () => (await listQuestions(studio.db, { id: asked.id }))[0]!;
   expect(ripe(await of())).toBe(false);
   await studio.must(
     'opening.record',
@@ -306,100 +221,4 @@ test('results fill in as tiles are written up, and a question whose tiles are al
   expect(ripe(await of())).toBe(false);
   await studio.must('questions.conclude', { id: asked.id, conclusion: null });
   expect((await of()).conclusion).toBeNull();
-});
-
-test('a question without tiles can be asked and changed; a stale change is caught', async () => {
-  const { id } = await studio.must<Asked>('questions.ask', asking(null));
-  const fields = { text: 'Why?', varied: '', held: '', expected: '', targetPieceId: null };
-  await studio.must('questions.edit', { id, revision: 1, fields });
-  expect((await listQuestions(studio.db, id))[0]).toMatchObject({ text: 'Why?', design: null });
-  expect(await studio.act('questions.edit', { id, revision: 1, fields })).toMatchObject({
-    ok: false,
-    problem: { code: 'conflict' },
-  });
-});
-
-test('designs that cannot be made change nothing', async () => {
-  const before = (await listQuestions(studio.db)).length;
-  const same = studio.version('tarn');
-  const wrong = [
-    { ...common(), kind: 'line', corners: [same, same], points: 5 },
-    { ...crazing(), bodies: [] },
-    { ...crazing(), base: '0193f7a0-0000-7000-8000-000000000001', kind: 'nonsense' },
-    {
-      ...common(),
-      kind: 'coats',
-      coating: '0193f7a0-0000-7000-8000-000000000001',
-      coats: [1],
-    },
-  ];
-  for (const design of wrong)
-    expect(await studio.act('questions.ask', asking(design))).toMatchObject({ ok: false });
-  expect((await listQuestions(studio.db)).length).toBe(before);
-});
-
-test('blanks are counted by what is made, used and broken, and a design takes from them', async () => {
-  const kind = { bodyId: studio.body, form: 'L tile', faces: 'bare' };
-  const move = (number: number, why: string) =>
-    studio.act('questions.move-tiles', { ...kind, number, why });
-  await move(10, 'made');
-  await move(2, 'broken');
-  const stock = async () =>
-    (await tileStock(studio.db, new Date())).find((one) => one.form === 'L tile');
-  expect(await stock()).toMatchObject({ number: 8, usedLately: 2 });
-  expect(await move(9, 'used')).toMatchObject({
-    ok: false,
-    problem: { fields: { number: 'Only 8 on record.' } },
-  });
-  await studio.must('questions.ask', asking(crazing()));
-  expect(await stock()).toMatchObject({ number: 4, usedLately: 6 });
-  await move(20, 'counted');
-  expect((await stock())!.number).toBe(20);
-  expect((await askChoices(studio.db, new Date())).stock).toHaveLength(1);
-});
-
-test('what is measured of a body is kept with it', async () => {
-  await studio.must('questions.test-body', {
-    bodyId: studio.body,
-    kind: 'absorption',
-    value: 2.1,
-    cone: '6',
-    note: 'boiled two hours',
-  });
-  expect(await bodyTestsOf(studio.db, studio.body)).toMatchObject([
-    { kind: 'absorption', value: 2.1, cone: '6', by: 'Tech' },
-  ]);
-  expect(
-    await studio.act('questions.test-body', {
-      bodyId: studio.body,
-      kind: 'absorption',
-      value: 2,
-      cone: '99',
-      note: '',
-    }),
-  ).toMatchObject({ ok: false });
-});
-
-test('a form card is kept, written over by its id, and taken out; odd figures are questioned', async () => {
-  const card = {
-    id: '0193f7a0-0000-7000-8000-0000000000aa',
-    name: 'Mug',
-    bodyId: studio.body,
-    clayG: 570,
-    wetHeightMm: 115,
-    wetWidthMm: 90,
-    shrinkage: 0.12,
-    fits: 'saucer',
-  };
-  await studio.must('questions.save-form-card', card);
-  await studio.must('questions.save-form-card', { ...card, clayG: 600 });
-  expect(await listFormCards(studio.db)).toMatchObject([
-    { name: 'Mug', clayG: 600, fits: 'saucer' },
-  ]);
-  expect(await studio.act('questions.save-form-card', { ...card, shrinkage: 12 })).toMatchObject({
-    ok: false,
-    problem: { fields: { shrinkage: expect.stringContaining('30 %') as string } },
-  });
-  await studio.must('questions.drop-form-card', { id: card.id });
-  expect(await listFormCards(studio.db)).toEqual([]);
 });

@@ -1,11 +1,13 @@
 import { nearCodes, readCode } from '@/core/codes';
 import { formatCone } from '@/core/cones';
-import { listBodies, listCoatings, listKilns } from '@/data/catalogue';
 import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
 import type { Person } from '@/data/people';
 import { findByMarks, listPieces } from '@/data/pieces';
 import { may, mayTouchPiece } from '../people';
+import { listBodies } from '@/data/bodies';
+import { listCoatings } from '@/data/coatings';
+import { listKilns } from '@/data/kilns';
 
 export type Found = { kind: string; title: string; detail: string; href: string };
 
@@ -78,7 +80,7 @@ export async function search(
       });
     }
   }
-  const [bodies, coatings] = [await listBodies(src), await listCoatings(src)];
+  const [bodies, coatings] = await Promise.all([listBodies(src), listCoatings(src)]);
   const pair = /^(.+?)\s+over\s+(.+)$/.exec(wanted);
   if (pair) {
     const named = (part: string) => coatings.filter((coating) => has(coating.name, part.trim()));
@@ -122,10 +124,12 @@ export async function search(
           detail: 'its thermocouple, hot and cold places, upkeep',
           href: `/kilns/${kiln.slug}`,
         });
-      const firings = await listFirings(src, { kilnId: kiln.id });
-      for (const firing of firings
-        .filter((one) => number === undefined || String(one.no) === number)
-        .slice(0, 6)) {
+      const firings = await listFirings(src, {
+        kilnId: kiln.id,
+        limit: 6,
+        ...(number === undefined ? {} : { no: Number(number) }),
+      });
+      for (const firing of firings) {
         found.push({
           kind: 'firing',
           title: `${kiln.name} ${firing.no}`,

@@ -1,80 +1,44 @@
-import {
-  addVersion,
-  createBody,
-  createCoating,
-  createKiln,
-  setArchived,
-  updateEntry,
-} from '@/data/catalogue';
-import { newId } from '@/data/ids';
+import { setArchived, updateEntry } from '@/data/entries';
 import { operation } from '@/platform/operation';
-import { conflict } from '@/platform/refusal';
 import { permit } from '../people';
-import { nameFree, STALE } from './saving';
-import {
-  addVersionSchema,
-  archiveSchema,
-  saveBodySchema,
-  saveCoatingSchema,
-  saveKilnSchema,
-} from './schema';
+import * as contracts from './contracts';
+import { saveNamed } from '@/platform/saving';
+import { createBody } from '@/data/bodies';
+import { addVersion, createCoating } from '@/data/coatings';
 
 export const saveBody = operation({
-  name: 'store.save-body',
+  contract: contracts.saveBody,
   permit: permit('keep records'),
-  input: saveBodySchema,
   run: ({ trx }, { id, revision, fields }) =>
-    nameFree('body', async () => {
-      if (id === null) {
-        const made = newId();
-        return { id: made, slug: await createBody(trx, made, fields) };
-      }
-      if (!(await updateEntry(trx, 'body', id, fields, revision))) throw conflict(STALE);
-      return { id };
-    }),
+    saveNamed(
+      'body',
+      id,
+      (made) => createBody(trx, made, fields),
+      (own) => updateEntry(trx, 'body', own, fields, revision),
+    ),
 });
 
 export const saveCoating = operation({
-  name: 'store.save-coating',
+  contract: contracts.saveCoating,
   permit: permit('keep records'),
-  input: saveCoatingSchema,
   run: ({ trx, now }, { id, revision, fields }) =>
-    nameFree('coating', async () => {
-      if (id === null) {
-        const made = newId();
-        return { id: made, slug: await createCoating(trx, made, fields, now) };
-      }
-      if (!(await updateEntry(trx, 'coating', id, fields, revision))) throw conflict(STALE);
-      return { id };
-    }),
-});
-
-export const saveKiln = operation({
-  name: 'store.save-kiln',
-  permit: permit('keep records'),
-  input: saveKilnSchema,
-  run: ({ trx }, { id, revision, fields }) =>
-    nameFree('kiln', async () => {
-      if (id === null) {
-        const made = newId();
-        return { id: made, slug: await createKiln(trx, made, fields) };
-      }
-      if (!(await updateEntry(trx, 'kiln', id, fields, revision))) throw conflict(STALE);
-      return { id };
-    }),
+    saveNamed(
+      'coating',
+      id,
+      (made) => createCoating(trx, made, fields, now),
+      (own) => updateEntry(trx, 'coating', own, fields, revision),
+    ),
 });
 
 export const newVersion = operation({
-  name: 'store.add-version',
+  contract: contracts.addVersion,
   permit: permit('keep records'),
-  input: addVersionSchema,
   run: async ({ trx, now }, { coatingId, notes }) => addVersion(trx, coatingId, notes, now),
 });
 
 export const archive = operation({
-  name: 'store.archive',
+  contract: contracts.archive,
   permit: permit('keep records'),
-  input: archiveSchema,
   run: ({ trx, now }, { table, id, archived }) =>
     setArchived(trx, table, id, archived ? now : null),
 });

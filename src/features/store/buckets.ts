@@ -6,26 +6,19 @@ import {
   removeEntry,
   updateBucket,
 } from '@/data/buckets';
-import { holdVersion } from '@/data/catalogue';
 import { newId } from '@/data/ids';
 import { takeMaterials } from '@/data/materials';
 import { operation } from '@/platform/operation';
 import { conflict, notFound, refuse } from '@/platform/refusal';
 import { permit } from '../people';
-import { STALE } from './saving';
-import {
-  bucketEntrySchema,
-  dropEntrySchema,
-  emptySchema,
-  mixSchema,
-  saveBucketSchema,
-} from './recipe-schema';
+import * as contracts from './contracts';
+import { STALE } from '@/platform/saving';
+import { holdVersion } from '@/data/coatings';
 
 /** A weighed-out batch becomes a bucket, and its materials leave the shelf. */
 export const mix = operation({
-  name: 'store.mix',
+  contract: contracts.mix,
   permit: permit('keep records'),
-  input: mixSchema,
   run: async ({ trx, person, now }, { versionId, fields, weighed }) => {
     if ((await holdVersion(trx, versionId)) === null) throw notFound('This version');
     const id = newId();
@@ -49,18 +42,16 @@ export const mix = operation({
 });
 
 export const saveBucket = operation({
-  name: 'store.save-bucket',
+  contract: contracts.saveBucket,
   permit: permit('keep records'),
-  input: saveBucketSchema,
   run: async ({ trx }, { id, revision, fields }) => {
     if (!(await updateBucket(trx, id, fields, revision))) throw conflict(STALE);
   },
 });
 
 export const logBucket = operation({
-  name: 'store.log-bucket',
+  contract: contracts.logBucket,
   permit: permit('keep records'),
-  input: bucketEntrySchema,
   run: async ({ trx, person, now }, { bucketId, entryId, ...entry }) => {
     const [bucket] = await listBuckets(trx, { id: bucketId });
     if (bucket === undefined) throw notFound('This bucket');
@@ -71,15 +62,13 @@ export const logBucket = operation({
 });
 
 export const dropBucketEntry = operation({
-  name: 'store.drop-bucket-entry',
+  contract: contracts.dropEntry,
   permit: permit('keep records'),
-  input: dropEntrySchema,
   run: ({ trx }, { entryId }) => removeEntry(trx, entryId),
 });
 
 export const empty = operation({
-  name: 'store.empty-bucket',
+  contract: contracts.emptyBucket,
   permit: permit('keep records'),
-  input: emptySchema,
   run: ({ trx, now }, { id, emptied }) => emptyBucket(trx, id, emptied ? now : null),
 });

@@ -1,1 +1,2 @@
-export { mixSteps } from './variants';
+/** Bodies, coatings, recipes, batches, buckets, materials: what there is to work with. */
+export { EntryForm } from './components/EntryForm';

@@ -1,8 +1,11 @@
-import { listBodies } from '@/data/catalogue';
 import type { Source } from '@/data/database';
+import { z } from 'zod';
+import { listBuckets } from '@/data/buckets';
 import { listMaterials } from '@/data/materials';
+import { recipesOf } from '@/data/recipes';
 import { bodyTestsOf } from '@/data/stock';
 import type { RecipeMaterial } from './recipe';
+import { listBodies } from '@/data/bodies';
 
 /** Materials in use, as recipes reckon with them. */
 export async function recipeMaterials(src: Source): Promise<RecipeMaterial[]> {
@@ -29,4 +32,12 @@ export async function bodyExpansions(src: Source): Promise<{ name: string; value
     if (test?.value != null) found.push({ name: body.name, value: test.value });
   }
   return found;
+}
+
+/** A bucket by the id in an address, with the recipe it was mixed by; null when there is none. */
+export async function bucketOf(src: Source, id: string) {
+  const [bucket] = z.uuid().safeParse(id).success ? await listBuckets(src, { id }) : [];
+  if (bucket === undefined) return null;
+  const recipes = await recipesOf(src, [bucket.versionId]);
+  return { bucket, recipe: recipes.get(bucket.versionId) };
 }

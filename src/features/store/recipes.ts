@@ -1,32 +1,27 @@
-import { addVersion, holdVersion } from '@/data/catalogue';
-import { newId } from '@/data/ids';
 import { createMaterial, listMaterials, updateMaterial } from '@/data/materials';
 import { firedVersions, setRecipe } from '@/data/recipes';
 import { operation } from '@/platform/operation';
-import { conflict, notFound, refuse } from '@/platform/refusal';
+import { notFound, refuse } from '@/platform/refusal';
 import { permit } from '../people';
-import { nameFree, STALE } from './saving';
-import { saveMaterialSchema, saveRecipeSchema } from './recipe-schema';
+import * as contracts from './contracts';
+import { saveNamed } from '@/platform/saving';
+import { addVersion, holdVersion } from '@/data/coatings';
 
 export const saveMaterial = operation({
-  name: 'store.save-material',
+  contract: contracts.saveMaterial,
   permit: permit('keep records'),
-  input: saveMaterialSchema,
   run: ({ trx }, { id, revision, fields }) =>
-    nameFree('material', async () => {
-      if (id === null) {
-        const made = newId();
-        return { id: made, slug: await createMaterial(trx, made, fields) };
-      }
-      if (!(await updateMaterial(trx, id, fields, revision))) throw conflict(STALE);
-      return { id };
-    }),
+    saveNamed(
+      'material',
+      id,
+      (made) => createMaterial(trx, made, fields),
+      (own) => updateMaterial(trx, own, fields, revision),
+    ),
 });
 
 export const saveRecipe = operation({
-  name: 'store.save-recipe',
+  contract: contracts.saveRecipe,
   permit: permit('keep records'),
-  input: saveRecipeSchema,
   run: async ({ trx, now }, { coatingId, versionId, changed, unit, notes, lines }) => {
     const known = new Set((await listMaterials(trx)).map(({ id }) => id));
     if (!lines.every((line) => known.has(line.materialId)))

@@ -1,7 +1,6 @@
 import { v7 } from 'uuid';
 import { analyse, MATERIALS } from '@/core/chemistry';
 import { entriesOf, listBuckets } from '@/data/buckets';
-import { listCoatings } from '@/data/catalogue';
 import { listMaterials, type Material } from '@/data/materials';
 import { recipesOf } from '@/data/recipes';
 import {
@@ -12,6 +11,7 @@ import {
   testStudio,
   type TestStudio,
 } from '../../../test-support/studio';
+import { listCoatings } from '@/data/coatings';
 
 let studio: TestStudio;
 let materials: Material[];
@@ -171,7 +171,7 @@ test('a version that has been fired cannot change; the next version can be made 
   await studio.must('store.save-recipe', await saved('pitch'));
   const { ids } = await makePieces(studio, [layer(studio.version('pitch'))]);
   const firingId = await planFiring(studio);
-  await studio.must('kilns.place', { firingId, pieceIds: ids, shelf: 1 });
+  await studio.must('loading.place', { firingId, pieceIds: ids, shelf: 1 });
   await studio.must('store.save-recipe', await saved('pitch'));
   await advance(studio, firingId, 'firing');
   expect(await studio.act('store.save-recipe', await saved('pitch'))).toMatchObject({

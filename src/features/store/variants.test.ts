@@ -1,4 +1,5 @@
 import { orderOfAdditions } from '@/core/slurry';
+import { SI, formatMass } from '@/core/units';
 import { mixSteps, readVariants } from './variants';
 
 test('variants are read as they are written down, decimal commas too', () => {
@@ -18,7 +19,7 @@ test.each([
 
 test('steps add, pour off and name what is kept, in an order that can be followed', () => {
   const { root } = orderOfAdditions(readVariants('plain\nlight: Iron 2\ndark: Iron 8', 100));
-  expect(mixSteps(root)).toEqual([
+  expect(mixSteps(root, (grams) => formatMass(grams, SI))).toEqual([
     ['Divide the pot by weight: 33.3 %, 66.7 %', ''],
     ['This is “plain”', '100 g'],
     ['Add Iron to the pot of 200 g base', '4 g'],

@@ -1,6 +1,5 @@
 import type { MixNode, Variant } from '@/core/slurry';
-import { parseNumber } from '@/core/units';
-import { weight } from './words';
+import { figure, parseNumber } from '@/core/units';
 
 /**
  * Variants as they are written down, one a line: "blue: Cobalt carbonate 1, Tin oxide 5".
@@ -32,14 +31,13 @@ export function readVariants(text: string, baseGrams: number): Variant[] {
   return variants;
 }
 
-/** A mixing tree as steps to follow one after another: what to do, and what to weigh or keep. */
-export function mixSteps(node: MixNode): string[][] {
+/** A mixing tree as steps to follow one after another: what to do, and what to weigh or keep, as `weight` says it. */
+export function mixSteps(node: MixNode, weight: (grams: number) => string): string[][] {
   const rows: string[][] = node.weigh.map(({ name, grams }) => [
     `Add ${name} to the pot of ${weight(node.baseGrams)} base`,
     weight(grams),
   ]);
-  const part = (grams: number): string =>
-    `${Number(((100 * grams) / node.baseGrams).toFixed(1))} %`;
+  const part = (grams: number): string => `${figure((100 * grams) / node.baseGrams, 1)} %`;
   if (node.variant !== null) {
     const own = node.baseGrams - node.children.reduce((sum, child) => sum + child.baseGrams, 0);
     rows.push(
@@ -52,5 +50,5 @@ export function mixSteps(node: MixNode): string[][] {
       `Divide the pot by weight: ${node.children.map((child) => part(child.baseGrams)).join(', ')}`,
       '',
     ]);
-  return [...rows, ...node.children.flatMap(mixSteps)];
+  return [...rows, ...node.children.flatMap((child) => mixSteps(child, weight))];
 }

@@ -1,45 +1,6 @@
-import { listBodies, listCoatings, offeredVersions } from '@/data/catalogue';
-import type { Source } from '@/data/database';
-import { listPeople } from '@/data/people';
 import type { Piece } from '@/data/pieces';
-import type { CoatingChoice } from './components/LayerEditor';
-import type { BodyChoice, Starting } from './components/MakeForm';
-
-export type MakeChoices = {
-  bodies: BodyChoice[];
-  coatings: CoatingChoice[];
-  people: { id: string; name: string }[];
-};
-
-/**
- * What can be chosen when pieces are made: what is in use, each coating at its newest
- * version, and the versions `also`, by id.
- */
-export async function makeChoices(src: Source, also: readonly string[] = []): Promise<MakeChoices> {
-  const [bodies, coatings, people] = [
-    await listBodies(src),
-    await listCoatings(src),
-    await listPeople(src),
-  ];
-  return {
-    bodies: bodies
-      .filter((body) => !body.archived)
-      .map(({ id, name, colour }) => ({ id, name, colour })),
-    coatings: offeredVersions(coatings, also).map(({ coating, version, name }) => ({
-      versionId: version.id,
-      name,
-      slug: coating.slug,
-      kind: coating.kind,
-      version: version.no,
-      colour: coating.colour,
-    })),
-    people: people.filter((person) => !person.disabled).map(({ id, name }) => ({ id, name })),
-  };
-}
-
-/** Every coating version that lies on a piece. */
-export const versionsOn = (piece: Piece): string[] =>
-  [...piece.meant, ...piece.done].map(({ coatingVersionId }) => coatingVersionId);
+import type { Starting } from './components/MakeForm';
+import type { MakeChoices } from '../pieces/server';
 
 /**
  * The makings of a piece as the start of another one like it: of the studio's own coatings

@@ -1,2 +1,2 @@
 export * as testsOperations from './actions';
-export { likePiece, makeChoices, versionsOn } from './queries';
+export { likePiece } from './queries';

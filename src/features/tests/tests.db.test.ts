@@ -106,7 +106,7 @@ test('a matrix makes every pair both ways and each alone, on every body', async 
 
 test('layers are corrected beside the old ones, which stay on record', async () => {
   const { ids } = await makePieces(studio, [pitch()]);
-  await studio.must('tests.correct-layers', { pieceIds: ids, layers: [tarn({ coats: 3 })] });
+  await studio.must('pieces.correct-layers', { pieceIds: ids, layers: [tarn({ coats: 3 })] });
   const now = (await layersOf(studio.db, ids, ['done'])).get(ids[0]!)!;
   expect(now.map(({ coat, coats }) => [coat.slug, coats])).toEqual([['tarn', 3]]);
   const meant = (await layersOf(studio.db, ids, ['meant'])).get(ids[0]!)!;
@@ -117,13 +117,13 @@ test('layers are corrected beside the old ones, which stay on record', async () 
 
 test('a flag stays with its piece until it is cleared, and clearing is kept', async () => {
   const { ids } = await makePieces(studio, [pitch()]);
-  await studio.must('tests.flag', { pieceIds: ids, text: 'foot not wiped' });
+  await studio.must('pieces.flag', { pieceIds: ids, text: 'foot not wiped' });
   const [flag] = (await flagsOf(studio.db, ids)).get(ids[0]!)!;
   expect(flag).toMatchObject({ text: 'foot not wiped', raisedBy: 'Tech' });
-  await studio.must('tests.clear-flag', { flagId: flag!.id });
+  await studio.must('pieces.clear-flag', { flagId: flag!.id });
   expect((await flagsOf(studio.db, ids)).get(ids[0]!)).toBeUndefined();
   expect((await flagsOf(studio.db, ids, true)).get(ids[0]!)).toHaveLength(1);
-  expect(await studio.act('tests.flag', { pieceIds: ids, text: ' ' })).toMatchObject({
+  expect(await studio.act('pieces.flag', { pieceIds: ids, text: ' ' })).toMatchObject({
     problem: { fields: { text: 'Say what the doubt is.' } },
   });
 });
@@ -132,13 +132,13 @@ test('a student writes of own pieces only, and cannot give one away', async () =
   const own = await makePieces(studio, [pitch()], { ownerId: studio.student.id });
   const other = await makePieces(studio, [pitch()]);
   const say = (pieceIds: string[]) =>
-    studio.act('tests.flag', { pieceIds, text: 'mine' }, studio.student);
+    studio.act('pieces.flag', { pieceIds, text: 'mine' }, studio.student);
   expect((await say(own.ids)).ok).toBe(true);
   expect(await say(other.ids)).toMatchObject({
     problem: { message: 'You can write of your own pieces only.' },
   });
   await studio.must(
-    'tests.edit-piece',
+    'pieces.edit',
     { pieceId: own.ids[0], mark: 'N', notes: 'blue?', ownerId: studio.teacher.id, heightMm: null },
     studio.student,
   );
@@ -151,8 +151,8 @@ test('a student writes of own pieces only, and cannot give one away', async () =
 test('what stands in a kiln cannot be binned; what is binned comes out again whole', async () => {
   const { ids } = await makePieces(studio, [pitch()], { count: 2 });
   const firingId = await planFiring(studio);
-  await studio.must('kilns.place', { firingId, pieceIds: [ids[0]], shelf: 1 });
-  const bin = (id: string, binned: boolean) => studio.act('tests.bin', { pieceIds: [id], binned });
+  await studio.must('loading.place', { firingId, pieceIds: [ids[0]], shelf: 1 });
+  const bin = (id: string, binned: boolean) => studio.act('pieces.bin', { pieceIds: [id], binned });
   expect(await bin(ids[0]!, true)).toMatchObject({
     problem: { message: expect.stringContaining('Take it out of the load first') as string },
   });

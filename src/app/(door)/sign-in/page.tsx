@@ -1,21 +1,6 @@
-import { redirect } from 'next/navigation';
-import { readStudio } from '@/data/studio';
-import { Door } from '@/features/people/components/Door';
-import { SignInForm } from '@/features/people/components/DoorForms';
-import { database } from '@/platform/database';
+import { SignInPage } from '@/features/people/rooms/SignInPage';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Sign in' };
 
-export default async function SignInPage() {
-  const studio = await readStudio(database());
-  if (studio === null) redirect('/first-run');
-  return (
-    <Door
-      title={studio.name}
-      lead="Sign in to write up openings, make tiles and load kilns. To come in for the first time, ask a technician for an invitation."
-    >
-      <SignInForm />
-    </Door>
-  );
-}
+export default SignInPage;

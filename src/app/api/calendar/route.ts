@@ -1,16 +1,16 @@
-import { asICalendar, firingCalendar } from '@/features/kilns/server';
 import { readStudio } from '@/data/studio';
 import { database } from '@/platform/database';
 import { problemOf } from '@/platform/operation';
 import { respond } from '@/platform/respond';
 import { requireViewer } from '@/platform/viewer';
+import { asICalendar, firingCalendar } from '@/features/firings/server';
 
 /** Firings to come as iCalendar, for whoever is signed in or holds a share link. */
 export async function GET(http: Request): Promise<Response> {
   try {
     await requireViewer(new URL(http.url).searchParams.get('share'));
     const db = database();
-    const [{ coming }, studio] = [await firingCalendar(db), await readStudio(db)];
+    const [{ coming }, studio] = await Promise.all([firingCalendar(db), readStudio(db)]);
     return new Response(asICalendar(studio?.name ?? 'Studio', coming), {
       headers: {
         'content-type': 'text/calendar; charset=utf-8',

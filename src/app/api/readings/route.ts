@@ -1,6 +1,6 @@
-import { ingestRequest } from '@/features/kilns/server';
 import { database } from '@/platform/database';
 import { answering } from '@/platform/respond';
+import { ingestRequest } from '@/features/firelog/server';
 
 /** A kiln's device sends its readings here, with its token; the same batch may come again. */
 export function POST(http: Request): Promise<Response> {

@@ -1,6 +1,5 @@
-import { chartData, zoomData } from '@/features/chart/server';
+import { zoomData } from '@/features/chart/server';
 import { database } from '@/platform/database';
-import { notFound } from '@/platform/refusal';
 import { answering } from '@/platform/respond';
 import { requireViewer } from '@/platform/viewer';
 
@@ -9,13 +8,17 @@ export function GET(http: Request): Promise<Response> {
     const query = new URL(http.url).searchParams;
     await requireViewer(query.get('share'));
     const get = (name: string): string => query.get(name) ?? '';
-    const { chosen } = await chartData(database(), {
+    const board = {
       body: get('body'),
       cone: get('cone'),
       atmosphere: get('atmosphere'),
-      ground: get('ground'),
-    });
-    if (chosen === null) throw notFound('This body');
-    return zoomData(database(), chosen, get('base'), query.get('over'));
+      slips: get('ground'),
+    };
+    const cell = query.get('cell');
+    return zoomData(
+      database(),
+      board,
+      cell === null ? { base: get('base'), over: query.get('over') } : { cell },
+    );
   });
 }

@@ -1,9 +1,4 @@
-import { findShareLink } from '@/data/people';
-import { readStudio } from '@/data/studio';
-import { chartData, type ChartView } from '@/features/chart/server';
-import { ChartRoom } from '@/features/chart/components/ChartRoom';
-import { database } from '@/platform/database';
-import { Page } from '@/ui/Page';
+import { SharePage } from '@/features/chart/rooms/SharePage';
 
 export const dynamic = 'force-dynamic';
 export const metadata = {
@@ -12,32 +7,4 @@ export const metadata = {
   referrer: 'no-referrer' as const,
 };
 
-export default async function SharedChartPage({
-  params,
-  searchParams,
-}: {
-  params: Promise<{ token: string }>;
-  searchParams: Promise<ChartView>;
-}) {
-  const { token } = await params;
-  const db = database();
-  const [link, studio] = [await findShareLink(db, token, new Date()), await readStudio(db)];
-  if (link === null || studio === null) {
-    return (
-      <Page title="This link does not open any more">
-        It was revoked or has run out. Ask the studio for another.
-      </Page>
-    );
-  }
-  const asked = await searchParams;
-  const { body, cone, atmosphere, ground } =
-    asked.body === undefined
-      ? (Object.fromEntries(new URLSearchParams(link.view)) as ChartView)
-      : asked;
-  const data = await chartData(db, { body, cone, atmosphere, ground });
-  return (
-    <Page title={studio.name} wide lead="What the glazes do here. Read only.">
-      <ChartRoom data={data} studio={studio} share={token} mayMake={false} />
-    </Page>
-  );
-}
+export default SharePage;

@@ -53,6 +53,22 @@ export function CellPicture({
             {main.surface ?? 'seen'}, no picture
           </Box>
         )}
+        {main?.refired && (
+          <Box
+            component="span"
+            sx={{
+              position: 'absolute',
+              left: 7,
+              top: 7,
+              px: '3px',
+              fontSize: '0.66rem',
+              fontWeight: 700,
+              bgcolor: 'booth.ground',
+            }}
+          >
+            after a refire
+          </Box>
+        )}
         <StandingFrame standing={main?.standing ?? 'untried'} />
       </Box>
       <Box

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import Link from '@/ui/Link';
 import { Suspense } from 'react';
+import { coatNames } from '@/data/coatings';
 import { unitsOf, type Studio } from '@/data/studio';
 import { Nothing } from '@/ui/Page';
 import type { ChartData } from '../queries';
@@ -41,11 +42,12 @@ export function ChartRoom({
         bodies={data.bodies
           .filter((one) => !one.archived || one.id === body.id)
           .map(({ slug, name }) => ({ slug, name }))}
-        names={Object.fromEntries(data.coatings.map(({ slug, name }) => [slug, name]))}
+        names={coatNames(data.coatings)}
         chosen={{ body: body.slug, bodyName: body.name, cone, atmosphere, slips }}
         cones={data.cones}
         atmospheres={data.atmospheres}
         grounds={data.grounds}
+        refires={data.refires}
         axis={data.board.axis}
         positions={[...data.board.positions.values()]}
         deeper={data.board.deeper}

@@ -9,28 +9,25 @@ import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import Link from '@/ui/Link';
 import { useEffect, useState } from 'react';
-import { signOf } from '@/core/signs';
-import { describeStanding } from '@/core/standing';
-import { formatLength, type Units } from '@/core/units';
-import { describeAmount, describeStack, stackOf } from '@/core/zones';
-import type { Cell } from '@/data/board';
+import type { Units } from '@/core/units';
+import { nameIn } from '@/core/zones';
 import { call } from '@/platform/client';
 import { pictureUrl } from '@/ui/Picture';
 import { ProblemNote } from '@/ui/Problem';
-import { MONO } from '@/ui/theme';
-import { calendarDay } from '@/ui/time';
-import { Glyph, RunArrow } from '../../drawings';
-import { reachedWords } from '../../kilns';
 import type { Zoom } from '../queries';
+import { ARROWS } from './chart-keys';
 import { pairWords, placeWords, type Place } from '../words';
+import type { Pair } from '../board';
+import { CellHead } from './CellHead';
+import { ZoomPiece } from './ZoomPiece';
 
 const ZoomPicture = dynamic(() => import('./ZoomPicture').then((module) => module.ZoomPicture), {
   ssr: false,
 });
 
 type Props = {
-  base: string;
-  over: string | null;
+  /** The pair, or, of deeper stacks, the cell itself. */
+  at: Pair | { cell: string; words: string };
   chosen: { body: string; cone: string; atmosphere: string; slips: string };
   place: Place;
   names: Record<string, string>;
@@ -45,12 +42,14 @@ type Props = {
 
 /** One position of the board close up: every piece behind it, its layers, firing and what was seen. */
 export function ZoomPanel(props: Props) {
-  const { base, over, chosen } = props;
+  const { at, chosen } = props;
+  const cell = 'cell' in at ? at.cell : null;
+  const { base, over } = 'cell' in at ? { base: '', over: null } : at;
   const [zoom, setZoom] = useState<Zoom | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [picture, setPicture] = useState<string | null>(null);
   const name = (slug: string): string => props.names[slug] ?? slug;
-  const pair = pairWords(name(base), over === null ? null : name(over));
+  const pair = 'cell' in at ? at.words : pairWords(name(base), over === null ? null : name(over));
   useEffect(() => {
     const query = new URLSearchParams({
       body: chosen.body,
@@ -59,6 +58,7 @@ export function ZoomPanel(props: Props) {
       ground: chosen.slips,
       base,
     });
+    if (cell !== null) query.set('cell', cell);
     if (over !== null) query.set('over', over);
     if (props.share !== null) query.set('share', props.share);
     let current = true;
@@ -70,7 +70,7 @@ export function ZoomPanel(props: Props) {
     return () => {
       current = false;
     };
-  }, [base, over, chosen.body, chosen.cone, chosen.atmosphere, chosen.slips, props.share]);
+  }, [base, over, cell, chosen.body, chosen.cone, chosen.atmosphere, chosen.slips, props.share]);
   const pictures =
     zoom?.pieces.flatMap((piece) =>
       piece.photos.map((photo) => ({ sha: photo.sha, code: piece.code })),
@@ -93,13 +93,7 @@ export function ZoomPanel(props: Props) {
       onClose={props.onClose}
       slotProps={{ paper: { sx: { width: { xs: '100%', md: 760 } }, 'aria-label': pair } }}
       onKeyDown={(event) => {
-        const steps: Record<string, [number, number]> = {
-          ArrowUp: [-1, 0],
-          ArrowDown: [1, 0],
-          ArrowLeft: [0, -1],
-          ArrowRight: [0, 1],
-        };
-        const step = steps[event.key];
+        const step = ARROWS[event.key];
         event.stopPropagation();
         if (step) {
           event.preventDefault();
@@ -203,62 +197,25 @@ export function ZoomPanel(props: Props) {
         )}
         {zoom?.cells.map((cell) => (
           <Box key={cell.id} component="section" sx={{ mt: 2 }}>
-            <CellHead cell={cell} units={props.units} />
+            <CellHead
+              cell={cell}
+              units={props.units}
+              name={nameIn(props.names)}
+              codes={new Map(zoom.pieces.map(({ pieceId, code }) => [pieceId, code]))}
+            />
             {zoom.pieces
               .filter((piece) => piece.cellId === cell.id)
               .map((piece) => (
-                <Box
+                <ZoomPiece
                   key={`${piece.pieceId}${piece.firingId}`}
-                  sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1 }}
-                >
-                  <Typography>
-                    {props.share === null && props.mayMake ? (
-                      <Link
-                        href={`/pieces/${piece.code}`}
-                        style={{ fontFamily: MONO, fontWeight: 700 }}
-                      >
-                        {piece.code}
-                      </Link>
-                    ) : (
-                      <b style={{ fontFamily: MONO }}>{piece.code}</b>
-                    )}
-                    {piece.mark ? ` “${piece.mark}”` : ''}, {piece.variables.form};{' '}
-                    {piece.firing
-                      ? `${piece.firing.kilnName} ${piece.firing.no}, ${calendarDay(piece.firing.plannedFor)}, ${reachedWords(piece.firing)}`
-                      : ''}
-                  </Typography>
-                  <Typography variant="body2" color="text.secondary">
-                    {describeStack(stackOf(piece.layers), name, { amounts: true })}
-                    {piece.variables['seconds in the bucket']
-                      ? `; ${piece.variables['seconds in the bucket']} in the bucket`
-                      : ''}
-                    {piece.variables['stood on'] ? `; on ${piece.variables['stood on']}` : ''}
-                  </Typography>
-                  <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
-                    <Typography sx={{ fontWeight: 600 }}>
-                      {[piece.surface, piece.colour, piece.rating ? `${piece.rating} of 5` : null]
-                        .filter(Boolean)
-                        .join(', ')}
-                    </Typography>
-                    {(piece.movementMm ?? 0) > 0 && (
-                      <Box sx={{ display: 'flex', alignItems: 'center' }}>
-                        <RunArrow mm={piece.movementMm as number} />{' '}
-                        {formatLength(piece.movementMm as number, props.units)}
-                      </Box>
-                    )}
-                    {piece.signs.map((sign) => (
-                      <Box key={sign.sign} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-                        <Glyph sign={sign.sign} severity={sign.severity} label={false} size={24} />
-                        {signOf(sign.sign)?.name}
-                        {sign.wanted ? ' (wanted)' : ''}
-                      </Box>
-                    ))}
-                  </Box>
-                </Box>
+                  piece={piece}
+                  units={props.units}
+                  linked={props.share === null && props.mayMake}
+                />
               ))}
           </Box>
         ))}
-        {zoom !== null && zoom.cells.length > 0 && props.mayMake && (
+        {zoom !== null && zoom.cells.length > 0 && props.mayMake && cell === null && (
           <Button
             component={Link}
             href={`/tests/make?${makeQuery.toString()}`}
@@ -270,44 +227,5 @@ export function ZoomPanel(props: Props) {
         )}
       </Box>
     </Drawer>
-  );
-}
-
-/** One way the pair was put on, and how well it is known. */
-function CellHead({ cell, units }: { cell: Cell; units: Units }) {
-  const amounts = cell.stackKey
-    .split(' + ')
-    .map((part) => describeAmount(part.replace(/^\S+ /, '')));
-  const about = (subject: string): string =>
-    subject === 'surface' ? 'the surface' : (signOf(subject)?.name ?? subject).toLowerCase();
-  return (
-    <>
-      <Typography variant="h2">{amounts.reverse().join(' over ')}</Typography>
-      <Typography>
-        <b>{describeStanding(cell.standing)}</b>: {cell.pieces}{' '}
-        {cell.pieces === 1 ? 'piece' : 'pieces'} in {cell.firings}{' '}
-        {cell.firings === 1 ? 'firing' : 'firings'}
-        {cell.surface ? `, ${cell.surface}` : ''}
-        {cell.movementMm ? `, runs ${formatLength(cell.movementMm, units)}` : ''}
-        {cell.met ? `, coats ${cell.met}` : ''}
-      </Typography>
-      {cell.contradictions.map((contradiction) => (
-        <Box key={contradiction.about} sx={{ borderLeft: '4px solid', pl: 1, my: 0.5 }}>
-          <Typography>
-            The pieces disagree about {about(contradiction.about)}:{' '}
-            {contradiction.sides.map((side) => `${side.pieces.length} ${side.value}`).join(', ')}.
-          </Typography>
-          {contradiction.differIn.slice(0, 4).map((one) => (
-            <Typography key={one.variable} variant="body2">
-              {one.wholly ? 'They differ wholly in' : 'They differ partly in'} {one.variable}:{' '}
-              {one.values.map((values) => values.join(', ')).join(' against ')}.
-            </Typography>
-          ))}
-          {contradiction.differIn.length === 0 && (
-            <Typography variant="body2">Nothing on record tells them apart.</Typography>
-          )}
-        </Box>
-      ))}
-    </>
   );
 }

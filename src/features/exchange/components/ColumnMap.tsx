@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { Section } from '@/ui/Page';
 import { KNOWN_COLUMNS, type Column } from '../columns';
 import type { ImportPlan } from '../plan';
-import type { ImportOptionsInput } from '../schema';
+import type { ImportOptionsInput } from '../contracts';
 
 /** What each column of the file holds; blanks left by merged cells may take what stands above. */
 export function ColumnMap({

@@ -8,12 +8,13 @@ import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { askSignIn, call, type Sent } from '@/platform/client';
+import { askSignIn, call, send, type Sent } from '@/platform/client';
+import { useProgress } from '@/platform/useProgress';
 import { Nothing, Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
 import type { ImportPlan } from '../plan';
-import type { ImportOptionsInput } from '../schema';
-import type { Imported } from '../write';
+import * as contracts from '../contracts';
+import type { Imported, ImportOptionsInput } from '../contracts';
 import { ColumnMap } from './ColumnMap';
 import { NameMap } from './NameMap';
 import { RowGrid } from './RowGrid';
@@ -27,18 +28,15 @@ export function ImportRoom() {
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState<string | null>(null);
   const [id, setId] = useState(() => v7());
+  const [writing, setWriting] = useState(false);
+  const progress = useProgress(writing ? id : null);
 
-  const ask = async <T,>(
-    step: 'plan' | 'commit',
-    from: File,
-    with_: ImportOptionsInput,
-  ): Promise<Sent<T>> => {
-    const request = (): Promise<Sent<T>> => {
+  const ask = async (from: File, with_: ImportOptionsInput): Promise<Sent<ImportPlan>> => {
+    const request = (): Promise<Sent<ImportPlan>> => {
       const form = new FormData();
       form.set('file', from);
       form.set('options', JSON.stringify(with_));
-      form.set('id', id);
-      return call<T>(`/api/import/${step}`, { method: 'POST', body: form });
+      return call<ImportPlan>('/api/import/plan', { method: 'POST', body: form });
     };
     const answer = await request();
     return !answer.ok && answer.problem.code === 'not-signed-in' && (await askSignIn())
@@ -50,7 +48,7 @@ export function ImportRoom() {
     setOptions(next);
     setBusy('Reading the file …');
     setProblem(null);
-    const answer = await ask<ImportPlan>('plan', from, next);
+    const answer = await ask(from, next);
     setBusy(null);
     if (answer.ok) setPlan(answer.data);
     else setProblem(answer.problem.message);
@@ -59,7 +57,9 @@ export function ImportRoom() {
     if (file === null) return;
     setBusy('Bringing the rows in; all of them or none …');
     setProblem(null);
-    const answer = await ask<Imported>('commit', file, options);
+    setWriting(true);
+    const answer = await send(contracts.importFile, options, id, file);
+    setWriting(false);
     setBusy(null);
     if (!answer.ok) return setProblem(answer.problem.message);
     setDone(answer.data);
@@ -133,8 +133,12 @@ export function ImportRoom() {
       </Box>
       {busy && (
         <Box role="status" sx={{ mb: 2 }}>
-          <Typography>{busy}</Typography>
-          <LinearProgress />
+          <Typography>{progress?.doing ?? busy}</Typography>
+          {progress === null ? (
+            <LinearProgress />
+          ) : (
+            <LinearProgress variant="determinate" value={100 * progress.share} />
+          )}
         </Box>
       )}
       <ProblemNote>{problem}</ProblemNote>

@@ -1,13 +1,15 @@
 'use client';
+import { count } from '@/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
 import { METHODS } from '@/core/zones';
 import { Section } from '@/ui/Page';
 import type { ImportPlan, Known, Naming } from '../plan';
-import type { ImportOptionsInput } from '../schema';
+import type { ImportOptionsInput } from '../contracts';
 
 type Kind = 'bodies' | 'coatings' | 'kilns';
 const WORDS: Record<Kind, string> = { bodies: 'Bodies', coatings: 'Coatings', kilns: 'Kilns' };
@@ -43,7 +45,8 @@ export function NameMap({
   if (
     kinds.every((kind) => unknown(kind).length === 0) &&
     plan.rowsWithoutKiln === 0 &&
-    plan.rowsWithoutMethod === 0
+    plan.rowsWithoutMethod === 0 &&
+    plan.rowsWithCone === 0
   )
     return null;
   return (
@@ -65,7 +68,7 @@ export function NameMap({
               {unknown(kind).map((one) => (
                 <Answer
                   key={one.name}
-                  label={`“${one.name}”, ${one.rows} ${one.rows === 1 ? 'row' : 'rows'}`}
+                  label={`“${one.name}”, ${count(one.rows, 'row')}`}
                   value={one.id}
                   known={plan.known[kind]}
                   fresh="a new one"
@@ -84,17 +87,28 @@ export function NameMap({
           onChange={(id) => onChange({ kilnForRest: id })}
         />
       )}
-      {plan.rowsWithoutMethod > 0 && (
-        <Box
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: { xs: '1fr', sm: '1fr 300px' },
-            alignItems: 'center',
-            gap: 1,
-            py: 0.5,
-          }}
+      {plan.rowsWithCone > 0 && (
+        <Row
+          label={
+            <>
+              {count(plan.rowsWithCone, 'row')} with a cone: what the cones showed when the kiln was
+              opened, or what was intended?
+            </>
+          }
         >
-          <Typography>{plan.rowsWithoutMethod} rows do not say how the coats went on</Typography>
+          <TextField
+            select
+            label="The cone is"
+            value={options.conesShown ? 'shown' : 'intended'}
+            onChange={(event) => onChange({ conesShown: event.target.value === 'shown' })}
+          >
+            <MenuItem value="intended">what was intended</MenuItem>
+            <MenuItem value="shown">what the cones showed</MenuItem>
+          </TextField>
+        </Row>
+      )}
+      {plan.rowsWithoutMethod > 0 && (
+        <Row label={<>{plan.rowsWithoutMethod} rows do not say how the coats went on</>}>
           <TextField
             select
             label="were"
@@ -107,9 +121,27 @@ export function NameMap({
               </MenuItem>
             ))}
           </TextField>
-        </Box>
+        </Row>
       )}
     </Section>
+  );
+}
+
+/** Something the file leaves open, and the field that answers it. */
+function Row({ label, children }: { label: ReactNode; children: ReactNode }) {
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '1fr 300px' },
+        alignItems: 'center',
+        gap: 1,
+        py: 0.5,
+      }}
+    >
+      <Typography>{label}</Typography>
+      {children}
+    </Box>
   );
 }
 
@@ -127,16 +159,7 @@ function Answer({
   onChange: (id: string) => void;
 }) {
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr', sm: '1fr 300px' },
-        alignItems: 'center',
-        gap: 1,
-        py: 0.5,
-      }}
-    >
-      <Typography>{label}</Typography>
+    <Row label={label}>
       <TextField
         select
         label="is"
@@ -150,6 +173,6 @@ function Answer({
           </MenuItem>
         ))}
       </TextField>
-    </Box>
+    </Row>
   );
 }

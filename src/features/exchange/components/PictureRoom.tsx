@@ -1,4 +1,5 @@
 'use client';
+import { count } from '@/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
@@ -12,8 +13,8 @@ import { useState } from 'react';
 import { call } from '@/platform/client';
 import { ProblemNote } from '@/ui/Problem';
 import { MONO } from '@/ui/theme';
-import { sendPicture } from '../../opening';
 import type { PictureMatch } from '../pictures';
+import { sendPicture } from '@/features/media';
 
 type Entry = PictureMatch & {
   picture: File;
@@ -125,7 +126,7 @@ export function PictureRoom() {
           >
             {entries.some((entry) => entry.state === 'failed')
               ? `Try ${left} again`
-              : `Bring in ${left} ${left === 1 ? 'picture' : 'pictures'}`}
+              : `Bring in ${count(left, 'picture')}`}
           </Button>
           <Table size="small" aria-label="Pictures">
             <TableHead>

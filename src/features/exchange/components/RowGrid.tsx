@@ -1,4 +1,5 @@
 'use client';
+import { formatCone } from '@/core/cones';
 import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import type { ImportRow } from '../interpret';
 
@@ -34,7 +35,7 @@ const COLUMNS: GridColDef<ImportRow>[] = [
     field: 'cone',
     headerName: 'Cone',
     width: 84,
-    valueGetter: (value: string | null) => value?.replace('.5', '½') ?? 'unknown',
+    valueGetter: (value: string | null) => (value === null ? 'unknown' : formatCone(value)),
   },
   { field: 'atmosphere', headerName: 'Atmosphere', width: 130 },
   {

@@ -1,16 +1,16 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { KilnToken } from '@/data/kiln-care';
-import { useSend } from '@/platform/useSend';
-import { ProblemNote } from '@/ui/Problem';
+import { useContractForm } from '@/platform/useContractForm';
+import { FormShell, GROWS } from '@/ui/FormShell';
+import { TextInput } from '@/ui/fields';
 import { MONO } from '@/ui/theme';
 import { moment } from '@/ui/time';
+import * as contracts from '../contracts';
 
 /** Devices that send this kiln's readings, each with a token of its own. */
 export function Devices({
@@ -23,9 +23,17 @@ export function Devices({
   timeZone: string;
 }) {
   const router = useRouter();
-  const { act, busy, problem } = useSend();
-  const [name, setName] = useState('');
   const [secret, setSecret] = useState<string | null>(null);
+  const form = useContractForm(contracts.makeToken, {
+    start: { kilnId, name: '' },
+    draft: kilnId,
+    done: ({ data }) => {
+      setSecret(data.secret);
+      form.reset();
+      router.refresh();
+    },
+  });
+  const { act, busy } = form;
   return (
     <Box>
       <Typography sx={{ mb: 1, maxWidth: 720 }}>
@@ -33,32 +41,15 @@ export function Devices({
         token: <code>{'{"readings":[{"at":"2026-03-05T14:30:00Z","celsius":661.5}]}'}</code>. A
         batch may be sent again; nothing is counted twice.
       </Typography>
-      <Stack
-        component="form"
-        direction={{ xs: 'column', sm: 'row' }}
-        spacing={1}
-        sx={{ mb: 1, maxWidth: 560 }}
-        onSubmit={(event) => {
-          event.preventDefault();
-          void act<{ secret: string }>('kilns.make-token', { kilnId, name }).then((answer) => {
-            if (!answer.ok) return;
-            setSecret(answer.data.secret);
-            setName('');
-            router.refresh();
-          });
-        }}
-      >
-        <TextField
+      <FormShell form={form} act="Make its token" row>
+        <TextInput
+          control={form.control}
+          name="name"
           label="A new device"
           placeholder="Controller in the kiln room"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
+          sx={GROWS}
         />
-        <Button type="submit" variant="outlined" disabled={busy} sx={{ flex: 'none' }}>
-          Make its token
-        </Button>
-      </Stack>
-      <ProblemNote>{problem}</ProblemNote>
+      </FormShell>
       {secret && (
         <Box role="status" sx={{ border: '2px solid', borderColor: 'text.primary', p: 1.5, mb: 1 }}>
           <Typography>Give this to the device now; it is not shown again:</Typography>
@@ -87,7 +78,7 @@ export function Devices({
             size="small"
             disabled={busy}
             onClick={() =>
-              void act('kilns.revoke-token', { id: token.id }).then(() => router.refresh())
+              void act(contracts.revokeToken, { id: token.id }).then(() => router.refresh())
             }
           >
             Revoke

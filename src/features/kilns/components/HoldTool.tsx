@@ -7,37 +7,28 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { formatCone, parseCone } from '@/core/cones';
 import { climbTo, endPointFor, holdFor } from '@/core/heatwork';
-import {
-  formatDuration,
-  formatTemperature,
-  fromStudio,
-  parseNumber,
-  spanFromStudio,
-  spanToStudio,
-  toStudio,
-  type Units,
-} from '@/core/units';
+import { formatDuration, formatTemperature } from '@/core/units';
+import { NumberField } from '@/ui/NumberField';
+import { useUnits } from '@/ui/units';
 import type { ScheduleKiln } from '../learn';
 
 /** "How long must I hold at 1200 °C for cone 6 here?" */
-export function HoldTool({ kilns, units }: { kilns: readonly ScheduleKiln[]; units: Units }) {
+export function HoldTool({ kilns }: { kilns: readonly ScheduleKiln[] }) {
+  const units = useUnits();
   const [cone, setCone] = useState('6');
-  const [temperature, setTemperature] = useState(String(Math.round(toStudio(1200, units))));
-  const [rate, setRate] = useState(String(Math.round(spanToStudio(60, units))));
+  const [celsius, setCelsius] = useState<number | null>(1200);
+  const [perHour, setPerHour] = useState<number | null>(60);
   const [kilnId, setKilnId] = useState(kilns[0]?.id ?? '');
   const kiln = kilns.find(({ id }) => id === kilnId);
   const read = parseCone(cone);
-  const [shown, climb] = [parseNumber(temperature), parseNumber(rate)];
   const offset = kiln?.offset ?? 0;
   const answer = (): string => {
     if (!read.ok) return read.message;
-    if (!shown.ok || !climb.ok || climb.value <= 0) return 'Give a temperature and a rate.';
-    const celsius = fromStudio(shown.value, units);
+    if (!celsius || !perHour || perHour <= 0) return 'Give a temperature and a rate.';
     if (celsius > 1450 || celsius < 500)
       return units.temperature === 'C' && celsius > 1450
-        ? `${shown.value} °C is hotter than these cones. Is it °F?`
+        ? `${formatTemperature(celsius, units)} is hotter than these cones. Is it °F?`
         : 'Give the temperature of the hold.';
-    const perHour = spanFromStudio(climb.value, units);
     const hold = holdFor(read.cone, celsius, climbTo(celsius, perHour), offset);
     const end = formatTemperature(endPointFor(read.cone, perHour, offset), units);
     if (hold.kind === 'already')
@@ -55,17 +46,19 @@ export function HoldTool({ kilns, units }: { kilns: readonly ScheduleKiln[]; uni
           onChange={(event) => setCone(event.target.value)}
           sx={{ width: 90 }}
         />
-        <TextField
-          label={`Hold at, °${units.temperature}`}
-          value={temperature}
-          onChange={(event) => setTemperature(event.target.value)}
-          sx={{ width: 130 }}
+        <NumberField
+          label="Hold at"
+          quantity="temperature"
+          value={celsius}
+          onChange={setCelsius}
+          width={130}
         />
-        <TextField
-          label={`Reached at, °${units.temperature}/h`}
-          value={rate}
-          onChange={(event) => setRate(event.target.value)}
-          sx={{ width: 150 }}
+        <NumberField
+          label="Reached at"
+          quantity="rate"
+          value={perHour}
+          onChange={setPerHour}
+          width={160}
         />
         {kilns.length > 0 && (
           <TextField

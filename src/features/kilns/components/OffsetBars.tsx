@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { Chart, LinearScale, LineElement, PointElement } from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { Scatter } from 'react-chartjs-2';
-import { formatSpan, spanToStudio, type Units } from '@/core/units';
+import { QUANTITIES, formatSpan, type Units } from '@/core/units';
 import { useInk } from '@/ui/chart';
 
 Chart.register(LinearScale, LineElement, PointElement, annotation);
@@ -24,7 +24,7 @@ export default function OffsetBars({
   units: Pick<Units, 'temperature'>;
 }) {
   const ink = useInk();
-  const show = (value: number): number => spanToStudio(value, units);
+  const show = (value: number): number => QUANTITIES.span.shown(value, units);
   const clip = (value: number): number => Math.max(-FAR, Math.min(FAR, value));
   const far = Math.max(
     20,

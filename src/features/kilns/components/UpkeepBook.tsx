@@ -1,20 +1,20 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { v7 } from 'uuid';
 import { UPKEEP_KINDS, type UpkeepKind } from '@/core/firing';
 import type { Upkeep } from '@/data/kiln-care';
-import { useSend } from '@/platform/useSend';
+import { useContractForm } from '@/platform/useContractForm';
+import { FormShell, GROWS } from '@/ui/FormShell';
+import { SelectInput } from '@/ui/choice-fields';
+import { DateInput, TextInput } from '@/ui/fields';
 import { Caution } from '@/ui/Caution';
-import { ProblemNote } from '@/ui/Problem';
 import { calendarDay } from '@/ui/time';
 import { useSay } from '@/ui/Undo';
+import * as contracts from '../contracts';
 
 const WORDS: Record<UpkeepKind, string> = {
   elements: 'New elements',
@@ -39,58 +39,40 @@ export function UpkeepBook({
 }) {
   const router = useRouter();
   const say = useSay();
-  const { act, busy, problem } = useSend();
-  const [kind, setKind] = useState<UpkeepKind>('elements');
-  const [doneOn, setDoneOn] = useState(today);
-  const [note, setNote] = useState('');
-  const drop = async (id: string, dropped: boolean): Promise<void> => {
-    if (!(await act('kilns.drop-upkeep', { id, dropped })).ok) return;
+  const blank = { kilnId, kind: 'elements' as const, doneOn: today, note: '' };
+  const form = useContractForm(contracts.upkeep, {
+    start: { ...blank, id: v7() },
+    draft: kilnId,
+    done: ({ undo }) => {
+      form.reset({ ...blank, id: v7() });
+      say('Written down', undo);
+      router.refresh();
+    },
+  });
+  const { control, act, busy } = form;
+  const kind = useWatch({ control, name: 'kind' });
+  const drop = async (id: string): Promise<void> => {
+    const answer = await act(contracts.dropUpkeep, { id, dropped: true });
+    if (!answer.ok) return;
     router.refresh();
-    if (dropped) say('Line taken out', () => void drop(id, false));
+    say('Line taken out', answer.undo);
   };
   return (
     <Box>
       {edit && (
-        <Stack
-          component="form"
-          direction={{ xs: 'column', sm: 'row' }}
-          spacing={1}
-          sx={{ mb: 1 }}
-          onSubmit={(event) => {
-            event.preventDefault();
-            void act('kilns.upkeep', { kilnId, id: v7(), kind, doneOn, note }).then((answer) => {
-              if (!answer.ok) return;
-              setNote('');
-              router.refresh();
-            });
-          }}
-        >
-          <TextField
-            select
+        <FormShell form={form} act="Write down" row sx={{ mb: 1 }}>
+          <SelectInput
+            control={control}
+            name="kind"
             label="What"
-            value={kind}
-            onChange={(event) => setKind(event.target.value as UpkeepKind)}
-            sx={{ maxWidth: { sm: 210 } }}
-          >
-            {UPKEEP_KINDS.map((one) => (
-              <MenuItem key={one} value={one}>
-                {WORDS[one]}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            type="date"
-            label="On"
-            value={doneOn}
-            onChange={(event) => setDoneOn(event.target.value)}
-            sx={{ maxWidth: { sm: 170 } }}
-            slotProps={{ inputLabel: { shrink: true } }}
+            choices={UPKEEP_KINDS.map((value) => ({ value, label: WORDS[value] }))}
+            sx={{ width: { sm: 210 } }}
           />
-          <TextField label="Note" value={note} onChange={(event) => setNote(event.target.value)} />
-          <Button type="submit" variant="outlined" disabled={busy} sx={{ flex: 'none' }}>
-            Write down
-          </Button>
-        </Stack>
+          <Box sx={{ width: { sm: 170 } }}>
+            <DateInput control={control} name="doneOn" label="On" />
+          </Box>
+          <TextInput control={control} name="note" label="Note" sx={GROWS} />
+        </FormShell>
       )}
       {edit && (kind === 'elements' || kind === 'thermocouple' || kind === 'repair') && (
         <Caution>
@@ -98,7 +80,6 @@ export function UpkeepBook({
           licensed people. What was learned of this thermocouple begins anew.
         </Caution>
       )}
-      <ProblemNote>{problem}</ProblemNote>
       {upkeep.length === 0 && <Typography>Nothing on record.</Typography>}
       {upkeep.map((one) => (
         <Box
@@ -119,7 +100,7 @@ export function UpkeepBook({
             {one.note ? `: ${one.note}` : ''} <small>{one.by}</small>
           </Typography>
           {edit && (
-            <Button size="small" disabled={busy} onClick={() => void drop(one.id, true)}>
+            <Button size="small" disabled={busy} onClick={() => void drop(one.id)}>
               Take out
             </Button>
           )}

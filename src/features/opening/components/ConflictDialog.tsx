@@ -44,7 +44,7 @@ export function ConflictDialog({
         </Button>
         {theirs && (
           <Button variant="contained" onClick={() => onAnswer('mine')}>
-            Put mine in its place
+            Add mine as a look
           </Button>
         )}
       </DialogActions>

@@ -1,4 +1,5 @@
 'use client';
+import { count } from '@/core/units';
 import Button from '@mui/material/Button';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
@@ -85,7 +86,7 @@ export function Finish({
       </Button>
       {waiting > 0 && (
         <Typography variant="body2">
-          First {waiting} {waiting === 1 ? 'entry goes' : 'entries go'} to the studio’s server.
+          First {count(waiting, 'entry goes', 'entries go')} to the studio’s server.
         </Typography>
       )}
     </Box>

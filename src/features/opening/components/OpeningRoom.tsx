@@ -1,9 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { get, set } from 'idb-keyval';
-import Link from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
@@ -11,16 +9,31 @@ import type { Units } from '@/core/units';
 import type { Witness } from '@/data/witnesses';
 import { useSend } from '@/platform/useSend';
 import { useSay } from '@/ui/Undo';
-import { ConePacks } from '../../kilns';
-import { blank, isWritten, nextUnwritten, tally, withRecord, type RoomPiece } from '../room';
-import type { RecordInput, SeenInput } from '../schema';
+import type { Place } from '@/core/looks';
+import {
+  formStart,
+  isWritten,
+  looksAt,
+  nextUnwritten,
+  nowOf,
+  tally,
+  usualSaying,
+  withRecord,
+  type RoomLook,
+  type RoomPiece,
+  type Writer,
+} from '../room';
 import type { PaintChoice } from '../queries';
-import type { OutboxState } from '../outbox';
 import { useOutbox } from '../useOutbox';
 import { ConflictDialog } from './ConflictDialog';
 import { Finish } from './Finish';
 import { PieceInHand } from './PieceInHand';
 import { PlanList } from './PlanList';
+import { RoomHead } from './RoomHead';
+import * as contracts from '../contracts';
+import { ConePacks } from '@/features/firings';
+import type { RecordInput, SeenInput } from '../contracts';
+import { sameStack, statusWords } from '../status';
 
 type Drafts = Record<string, SeenInput>;
 
@@ -34,7 +47,8 @@ export function OpeningRoom(props: {
   cones: Witness[];
   target: string | null;
   units: Units;
-  person: string;
+  person: Writer;
+  place: Place;
   writtenUp: boolean;
   start: string | null;
 }) {
@@ -56,6 +70,9 @@ export function OpeningRoom(props: {
       'finish',
   );
   const [zone, setZone] = useState<string | null>(null);
+  const [place, setPlace] = useState(props.place);
+  const [saying, setSaying] = useState<Record<string, RoomLook | null>>({});
+  const [opened] = useState(() => new Date().toISOString());
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const draftKey = `jiten-drafts-${props.firingId}`;
   useEffect(() => {
@@ -66,14 +83,13 @@ export function OpeningRoom(props: {
     // What an earlier visit left here is already said, though the page was made without it.
     void box?.leftBehind().then((items) => {
       const records = items.flatMap((item) =>
-        item.kind === 'act' && item.name === 'opening.record' ? [item.input as RecordInput] : [],
+        item.kind === 'act' && item.name === contracts.record.name
+          ? [item.input as RecordInput]
+          : [],
       );
       if (records.length > 0)
         setPieces((now) =>
-          records.reduce(
-            (all, record) => withRecord(all, record, props.person, new Date().toISOString()),
-            now,
-          ),
+          records.reduce((all, record) => withRecord(all, record, props.person), now),
         );
     });
   }, [box, props.person]);
@@ -85,11 +101,19 @@ export function OpeningRoom(props: {
       )
     : [];
   const key = `${at}/${zone ?? ''}`;
-  const stored = piece?.seen[zone ?? '']?.seen;
-  const seen =
-    drafts[key] ??
-    stored ??
-    (piece ? { ...blank(piece.kind), ...(zone === null ? {} : { verdict: null }) } : null);
+  // Undefined until somebody says otherwise: one's own words of today are put right.
+  const correcting =
+    saying[key] !== undefined
+      ? saying[key]
+      : piece
+        ? usualSaying(looksAt(piece, zone), props.person, opened)
+        : null;
+  const seen = piece ? (drafts[key] ?? formStart(piece, zone, correcting)) : null;
+  const correct = (look: RoomLook | null): void => {
+    setSaying((now) => ({ ...now, [key]: look }));
+    const { [key]: _, ...rest } = drafts;
+    keepDrafts(rest);
+  };
   const keepDrafts = (next: Drafts): void => {
     setDrafts(next);
     void set(draftKey, next);
@@ -121,29 +145,40 @@ export function OpeningRoom(props: {
   const save = async (goOn: boolean): Promise<void> => {
     if (!piece || !seen || !box) return;
     const ids = zone === null && chosen.size > 1 ? [...chosen] : [piece.id];
-    const entries = ids.map((pieceId) => ({
-      pieceId,
-      observationId: v7(),
-      basedOn: pieces.find((one) => one.id === pieceId)?.seen[zone ?? '']?.id ?? null,
-    }));
-    const input: RecordInput = { firingId: props.firingId, pieces: entries, zone, seen };
+    const seenAt = new Date().toISOString();
+    const entries = ids.map((pieceId) => {
+      const own = pieces.find((one) => one.id === pieceId);
+      const usual = own ? usualSaying(looksAt(own, zone), props.person, seenAt) : null;
+      return {
+        pieceId,
+        observationId: v7(),
+        corrects: (pieceId === piece.id ? correcting : usual)?.id ?? null,
+      };
+    });
+    const input: RecordInput = {
+      firingId: props.firingId,
+      pieces: entries,
+      zone,
+      seenAt,
+      place,
+      seen,
+    };
     await box.add({
       id: v7(),
       kind: 'act',
-      name: 'opening.record',
+      name: contracts.record.name,
       input,
       label: ids.length > 1 ? `${ids.length} alike` : piece.code,
     });
-    const after = withRecord(pieces, input, props.person, new Date().toISOString());
+    const back = contracts.record.inverse!(input, null);
+    const after = withRecord(pieces, input, props.person);
     setPieces(after);
     const { [key]: _, ...rest } = drafts;
     keepDrafts(rest);
+    setSaying(({ [key]: _, ...others }) => others);
     say(
       ids.length > 1 ? `${ids.length} written up` : `${piece.code} written up`,
-      () =>
-        void act('opening.withdraw', {
-          observationIds: entries.map((entry) => entry.observationId),
-        }).then((answer) => answer.ok && setPieces(pieces)),
+      () => void act(back.contract, back.input).then((answer) => answer.ok && setPieces(pieces)),
     );
     if (goOn) {
       const done = new Set(after.filter(isWritten).map((one) => one.id));
@@ -154,19 +189,17 @@ export function OpeningRoom(props: {
     const refused = state.refused;
     if (!box || refused === null) return;
     const item = refused.item;
-    if (answer === 'mine' && item.kind === 'act')
-      await box.settle({
-        ...item,
-        id: v7(),
-        input: { ...(item.input as RecordInput), replace: true },
-      });
-    else {
+    if (answer === 'mine' && item.kind === 'act') {
+      const input = item.input as RecordInput;
+      const pieces = input.pieces.map((entry) => ({ ...entry, corrects: null }));
+      await box.settle({ ...item, id: v7(), input: { ...input, pieces } });
+    } else {
       await box.settle(null);
       window.location.reload();
     }
   };
   const finish = async (done: boolean): Promise<void> => {
-    const answer = await act('opening.finish', { firingId: props.firingId, done });
+    const answer = await act(contracts.finish, { firingId: props.firingId, done });
     if (!answer.ok) return;
     say(done ? 'The opening is written up' : 'The opening is open again');
     router.push(`/kilns/firings/${props.firingId}`);
@@ -174,42 +207,13 @@ export function OpeningRoom(props: {
   };
   return (
     <Box sx={{ minHeight: '100dvh' }}>
-      <Box
-        component="header"
-        sx={{
-          display: 'flex',
-          flexWrap: 'wrap',
-          alignItems: 'center',
-          columnGap: 2,
-          px: 2,
-          py: { xs: 0.25, md: 1 },
-          borderBottom: '2px solid',
-          borderColor: 'text.primary',
-          bgcolor: 'background.paper',
-        }}
-      >
-        <Typography variant="h2" component="p" sx={{ flex: '1 1 150px' }}>
-          Opening {props.title}{' '}
-          <Typography
-            component="span"
-            color="text.secondary"
-            sx={{ display: { xs: 'none', md: 'inline' } }}
-          >
-            {props.reached}
-          </Typography>
-        </Typography>
-        <Typography role="status" variant="body2" sx={{ fontWeight: 600 }}>
-          {statusWords(state, written.size, pieces.length)}
-        </Typography>
-        {state.waiting > 0 && !state.sending && (
-          <Button size="small" variant="outlined" onClick={() => void box?.flush()}>
-            Send now
-          </Button>
-        )}
-        <Button component={Link} href={`/kilns/firings/${props.firingId}`} size="small">
-          Leave
-        </Button>
-      </Box>
+      <RoomHead
+        title={props.title}
+        reached={props.reached}
+        firingId={props.firingId}
+        status={statusWords(state, written.size, pieces.length)}
+        onSend={state.waiting > 0 && !state.sending ? () => void box?.flush() : null}
+      />
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '290px minmax(0,1fr)' } }}>
         <Box
           sx={{
@@ -247,7 +251,7 @@ export function OpeningRoom(props: {
           )}
           {at === 'finish' && (
             <Finish
-              tally={tally(pieces, (one) => one.seen['']?.seen ?? null)}
+              tally={tally(pieces, (one) => nowOf(looksAt(one, null)))}
               writtenUp={props.writtenUp}
               waiting={state.waiting}
               busy={busy}
@@ -267,7 +271,11 @@ export function OpeningRoom(props: {
               zone={zone}
               onZone={setZone}
               seen={seen}
-              changed={key in drafts}
+              writer={props.person}
+              correcting={correcting}
+              onCorrect={correct}
+              place={place}
+              onPlace={setPlace}
               onSeen={(next) => keepDrafts({ ...drafts, [key]: next })}
               chosen={chosen.size === 0 ? new Set([piece.id]) : chosen}
               onChosen={setChosen}
@@ -285,19 +293,4 @@ export function OpeningRoom(props: {
       )}
     </Box>
   );
-}
-
-const sameStack = (a: RoomPiece, b: RoomPiece): boolean =>
-  JSON.stringify(a.layers.map(({ coat, region }) => [coat, region])) ===
-  JSON.stringify(b.layers.map(({ coat, region }) => [coat, region]));
-
-function statusWords(
-  { ready, waiting, sending, trouble }: OutboxState,
-  written: number,
-  all: number,
-): string {
-  if (!ready) return `${written} of ${all} written up; looking through this device …`;
-  if (waiting === 0) return `${written} of ${all} written up; all of it is on the studio’s server`;
-  const here = `${waiting} on this device, not yet on the server`;
-  return sending && trouble === null ? `${here}; sending …` : `${here}. ${trouble ?? ''}`;
 }

@@ -9,16 +9,18 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { FORMS } from '@/core/designs';
 import type { Units } from '@/core/units';
-import { describeRegion, describeStack, zoneKey, zonesOf } from '@/core/zones';
+import { describeRegion, describeZone, zoneKey, zonesOf } from '@/core/zones';
 import { Picture } from '@/ui/Picture';
 import { MONO } from '@/ui/theme';
-import { Silhouette, faceName, paintsOf } from '../../drawings';
-import { isWritten, type RoomPiece } from '../room';
-import type { SeenInput } from '../schema';
+import { Silhouette, faceName, namesOf, paintsOf } from '../../drawings';
+import { isWritten, looksAt, type RoomLook, type RoomPiece, type Writer } from '../room';
+import { LooksHere } from './LooksHere';
+import type { Place } from '@/core/looks';
 import type { PaintChoice } from '../queries';
 import { LotPicker } from './LotPicker';
-import { PictureTaker } from './PictureTaker';
+import { PictureTaker } from '../../media';
 import { SeenFields } from './SeenFields';
+import type { SeenInput } from '../contracts';
 
 export type InHand = {
   piece: RoomPiece;
@@ -30,7 +32,11 @@ export type InHand = {
   onZone: (zone: string | null) => void;
   seen: SeenInput;
   onSeen: (seen: SeenInput) => void;
-  changed: boolean;
+  writer: Writer;
+  correcting: RoomLook | null;
+  onCorrect: (look: RoomLook | null) => void;
+  place: Place;
+  onPlace: (place: Place) => void;
   chosen: ReadonlySet<string>;
   onChosen: (chosen: ReadonlySet<string>) => void;
   onPicture: (files: readonly File[]) => void;
@@ -40,12 +46,10 @@ export type InHand = {
 /** The piece in hand: what lies on it, its pictures, and what is to be said of it. */
 export function PieceInHand(props: InHand) {
   const { piece, zone, seen } = props;
-  const paints = paintsOf(piece.bodyColour, props.coatings);
+  const paints = paintsOf(piece.bodyColour, props.coatings, piece.bodyName);
   const zones = zonesOf(piece.faces, piece.layers, 99);
   const current = zones.find((one) => zoneKey(one) === zone);
-  const name = (slug: string): string => paints.coat(slug).name;
   const stacked = (current ? [current] : zones).some((one) => one.stack.length > 1);
-  const before = piece.seen[zone ?? ''];
   return (
     <Box
       sx={{
@@ -138,10 +142,10 @@ export function PieceInHand(props: InHand) {
             ...[...zones].reverse().map((one) => {
               const face = piece.faces.find((entry) => entry.no === one.face)!;
               const side = piece.faces.length > 1 ? `${faceName(face, paints)}: ` : '';
-              const done = piece.seen[zoneKey(one)] ? ' ✓' : '';
+              const done = looksAt(piece, zoneKey(one)).length > 0 ? ' ✓' : '';
               return {
                 key: zoneKey(one),
-                label: `${side}${describeRegion(one)}: ${describeStack(one.stack, name)}${done}`,
+                label: `${side}${describeRegion(one)}: ${describeZone(one, face, namesOf(paints))}${done}`,
               };
             }),
           ]}
@@ -161,12 +165,15 @@ export function PieceInHand(props: InHand) {
             Only where it differs from the whole piece.
           </Typography>
         )}
-        {before && !props.changed && (
-          <Typography variant="body2" sx={{ mb: 1 }}>
-            Written up by {before.by}. Change anything to correct it; what stood here stays on
-            record.
-          </Typography>
-        )}
+        <LooksHere
+          looks={looksAt(piece, zone)}
+          correcting={props.correcting}
+          onCorrect={props.onCorrect}
+          place={props.place}
+          onPlace={props.onPlace}
+          writer={props.writer}
+          units={props.units}
+        />
         <SeenFields
           seen={seen}
           onChange={props.onSeen}

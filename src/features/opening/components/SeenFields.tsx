@@ -9,8 +9,8 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { MEETINGS, OPACITIES, SURFACES, VERDICTS } from '@/core/signs';
 import { formatLength, type Units } from '@/core/units';
-import type { SeenInput } from '../schema';
 import { SignPad } from './SignPad';
+import type { SeenInput } from '../contracts';
 
 /** One of a few words in sight; touching the chosen one takes it back. */
 function Words<T extends string>({

@@ -5,7 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { SEVERITIES, SIGNS, signOf } from '@/core/signs';
-import type { SeenSign } from '@/core/standing';
+import type { SeenSign } from '@/core/looks';
 import { Glyph } from '../../drawings';
 
 /** Touch a sign to say it is there, again for worse, a fourth time to take it away. */

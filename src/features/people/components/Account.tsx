@@ -1,5 +1,4 @@
 'use client';
-import { zodResolver } from '@hookform/resolvers/zod';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -7,13 +6,12 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useColorScheme } from '@mui/material/styles';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { call } from '@/platform/client';
-import { showFieldProblems, useSend } from '@/platform/useSend';
-import { ProblemNote } from '@/ui/Problem';
+import { useContractForm } from '@/platform/useContractForm';
+import { FormShell } from '@/ui/FormShell';
 import { useSay } from '@/ui/Undo';
 import { TextInput } from '@/ui/fields';
-import { passwordSchema } from '../schema';
+import * as contracts from '../contracts';
 
 /** A person's own matters: light or dark, the password, leaving. */
 export function Account() {
@@ -53,45 +51,36 @@ export function Account() {
 
 function PasswordForm({ onDone }: { onDone: () => void }) {
   const say = useSay();
-  const { control, handleSubmit, setError } = useForm({
-    resolver: zodResolver(passwordSchema),
-    defaultValues: { current: '', next: '' },
-  });
-  const { act, busy, problem } = useSend();
-  const submit = handleSubmit(async (values) => {
-    const answer = await act('people.change-password', values);
-    showFieldProblems(answer, setError);
-    if (answer.ok) {
+  const form = useContractForm(contracts.changePassword, {
+    start: { current: '', next: '' },
+    draft: null,
+    done: () => {
       say('Password changed');
       onDone();
-    }
+    },
   });
   return (
-    <form onSubmit={(event) => void submit(event)} noValidate>
-      <Stack spacing={2} sx={{ maxWidth: 420 }}>
-        <TextInput
-          control={control}
-          name="current"
-          label="Present password"
-          type="password"
-          autoComplete="current-password"
-        />
-        <TextInput
-          control={control}
-          name="next"
-          label="New password"
-          type="password"
-          autoComplete="new-password"
-          helper="At least ten characters."
-        />
-        <ProblemNote>{problem}</ProblemNote>
-        <Stack direction="row" spacing={1}>
-          <Button type="submit" variant="contained" disabled={busy}>
-            Change password
-          </Button>
-          <Button onClick={onDone}>Leave it</Button>
-        </Stack>
-      </Stack>
-    </form>
+    <FormShell
+      form={form}
+      act="Change password"
+      acts={<Button onClick={onDone}>Leave it</Button>}
+      sx={{ maxWidth: 420 }}
+    >
+      <TextInput
+        control={form.control}
+        name="current"
+        label="Present password"
+        type="password"
+        autoComplete="current-password"
+      />
+      <TextInput
+        control={form.control}
+        name="next"
+        label="New password"
+        type="password"
+        autoComplete="new-password"
+        helper="At least ten characters."
+      />
+    </FormShell>
   );
 }

@@ -1,7 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
-import Stack from '@mui/material/Stack';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -11,13 +10,16 @@ import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Invitation, Person, Role } from '@/data/people';
-import { useSend } from '@/platform/useSend';
-import { ProblemNote } from '@/ui/Problem';
+import type { Invitation, Person } from '@/data/people';
+import { useContractForm } from '@/platform/useContractForm';
+import type { Acted } from '@/platform/useSend';
+import { FormShell, GROWS } from '@/ui/FormShell';
+import { SelectInput } from '@/ui/choice-fields';
+import { TextInput } from '@/ui/fields';
 import { useSay } from '@/ui/Undo';
 import { LinkNote } from './LinkNote';
-
-const ROLES: readonly Role[] = ['technician', 'teacher', 'student'];
+import * as contracts from '../contracts';
+import { ROLES, type Role } from '@/core/studio';
 
 export function PeopleList({
   people,
@@ -30,67 +32,45 @@ export function PeopleList({
 }) {
   const router = useRouter();
   const say = useSay();
-  const { act, busy, problem } = useSend();
-  const [name, setName] = useState('');
-  const [role, setRole] = useState<Role>('student');
   const [link, setLink] = useState<string | null>(null);
-  const run = async (operation: string, input: unknown, done: string): Promise<void> => {
-    if ((await act(operation, input)).ok) say(done);
-    router.refresh();
-  };
-  const invite = async (): Promise<void> => {
-    const answer = await act<{ token: string }>('people.invite', { name, role });
-    if (!answer.ok) return;
-    setLink(`${window.location.origin}/invite/${answer.data.token}`);
-    setName('');
+  const form = useContractForm(contracts.invite, {
+    start: { name: '', role: 'student' },
+    draft: 'new',
+    done: ({ data }) => {
+      setLink(`${window.location.origin}/invite/${data.token}`);
+      form.reset();
+      router.refresh();
+    },
+  });
+  const { act, busy } = form;
+  const after = async (sent: Promise<Acted<null>>, done: string): Promise<void> => {
+    const answer = await sent;
+    if (answer.ok) say(done, answer.undo);
     router.refresh();
   };
   return (
     <>
-      <Stack
-        direction={{ xs: 'column', sm: 'row' }}
-        spacing={1}
-        component="form"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void invite();
-        }}
-        sx={{ maxWidth: 720, mb: 2 }}
-      >
-        <TextField
+      <FormShell form={form} act="Make invitation" row>
+        <TextInput
+          control={form.control}
+          name="name"
           label="Invite somebody"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
           placeholder="Name"
+          sx={GROWS}
         />
-        <TextField
-          select
+        <SelectInput
+          control={form.control}
+          name="role"
           label="as"
-          value={role}
-          onChange={(event) => setRole(event.target.value as Role)}
-          sx={{ maxWidth: { sm: 180 } }}
-        >
-          {ROLES.map((one) => (
-            <MenuItem key={one} value={one}>
-              {one}
-            </MenuItem>
-          ))}
-        </TextField>
-        <Button
-          type="submit"
-          variant="contained"
-          disabled={busy || name.trim() === ''}
-          sx={{ flex: 'none' }}
-        >
-          Make invitation
-        </Button>
-      </Stack>
+          choices={ROLES.map((value) => ({ value, label: value }))}
+          sx={{ width: { sm: 180 } }}
+        />
+      </FormShell>
       {link && (
         <LinkNote link={link}>
           Give this link to them; it opens once, within 14 days, and is shown only now.
         </LinkNote>
       )}
-      <ProblemNote>{problem}</ProblemNote>
       <TableContainer>
         <Table size="small" aria-label="People">
           <TableHead>
@@ -117,9 +97,11 @@ export function PeopleList({
                     disabled={busy}
                     slotProps={{ htmlInput: { 'aria-label': `Role of ${person.name}` } }}
                     onChange={(event) =>
-                      void run(
-                        'people.set-role',
-                        { personId: person.id, role: event.target.value },
+                      void after(
+                        act(contracts.setRole, {
+                          personId: person.id,
+                          role: event.target.value as Role,
+                        }),
                         `${person.name} is a ${event.target.value} now`,
                       )
                     }
@@ -137,9 +119,11 @@ export function PeopleList({
                       size="small"
                       disabled={busy}
                       onClick={() =>
-                        void run(
-                          'people.disable',
-                          { personId: person.id, disabled: !person.disabled },
+                        void after(
+                          act(contracts.disable, {
+                            personId: person.id,
+                            disabled: !person.disabled,
+                          }),
                           person.disabled
                             ? `${person.name} may sign in again`
                             : `${person.name} may not sign in any more`,
@@ -162,9 +146,8 @@ export function PeopleList({
                     size="small"
                     disabled={busy}
                     onClick={() =>
-                      void run(
-                        'people.withdraw-invitation',
-                        { invitationId: invitation.id },
+                      void after(
+                        act(contracts.withdraw, { invitationId: invitation.id }),
                         'Invitation withdrawn',
                       )
                     }

@@ -1,27 +1,26 @@
 'use client';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import Stack from '@mui/material/Stack';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableContainer from '@mui/material/TableContainer';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { ShareLink } from '@/data/people';
-import { useSend } from '@/platform/useSend';
-import { ProblemNote } from '@/ui/Problem';
+import { useContractForm } from '@/platform/useContractForm';
+import { FormShell, GROWS } from '@/ui/FormShell';
+import { SelectInput } from '@/ui/choice-fields';
+import { TextInput } from '@/ui/fields';
 import { day } from '@/ui/time';
 import { LinkNote } from './LinkNote';
+import * as contracts from '../contracts';
 
 const TERMS = [
-  { days: 7, label: 'a week' },
-  { days: 90, label: 'three months' },
-  { days: 365, label: 'a year' },
-  { days: null, label: 'until it is revoked' },
+  { value: 7, label: 'a week' },
+  { value: 90, label: 'three months' },
+  { value: 365, label: 'a year' },
 ];
 
 /** Links that show the chart to somebody without an account. `view` is what a new one opens with. */
@@ -37,24 +36,19 @@ export function ShareLinks({
   view?: string;
 }) {
   const router = useRouter();
-  const { act, busy, problem } = useSend();
-  const [label, setLabel] = useState('');
-  const [term, setTerm] = useState(1);
   const [shown, setShown] = useState<string | null>(null);
   const address = (token: string): string => `${window.location.origin}/s/${token}`;
-  const make = async (): Promise<void> => {
-    const answer = await act<{ token: string }>('people.share', {
-      label,
-      view,
-      days: TERMS[term]!.days,
-    });
-    if (!answer.ok) return;
-    setShown(address(answer.data.token));
-    setLabel('');
-    router.refresh();
-  };
+  const form = useContractForm(contracts.share, {
+    start: { label: '', view, days: 90 },
+    draft: view,
+    done: ({ data }) => {
+      setShown(address(data.token));
+      form.reset();
+      router.refresh();
+    },
+  });
   const revoke = async (shareId: string): Promise<void> => {
-    await act('people.revoke-share', { shareId });
+    await form.act(contracts.revokeShare, { shareId });
     router.refresh();
   };
   const state = (link: ShareLink): string =>
@@ -67,50 +61,28 @@ export function ShareLinks({
           : 'open until revoked';
   return (
     <>
-      <Stack
-        direction={{ xs: 'column', sm: 'row' }}
-        spacing={1}
-        component="form"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void make();
-        }}
-        sx={{ maxWidth: 760, mb: 2 }}
-      >
-        <TextField
+      <FormShell form={form} act="Make share link" row>
+        <TextInput
+          control={form.control}
+          name="label"
           label="Share the chart with"
           placeholder="Tuesday class"
-          value={label}
-          onChange={(event) => setLabel(event.target.value)}
+          sx={GROWS}
         />
-        <TextField
-          select
+        <SelectInput
+          control={form.control}
+          name="days"
           label="for"
-          value={term}
-          onChange={(event) => setTerm(Number(event.target.value))}
-          sx={{ maxWidth: { sm: 220 } }}
-        >
-          {TERMS.map((one, i) => (
-            <MenuItem key={one.label} value={i}>
-              {one.label}
-            </MenuItem>
-          ))}
-        </TextField>
-        <Button
-          type="submit"
-          variant="contained"
-          disabled={busy || label.trim() === ''}
-          sx={{ flex: 'none' }}
-        >
-          Make share link
-        </Button>
-      </Stack>
+          choices={TERMS}
+          none="until it is revoked"
+          sx={{ width: { sm: 220 } }}
+        />
+      </FormShell>
       {shown && (
         <LinkNote link={shown}>
           Whoever has this link sees the chart, and nothing else, without signing in.
         </LinkNote>
       )}
-      <ProblemNote>{problem}</ProblemNote>
       {links.length > 0 && (
         <TableContainer>
           <Table size="small" aria-label="Share links">
@@ -134,7 +106,11 @@ export function ShareLinks({
                         <Button size="small" onClick={() => setShown(address(link.token))}>
                           Show
                         </Button>
-                        <Button size="small" disabled={busy} onClick={() => void revoke(link.id)}>
+                        <Button
+                          size="small"
+                          disabled={form.busy}
+                          onClick={() => void revoke(link.id)}
+                        >
                           Revoke
                         </Button>
                       </>

@@ -1,30 +1,26 @@
 'use client';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import { formatCone } from '@/core/cones';
-import { fieldNumber } from '@/core/units';
-import { QuantityField } from '@/ui/QuantityField';
 import type { BodyTest } from '@/data/stock';
-import { useSend } from '@/platform/useSend';
+import { useContractForm } from '@/platform/useContractForm';
+import { FormShell } from '@/ui/FormShell';
+import { NumberInput } from '@/ui/NumberField';
+import { SelectInput } from '@/ui/choice-fields';
+import { TextInput } from '@/ui/fields';
 import { Nothing } from '@/ui/Page';
-import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
 import { day } from '@/ui/time';
-import { Pick } from './DesignFields';
+import * as contracts from '../contracts';
 
 const KINDS = [
-  { id: 'shrinkage', name: 'Shrinkage, %' },
-  { id: 'absorption', name: 'Absorption, %' },
-  { id: 'sag', name: 'Sag over a span, mm' },
-  { id: 'plasticity', name: 'Plasticity, 1 to 5' },
-  { id: 'melt', name: 'Melt, 0 to 5' },
-  { id: 'strength of colour', name: 'Strength of colour, 0 to 5' },
-  { id: 'expansion', name: 'Expansion, 10⁻⁶/K' },
+  { value: 'shrinkage', label: 'Shrinkage, %' },
+  { value: 'absorption', label: 'Absorption, %' },
+  { value: 'sag', label: 'Sag over a span, mm' },
+  { value: 'plasticity', label: 'Plasticity, 1 to 5' },
+  { value: 'melt', label: 'Melt, 0 to 5' },
+  { value: 'strength of colour', label: 'Strength of colour, 0 to 5' },
+  { value: 'expansion', label: 'Expansion, 10⁻⁶/K' },
 ];
 
 /** What was measured of the clay itself. */
@@ -39,26 +35,16 @@ export function BodyTests({
 }) {
   const router = useRouter();
   const say = useSay();
-  const { act, busy, problem } = useSend();
-  const [kind, setKind] = useState('shrinkage');
-  const [value, setValue] = useState('');
-  const [cone, setCone] = useState('');
-  const [note, setNote] = useState('');
-  const figure = fieldNumber(value);
-  const add = async (): Promise<void> => {
-    const answer = await act('questions.test-body', {
-      bodyId,
-      kind,
-      value: figure,
-      cone: cone.trim() === '' ? null : cone,
-      note,
-    });
-    if (!answer.ok) return;
-    setValue('');
-    setNote('');
-    say('Measured');
-    router.refresh();
-  };
+  const form = useContractForm(contracts.testBody, {
+    start: { bodyId, kind: 'shrinkage', value: null, cone: null, note: '' },
+    draft: bodyId,
+    done: (_, sent) => {
+      form.reset({ ...sent, value: null, note: '' });
+      say('Measured');
+      router.refresh();
+    },
+  });
+  const { control } = form;
   return (
     <>
       {tests.length === 0 && (
@@ -80,41 +66,23 @@ export function BodyTests({
           </Typography>
         </Typography>
       ))}
-      <Stack
-        direction="row"
-        spacing={1}
-        component="form"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void add();
-        }}
-        sx={{ mt: 2, flexWrap: 'wrap', rowGap: 1 }}
-      >
-        <Box sx={{ width: 230 }}>
-          <Pick label="What was measured" value={kind} choices={KINDS} onChange={setKind} />
-        </Box>
-        <QuantityField label="Figure" value={value} onChange={setValue} width={100} />
-        <TextField
-          label="Fired to cone"
-          value={cone}
-          onChange={(event) => setCone(event.target.value)}
-          sx={{ width: 130 }}
+      <FormShell form={form} act="Write it down" row sx={{ mt: 2 }}>
+        <SelectInput
+          control={control}
+          name="kind"
+          label="What was measured"
+          choices={KINDS}
+          sx={{ width: 210 }}
         />
-        <TextField
+        <NumberInput control={control} name="value" label="Figure" width={110} />
+        <TextInput control={control} name="cone" label="Fired to cone" orNull sx={{ width: 130 }} />
+        <TextInput
+          control={control}
+          name="note"
           label="How, and what was seen"
-          value={note}
-          onChange={(event) => setNote(event.target.value)}
-          sx={{ width: 280 }}
+          sx={{ width: 260 }}
         />
-        <Button
-          type="submit"
-          variant="contained"
-          disabled={busy || Number.isNaN(figure) || (figure === null && note.trim() === '')}
-        >
-          Write it down
-        </Button>
-      </Stack>
-      <ProblemNote>{problem}</ProblemNote>
+      </FormShell>
     </>
   );
 }

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { differences } from '@/core/designs';
-import { Pick } from './DesignFields';
+import { Pick } from './design-inputs';
 
 type Compared = {
   no: number;

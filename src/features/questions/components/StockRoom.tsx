@@ -1,26 +1,25 @@
 'use client';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import { daysLeft, FORMS } from '@/core/designs';
-import { fieldNumber } from '@/core/units';
-import { QuantityField } from '@/ui/QuantityField';
 import type { TileStock } from '@/data/stock';
-import { useSend } from '@/platform/useSend';
+import { useContractForm } from '@/platform/useContractForm';
+import { FormShell } from '@/ui/FormShell';
+import { NumberInput } from '@/ui/NumberField';
+import { SelectInput, choices } from '@/ui/choice-fields';
 import { Nothing, Section } from '@/ui/Page';
-import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
-import { Pick } from './DesignFields';
+import * as contracts from '../contracts';
 
 const LATELY = 90;
 const TILE_FORMS = FORMS.filter(({ kind }) => kind === 'tile');
+
+const facesOf = (form: string): readonly string[] =>
+  FORMS.find(({ name }) => name === form)?.faces ?? ['bare'];
 
 const runsOut = (stock: TileStock): string => {
   const days = daysLeft(stock.number, stock.usedLately, LATELY);
@@ -41,26 +40,22 @@ export function StockRoom({
 }) {
   const router = useRouter();
   const say = useSay();
-  const { act, busy, problem } = useSend();
-  const [bodyId, setBodyId] = useState(bodies[0]?.id ?? '');
-  const [form, setForm] = useState(TILE_FORMS[0]!.name);
-  const [why, setWhy] = useState('made');
-  const [number, setNumber] = useState('');
-  const faces = (TILE_FORMS.find(({ name }) => name === form)?.faces ?? ['bare']).join(', ');
-  const count = fieldNumber(number);
-  const move = async (): Promise<void> => {
-    const answer = await act('questions.move-tiles', {
-      bodyId,
-      form,
-      faces,
-      number: count,
-      why,
-    });
-    if (!answer.ok) return;
-    setNumber('');
-    say('Written down');
-    router.refresh();
-  };
+  const form = useContractForm(contracts.moveTiles, {
+    start: {
+      bodyId: bodies[0]?.id ?? '',
+      form: TILE_FORMS[0]!.name,
+      faces: 'bare',
+      why: 'made',
+    },
+    draft: 'stock',
+    complete: (typed) => ({ ...typed, faces: facesOf(typed.form).join(', ') }),
+    done: ({ undo }, { number: _, ...again }) => {
+      form.reset(again);
+      say('Written down', undo);
+      router.refresh();
+    },
+  });
+  const { control } = form;
   return (
     <Section title="On the board">
       {stock.length === 0 ? (
@@ -93,45 +88,30 @@ export function StockRoom({
           </TableBody>
         </Table>
       )}
-      <Stack
-        direction="row"
-        spacing={1}
-        sx={{ mt: 2, flexWrap: 'wrap', rowGap: 1 }}
-        component="form"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void move();
-        }}
-      >
-        <Box sx={{ width: 170 }}>
-          <Pick label="Body" value={bodyId} choices={bodies} onChange={setBodyId} />
-        </Box>
-        <Box sx={{ width: 170 }}>
-          <Pick
-            label="Form"
-            value={form}
-            choices={TILE_FORMS.map(({ name }) => ({ id: name, name }))}
-            onChange={setForm}
-          />
-        </Box>
-        <Box sx={{ width: 130 }}>
-          <Pick
-            label="Were"
-            value={why}
-            choices={['made', 'used', 'broken', 'counted'].map((id) => ({ id, name: id }))}
-            onChange={setWhy}
-          />
-        </Box>
-        <QuantityField label="Tiles" value={number} onChange={setNumber} width={90} />
-        <Button
-          type="submit"
-          variant="contained"
-          disabled={busy || count === null || Number.isNaN(count) || bodyId === ''}
-        >
-          Write it down
-        </Button>
-      </Stack>
-      <ProblemNote>{problem}</ProblemNote>
+      <FormShell form={form} act="Write it down" row sx={{ mt: 2 }}>
+        <SelectInput
+          control={control}
+          name="bodyId"
+          label="Body"
+          choices={bodies.map(({ id, name }) => ({ value: id, label: name }))}
+          sx={{ width: 170 }}
+        />
+        <SelectInput
+          control={control}
+          name="form"
+          label="Form"
+          choices={choices(TILE_FORMS.map(({ name }) => name))}
+          sx={{ width: 170 }}
+        />
+        <SelectInput
+          control={control}
+          name="why"
+          label="Were"
+          choices={choices(['made', 'used', 'broken', 'counted'])}
+          sx={{ width: 130 }}
+        />
+        <NumberInput control={control} name="number" label="Tiles" width={110} />
+      </FormShell>
     </Section>
   );
 }

@@ -16,6 +16,8 @@ import { SignInAgainHost } from './SignInAgainHost';
 
 const Finder = dynamic(() => import('./Finder').then((module) => module.Finder), { ssr: false });
 
+const Keys = dynamic(() => import('./Keys').then((module) => module.Keys), { ssr: false });
+
 type Place = {
   href: string;
   label: string;
@@ -64,7 +66,7 @@ export function Shell({
   children: ReactNode;
 }) {
   const path = usePathname();
-  const [finding, setFinding] = useState(false);
+  const [open, setOpen] = useState<'finder' | 'keys' | null>(null);
   useEffect(() => {
     const listen = (event: KeyboardEvent): void => {
       const field = (event.target as HTMLElement).closest(
@@ -75,8 +77,8 @@ export function Shell({
         (event.key.toLowerCase() === 'k' && (event.ctrlKey || event.metaKey))
       ) {
         event.preventDefault();
-        setFinding(true);
-      }
+        setOpen('finder');
+      } else if (event.key === '?' && field === null) setOpen('keys');
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
@@ -123,7 +125,7 @@ export function Shell({
         }}
       >
         <ButtonBase
-          onClick={() => setFinding(true)}
+          onClick={() => setOpen('finder')}
           aria-label="Find a piece, a coating, a firing (press /)"
           sx={itemStyle(false)}
         >
@@ -151,7 +153,8 @@ export function Shell({
         })}
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>{children}</Box>
-      {finding && <Finder onClose={() => setFinding(false)} />}
+      {open === 'finder' && <Finder onClose={() => setOpen(null)} />}
+      {open === 'keys' && <Keys onClose={() => setOpen(null)} />}
       <SignInAgainHost login={login} />
     </Box>
   );

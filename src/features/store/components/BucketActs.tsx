@@ -1,49 +1,30 @@
 'use client';
-import { zodResolver } from '@hookform/resolvers/zod';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import type { Bucket } from '@/data/buckets';
-import { showFieldProblems, useSend } from '@/platform/useSend';
-import { ProblemNote } from '@/ui/Problem';
+import { useContractForm } from '@/platform/useContractForm';
+import { useSend } from '@/platform/useSend';
+import { FormShell } from '@/ui/FormShell';
 import { useSay } from '@/ui/Undo';
-import { bucketFields, type BucketInput } from '../recipe-schema';
 import { BucketFields } from './BucketFields';
+import * as contracts from '../contracts';
 
 /** Editing a bucket, and putting it out of use when it is empty. */
 export function BucketActs({ bucket }: { bucket: Bucket }) {
   const router = useRouter();
   const say = useSay();
-  const { act, busy, problem } = useSend();
+  const { act, busy } = useSend();
   const [editing, setEditing] = useState(false);
-  const { name, dryG, shape, widthMm, depthMm, litres, advice } = bucket;
-  const form = useForm<BucketInput>({
-    resolver: zodResolver(bucketFields) as never,
-    values: { name, dryG, shape, widthMm, depthMm, litres, advice },
-  });
   const empty = async (emptied: boolean): Promise<void> => {
-    const answer = await act('store.empty-bucket', { id: bucket.id, emptied });
+    const answer = await act(contracts.emptyBucket, { id: bucket.id, emptied });
     if (!answer.ok) return;
-    say(emptied ? 'Emptied: it stays on record' : 'In use again', () => void empty(!emptied));
+    say(emptied ? 'Emptied: it stays on record' : 'In use again', answer.undo);
     router.refresh();
   };
-  const submit = form.handleSubmit(async (fields) => {
-    const answer = await act('store.save-bucket', {
-      id: bucket.id,
-      revision: bucket.revision,
-      fields,
-    });
-    showFieldProblems(answer, form.setError, 'fields.');
-    if (!answer.ok) return;
-    setEditing(false);
-    say('Saved');
-    router.refresh();
-  });
   return (
     <>
       <Button variant="outlined" onClick={() => setEditing(true)}>
@@ -53,20 +34,31 @@ export function BucketActs({ bucket }: { bucket: Bucket }) {
         {bucket.emptiedAt === null ? 'It is empty' : 'Take into use again'}
       </Button>
       <Dialog open={editing} onClose={() => setEditing(false)} maxWidth="md" fullWidth>
-        <form onSubmit={(event) => void submit(event)} noValidate>
-          <DialogTitle>{bucket.name}</DialogTitle>
-          <DialogContent sx={{ pt: '8px !important' }}>
-            <BucketFields control={form.control} />
-            <ProblemNote>{problem}</ProblemNote>
-          </DialogContent>
-          <DialogActions>
-            <Button onClick={() => setEditing(false)}>Leave it</Button>
-            <Button type="submit" variant="contained" disabled={busy}>
-              Save
-            </Button>
-          </DialogActions>
-        </form>
+        <DialogTitle>{bucket.name}</DialogTitle>
+        <DialogContent sx={{ pt: '8px !important' }}>
+          <BucketForm bucket={bucket} onDone={() => setEditing(false)} />
+        </DialogContent>
       </Dialog>
     </>
+  );
+}
+
+function BucketForm({ bucket, onDone }: { bucket: Bucket; onDone: () => void }) {
+  const router = useRouter();
+  const say = useSay();
+  const { id, revision, name, dryG, shape, widthMm, depthMm, litres, advice } = bucket;
+  const form = useContractForm(contracts.saveBucket, {
+    start: { id, revision, fields: { name, dryG, shape, widthMm, depthMm, litres, advice } },
+    draft: `${id}/${revision}`,
+    done: () => {
+      onDone();
+      say('Saved');
+      router.refresh();
+    },
+  });
+  return (
+    <FormShell form={form} act="Save" acts={<Button onClick={onDone}>Leave it</Button>} sx={{}}>
+      <BucketFields />
+    </FormShell>
   );
 }

@@ -6,36 +6,42 @@ import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { v7 } from 'uuid';
 import { additionForBucket, dryToThicken, sgProblem, waterToThin } from '@/core/slurry';
-import { fieldNumber } from '@/core/units';
-import { QuantityField } from '@/ui/QuantityField';
+import { figure, formatMass, formatTemperature, type Units } from '@/core/units';
+import { FormShell } from '@/ui/FormShell';
+import { NumberField, NumberInput } from '@/ui/NumberField';
+import { useUnits } from '@/ui/units';
 import type { Bucket, BucketEntry } from '@/data/buckets';
-import { useSend } from '@/platform/useSend';
+import type { Taken } from '@/platform/contract';
+import { useContractForm } from '@/platform/useContractForm';
 import { Nothing, Section } from '@/ui/Page';
 import { useNow } from '@/ui/useNow';
-import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
 import { moment } from '@/ui/time';
-import { weight } from '../words';
+import * as contracts from '../contracts';
 
 const DriftChart = dynamic(() => import('./DriftChart').then((module) => module.DriftChart), {
   ssr: false,
   loading: () => <Box sx={{ height: 180 }} />,
 });
 
-function figures(entry: BucketEntry): string {
+function figures(entry: BucketEntry, units: Units): string {
   return [
     entry.sg === null ? '' : `SG ${entry.sg.toFixed(2)}`,
     entry.seconds === null ? '' : `${entry.seconds} s`,
-    entry.temperatureC === null ? '' : `${entry.temperatureC} °C`,
-    entry.grams === null ? '' : weight(entry.grams),
-    entry.litres === null ? '' : `${Number(entry.litres.toFixed(2))} l in it`,
+    entry.temperatureC === null ? '' : formatTemperature(entry.temperatureC, units),
+    entry.grams === null ? '' : formatMass(entry.grams, units),
+    entry.litres === null ? '' : `${figure(entry.litres, 2)} l in it`,
     entry.note,
   ]
     .filter(Boolean)
     .join(', ');
 }
+
+type Entry = Taken<typeof contracts.logBucket>;
+type LogEntry = Partial<Entry> & Pick<Entry, 'kind'>;
 
 /** Measuring a bucket, what to do about it, and how it has drifted. */
 export function BucketLog({
@@ -54,94 +60,81 @@ export function BucketLog({
 }) {
   const router = useRouter();
   const say = useSay();
-  const { act, busy, problem } = useSend();
+  const units = useUnits();
   const measured = entries.filter((entry) => entry.sg !== null);
   const last = measured.at(-1)?.sg ?? null;
-  const [sg, setSg] = useState('');
-  const [seconds, setSeconds] = useState('');
-  const [litres, setLitres] = useState(bucket.litres === null ? '' : String(bucket.litres));
-  const [temperature, setTemperature] = useState('');
-  const [percent, setPercent] = useState('');
-  const log = async (entry: object, said: string): Promise<boolean> => {
-    const entryId = v7();
-    const answer = await act('store.log-bucket', {
-      bucketId: bucket.id,
-      entryId,
-      sg: null,
-      seconds: null,
-      temperatureC: null,
+  const blank = {
+    bucketId: bucket.id,
+    kind: 'measured' as const,
+    sg: null,
+    seconds: null,
+    temperatureC: null,
+    litres: bucket.litres,
+    grams: null,
+    note: '',
+  };
+  const form = useContractForm(contracts.logBucket, {
+    start: { ...blank, entryId: v7() },
+    draft: bucket.id,
+    done: ({ undo }, { litres }) => {
+      form.reset({ ...blank, litres, entryId: v7() });
+      say('Measured', undo);
+      router.refresh();
+    },
+  });
+  const { control, act, busy } = form;
+  const [percent, setPercent] = useState<number | null>(null);
+  const log = async (entry: LogEntry, said: string): Promise<void> => {
+    const answer = await act(contracts.logBucket, {
+      ...blank,
       litres: null,
-      grams: null,
-      note: '',
+      entryId: v7(),
       ...entry,
     });
-    if (!answer.ok) return false;
-    say(said, () => {
-      void act('store.drop-bucket-entry', { entryId }).then(() => router.refresh());
-    });
+    if (!answer.ok) return;
+    say(said, answer.undo);
     router.refresh();
-    return true;
   };
-  const typed = {
-    sg: fieldNumber(sg),
-    seconds: fieldNumber(seconds),
-    temperatureC: fieldNumber(temperature),
-    litres: fieldNumber(litres),
-  };
-  const unread = Object.values(typed).some(Number.isNaN);
-  const wrong = typed.sg === null || Number.isNaN(typed.sg) ? null : sgProblem(typed.sg);
-  const now = wrong === null && typed.sg ? typed.sg : last;
+  const typed = useWatch({ control });
+  const now = typed.sg && sgProblem(typed.sg) === null ? typed.sg : last;
   const volume = typed.litres || bucket.litres;
   const aim = bucket.advice.sg;
-  const remedy = remedyFor(now, aim, volume, density);
-  const share = fieldNumber(percent);
+  const remedy = remedyFor(now, aim, volume ?? null, density, units);
   const more =
-    now !== null && now > 1 && volume && share
-      ? additionForBucket({ litres: volume, sg: now, density, additionsIn }, share)
+    now !== null && now > 1 && volume && percent
+      ? additionForBucket({ litres: volume, sg: now, density, additionsIn }, percent)
       : null;
   return (
     <>
       <Section title="Measure">
-        <Stack
-          direction="row"
-          spacing={1}
-          sx={{ flexWrap: 'wrap', rowGap: 1 }}
-          component="form"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void log({ kind: 'measured', ...typed }, 'Measured').then((kept) => kept && setSg(''));
-          }}
+        <FormShell
+          form={form}
+          act="Keep it"
+          acts={
+            <Button disabled={busy} onClick={() => void log({ kind: 'stirred' }, 'Stirred')}>
+              Stirred
+            </Button>
+          }
+          row
         >
-          <QuantityField
+          <NumberInput
+            control={control}
+            name="sg"
             label="SG"
-            value={sg}
-            problem={wrong}
-            helperText={last === null ? 'none yet' : `last ${last.toFixed(2)}`}
-            onChange={setSg}
+            problem={typed.sg ? sgProblem(typed.sg) : null}
+            helper={last === null ? 'none yet' : `last ${last.toFixed(2)}`}
             width={190}
           />
-          <QuantityField label="Volume now, l" value={litres} onChange={setLitres} width={130} />
-          <QuantityField label="Seconds used" value={seconds} onChange={setSeconds} width={130} />
-          <QuantityField label="°C" value={temperature} onChange={setTemperature} width={80} />
-          <Button
-            type="submit"
-            variant="contained"
-            disabled={
-              busy || unread || wrong !== null || (typed.sg === null && typed.seconds === null)
-            }
-            sx={{ alignSelf: 'flex-start' }}
-          >
-            Keep it
-          </Button>
-          <Button
-            disabled={busy}
-            onClick={() => void log({ kind: 'stirred' }, 'Stirred')}
-            sx={{ alignSelf: 'flex-start' }}
-          >
-            Stirred
-          </Button>
-        </Stack>
-        <ProblemNote>{problem}</ProblemNote>
+          <NumberInput control={control} name="litres" label="Volume now, l" width={130} />
+          <NumberInput control={control} name="seconds" label="Seconds used" width={130} />
+          <NumberInput
+            control={control}
+            name="temperatureC"
+            quantity="temperature"
+            label="At"
+            width={100}
+          />
+        </FormShell>
         <StirNote
           at={entries.filter(({ kind }) => kind === 'stirred').at(-1)?.at ?? null}
           minutes={bucket.advice.restirMinutes}
@@ -153,7 +146,7 @@ export function BucketLog({
               <Button
                 variant="outlined"
                 disabled={busy}
-                onClick={() => void log(remedy.entry as object, 'Written down')}
+                onClick={() => void log(remedy.entry as LogEntry, 'Written down')}
               >
                 It is in
               </Button>
@@ -167,7 +160,7 @@ export function BucketLog({
           spacing={1}
           sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}
         >
-          <QuantityField
+          <NumberField
             label="More of something, %"
             value={percent}
             onChange={setPercent}
@@ -176,7 +169,7 @@ export function BucketLog({
           <Typography>
             {more === null
               ? 'Percent of the base that is still in the bucket; needs its volume and SG.'
-              : `is ${weight(more.grams)}: the bucket holds ${weight(more.dry)} dry, ${weight(more.base)} of it base.`}
+              : `is ${formatMass(more.grams, units)}: the bucket holds ${formatMass(more.dry, units)} dry, ${formatMass(more.base, units)} of it base.`}
           </Typography>
           {more !== null && (
             <Button
@@ -213,7 +206,7 @@ export function BucketLog({
             sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.75 }}
           >
             <b>{entry.kind}</b>, {moment(entry.at, timeZone)}, {entry.by}
-            {figures(entry) === '' ? '' : `: ${figures(entry)}`}
+            {figures(entry, units) === '' ? '' : `: ${figures(entry, units)}`}
           </Typography>
         ))}
       </Section>
@@ -243,7 +236,8 @@ function remedyFor(
   aim: number | null,
   litres: number | null,
   density: number,
-): { words: string; entry: object | null } | null {
+  units: Units,
+): { words: string; entry: LogEntry | null } | null {
   if (sg === null || aim === null) return null;
   if (Math.abs(sg - aim) < 0.01) return { words: `On its mark of ${aim.toFixed(2)}.`, entry: null };
   if (litres === null || litres === 0)
@@ -265,7 +259,7 @@ function remedyFor(
   }
   const dry = dryToThicken(litres, sg, aim, density);
   return {
-    words: `Dry mix: ${weight(dry.grams)} brings it to ${aim.toFixed(2)}.`,
+    words: `Dry mix: ${formatMass(dry.grams, units)} brings it to ${aim.toFixed(2)}.`,
     entry: { kind: 'dry mix', grams: dry.grams, litres: Number(dry.litres.toFixed(2)) },
   };
 }

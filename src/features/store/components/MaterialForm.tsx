@@ -1,23 +1,24 @@
 'use client';
-import { zodResolver } from '@hookform/resolvers/zod';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import Stack from '@mui/material/Stack';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { Controller, useForm, useWatch } from 'react-hook-form';
-import { HAZARD_NAMES, OXIDES, type Oxide } from '@/core/chemistry';
+import { Controller, useWatch } from 'react-hook-form';
+import { HAZARD_NAMES, type Oxide } from '@/core/chemistry';
+import { figure } from '@/core/units';
 import type { Material } from '@/data/materials';
-import { showFieldProblems, useSend } from '@/platform/useSend';
-import { NumberInput, TextInput } from '@/ui/fields';
+import { useContractForm } from '@/platform/useContractForm';
+import { FieldGrid } from '@/ui/FieldGrid';
+import { FormShell } from '@/ui/FormShell';
+import { TextInput } from '@/ui/fields';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
-import { materialFields, type MaterialInput } from '../recipe-schema';
 import { formula } from '../words';
+import * as contracts from '../contracts';
+import { NumberInput } from '@/ui/NumberField';
 
 const COMMON: readonly Oxide[] = [
   'SiO2',
@@ -43,136 +44,100 @@ const COMMON: readonly Oxide[] = [
   'NiO',
 ];
 
-type Values = Omit<MaterialInput, 'analysis'> & {
-  known: boolean;
-  oxides: Partial<Record<Oxide, number | null>>;
-  loi: number | null;
-};
-
-const fieldsOf = ({ known, oxides, loi, ...rest }: Values): MaterialInput => ({
-  ...rest,
-  analysis: known
-    ? {
-        oxides: Object.fromEntries(
-          Object.entries(oxides).filter(([, value]) => value !== null && value !== undefined),
-        ) as Record<Oxide, number>,
-        loi: loi ?? 0,
-      }
-    : null,
-});
-
 /** A material with its analysis, hazards, stock and price. */
 export function MaterialForm({ material }: { material: Material | null }) {
   const router = useRouter();
   const say = useSay();
-  const { act, busy, problem } = useSend();
-  const form = useForm<Values>({
-    resolver: (async (values: Values, context: unknown, options: unknown) => {
-      const resolve = zodResolver(materialFields) as unknown as (
-        values: MaterialInput,
-        context: unknown,
-        options: unknown,
-      ) => Promise<object>;
-      return resolve(fieldsOf(values), context, options);
-    }) as never,
-    defaultValues: {
-      name: material?.name ?? '',
-      known: material === null || material.analysis !== null,
-      oxides: Object.fromEntries(
-        OXIDES.map((oxide) => [oxide, material?.analysis?.oxides[oxide] ?? null]),
-      ),
-      loi: material?.analysis?.loi ?? null,
-      density: material?.density ?? null,
-      hazards: (material?.hazards ?? ['dust']) as never,
-      stockG: material?.stockG ?? null,
-      pricePerKg: material?.pricePerKg ?? null,
-      notes: material?.notes ?? '',
-    },
-  });
-  const { control, getValues, setError, handleSubmit } = form;
-  const known = useWatch({ control, name: 'known' });
-  const oxides = useWatch({ control, name: 'oxides' });
-  const loi = useWatch({ control, name: 'loi' });
-  const sum = Object.values(oxides).reduce<number>((a, b) => a + (b ?? 0), loi ?? 0);
-  const submit = handleSubmit(async () => {
-    const answer = await act<{ slug?: string }>('store.save-material', {
+  const form = useContractForm(contracts.saveMaterial, {
+    start: {
       id: material?.id ?? null,
       revision: material?.revision ?? 0,
-      fields: fieldsOf(getValues()),
-    });
-    showFieldProblems(answer, setError, 'fields.');
-    if (!answer.ok) return;
-    say(material === null ? 'The material is on the shelf' : 'Saved');
-    router.push('/store/materials');
-    router.refresh();
+      fields: {
+        name: material?.name ?? '',
+        analysis: material === null ? { oxides: {}, loi: null } : material.analysis,
+        density: material?.density ?? null,
+        hazards: material?.hazards ?? ['dust'],
+        stockG: material?.stockG ?? null,
+        pricePerKg: material?.pricePerKg ?? null,
+        notes: material?.notes ?? '',
+      },
+    },
+    draft: material === null ? 'new' : `${material.id}/${material.revision}`,
+    done: () => {
+      say(material === null ? 'The material is on the shelf' : 'Saved');
+      router.push('/store/materials');
+      router.refresh();
+    },
   });
+  const { control } = form;
+  const analysis = useWatch({ control, name: 'fields.analysis' });
+  const sum =
+    analysis === null
+      ? 0
+      : Object.values(analysis.oxides).reduce<number>((a, b) => a + (b ?? 0), analysis.loi ?? 0);
   return (
-    <form onSubmit={(event) => void submit(event)} noValidate>
-      <Stack spacing={2} sx={{ maxWidth: 820 }}>
-        <TextInput control={control} name="name" label="Name" />
-        <Controller
-          control={control}
-          name="hazards"
-          render={({ field }) => (
-            <Autocomplete
-              multiple
-              options={HAZARD_NAMES}
-              value={field.value as string[]}
-              onChange={(_, next) => field.onChange(next)}
-              renderInput={(params) => <TextField {...params} label="Beware of" />}
-            />
-          )}
-        />
-        <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(3, 1fr)' }}>
-          <NumberInput control={control} name="density" label="Density, g/cm³" />
-          <NumberInput control={control} name="stockG" label="On the shelf, g" />
-          <NumberInput control={control} name="pricePerKg" label="Price per kg" />
-        </Box>
-        <Controller
-          control={control}
-          name="known"
-          render={({ field }) => (
+    <FormShell
+      form={form}
+      act={material === null ? 'Add the material' : 'Save'}
+      sx={{ maxWidth: 820 }}
+    >
+      <TextInput control={control} name="fields.name" label="Name" />
+      <Controller
+        control={control}
+        name="fields.hazards"
+        render={({ field }) => (
+          <Autocomplete
+            multiple
+            options={HAZARD_NAMES}
+            value={field.value}
+            onChange={(_, next) => field.onChange(next)}
+            renderInput={(params) => <TextField {...params} label="Beware of" />}
+          />
+        )}
+      />
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(3, 1fr)' }}>
+        <NumberInput control={control} name="fields.density" label="Density, g/cm³" />
+        <NumberInput control={control} name="fields.stockG" quantity="mass" label="On the shelf" />
+        <NumberInput control={control} name="fields.pricePerKg" label="Price per kg" />
+      </Box>
+      <Controller
+        control={control}
+        name="fields.analysis"
+        render={({ field, fieldState }) => (
+          <>
             <FormControlLabel
-              control={<Switch checked={field.value} onChange={(_, on) => field.onChange(on)} />}
+              control={
+                <Switch
+                  checked={field.value !== null}
+                  onChange={(_, on) => field.onChange(on ? { oxides: {}, loi: null } : null)}
+                />
+              }
               label="Its analysis is known"
             />
-          )}
-        />
-        {known && (
-          <>
-            <Box
-              sx={{
-                display: 'grid',
-                gap: 1.5,
-                gridTemplateColumns: { xs: 'repeat(3, 1fr)', sm: 'repeat(6, 1fr)' },
-              }}
-            >
-              {COMMON.map((oxide) => (
-                <NumberInput
-                  key={oxide}
-                  control={control}
-                  name={`oxides.${oxide}`}
-                  label={`${formula(oxide)} %`}
-                />
-              ))}
-              <NumberInput control={control} name="loi" label="Loss %" />
-            </Box>
-            <Typography role="status">
-              Together {sum.toFixed(1)} %.
-              {sum > 0 && Math.abs(sum - 100) > 2 && ' A full analysis comes to about 100.'}
-            </Typography>
+            <ProblemNote>{fieldState.error?.message ?? null}</ProblemNote>
           </>
         )}
-        <TextInput control={control} name="notes" label="Notes" multiline />
-        <ProblemNote>
-          {problem ??
-            (form.formState.errors as { analysis?: { message?: string } }).analysis?.message ??
-            null}
-        </ProblemNote>
-        <Button type="submit" variant="contained" disabled={busy} sx={{ alignSelf: 'flex-start' }}>
-          {material === null ? 'Add the material' : 'Save'}
-        </Button>
-      </Stack>
-    </form>
+      />
+      {analysis !== null && (
+        <>
+          <FieldGrid phone={3} wide={6}>
+            {COMMON.map((oxide) => (
+              <NumberInput
+                key={oxide}
+                control={control}
+                name={`fields.analysis.oxides.${oxide}`}
+                label={`${formula(oxide)} %`}
+              />
+            ))}
+            <NumberInput control={control} name="fields.analysis.loi" label="Loss %" />
+          </FieldGrid>
+          <Typography role="status">
+            Together {figure(sum, 1)} %.
+            {sum > 0 && Math.abs(sum - 100) > 2 && ' A full analysis comes to about 100.'}
+          </Typography>
+        </>
+      )}
+      <TextInput control={control} name="fields.notes" label="Notes" multiline />
+    </FormShell>
   );
 }

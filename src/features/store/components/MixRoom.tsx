@@ -1,32 +1,28 @@
 'use client';
-import { zodResolver } from '@hookform/resolvers/zod';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { hazardsOf } from '@/core/chemistry';
 import { batch, drySolids, mixDensity, percentOf, type Batch } from '@/core/slurry';
-import { fieldNumber } from '@/core/units';
-import { QuantityField } from '@/ui/QuantityField';
+import { formatMass } from '@/core/units';
+import { FormShell } from '@/ui/FormShell';
+import { NumberField } from '@/ui/NumberField';
+import { useUnits } from '@/ui/units';
 import type { Recipe } from '@/data/recipes';
-import { showFieldProblems, useSend } from '@/platform/useSend';
+import { useContractForm } from '@/platform/useContractForm';
 import { Caution } from '@/ui/Caution';
 import { Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
 import { TickList, useTicks } from '@/ui/TickList';
 import { useSay } from '@/ui/Undo';
 import type { RecipeMaterial } from '../recipe';
-import { bucketFields, type BucketInput } from '../recipe-schema';
-import { weight } from '../words';
 import { BucketFields } from './BucketFields';
 import { Variants } from './Variants';
-
-const number = (text: string): number => fieldNumber(text) ?? Number.NaN;
+import * as contracts from '../contracts';
 
 /** From a recipe to a bucket: how much, what to beware of, weighing with ticks, the bucket. */
 export function MixRoom({
@@ -42,11 +38,12 @@ export function MixRoom({
 }) {
   const router = useRouter();
   const say = useSay();
-  const { act, busy, problem } = useSend();
-  const [dry, setDry] = useState('2000');
-  const [step, setStep] = useState('1');
+  const units = useUnits();
+  const weight = (grams: number): string => formatMass(grams, units, step ?? undefined);
+  const [dry, setDry] = useState<number | null>(2000);
+  const [step, setStep] = useState<number | null>(1);
   const [of, setOf] = useState<'base' | 'total'>('base');
-  const [sg, setSg] = useState('1.45');
+  const [sg, setSg] = useState<number | null>(1.45);
   const used = recipe.lines.flatMap(
     (line) => materials.find((one) => one.id === line.materialId) ?? [],
   );
@@ -55,7 +52,7 @@ export function MixRoom({
   let made: Batch | null = null;
   let wrong: string | null = null;
   try {
-    made = batch(percentOf(recipe.lines), number(dry), number(step), of);
+    made = batch(percentOf(recipe.lines), dry ?? Number.NaN, step ?? Number.NaN, of);
   } catch (error) {
     wrong = error instanceof Error ? error.message : 'This cannot be weighed.';
   }
@@ -68,11 +65,11 @@ export function MixRoom({
         density: materials.find((one) => one.id === line.materialId)?.density ?? null,
       })),
     );
-    litres = made === null ? null : made.grams / drySolids(number(sg), density);
+    litres = made === null ? null : made.grams / drySolids(sg ?? Number.NaN, density);
   } catch (error) {
     wrongSg = error instanceof Error ? error.message : 'Give a specific gravity, such as 1.45.';
   }
-  const water = litres === null || made === null ? null : litres * number(sg) - made.grams / 1000;
+  const water = litres === null || made === null ? null : litres * (sg ?? 0) - made.grams / 1000;
   const short = (made?.lines ?? []).flatMap((line, i) => {
     const stock = used[i]?.stockG ?? null;
     return stock !== null && stock < line.grams
@@ -83,38 +80,41 @@ export function MixRoom({
     const each = used[i]?.pricePerKg ?? null;
     return sum === null || each === null ? null : sum + (each * line.grams) / 1000;
   }, 0);
-  const form = useForm<BucketInput>({
-    resolver: zodResolver(bucketFields) as never,
-    defaultValues: {
-      name: coating.name,
-      dryG: null,
-      shape: 'round',
-      widthMm: 300,
-      depthMm: 350,
-      litres: null,
-      advice: { dips: 1, seconds: 3, dryingSign: '', restirMinutes: 5, sg: 1.45 },
-    },
-  });
-  const submit = form.handleSubmit(async (fields) => {
-    const answer = await act<{ id: string }>('store.mix', {
+  const form = useContractForm(contracts.mix, {
+    start: {
       versionId: version.id,
       fields: {
-        ...fields,
+        name: coating.name,
+        dryG: null,
+        shape: 'round',
+        widthMm: 300,
+        depthMm: 350,
+        litres: null,
+        advice: { dips: 1, seconds: 3, dryingSign: '', restirMinutes: 5, sg: 1.45 },
+      },
+      weighed: null,
+    },
+    draft: version.id,
+    // What was weighed is what the sheet above says, at the moment it goes into the bucket.
+    complete: (typed) => ({
+      ...typed,
+      fields: {
+        ...typed.fields,
         dryG: made?.grams ?? null,
-        litres: fields.litres ?? (litres === null ? null : Number(litres.toFixed(2))),
+        litres: typed.fields.litres ?? (litres === null ? null : Number(litres.toFixed(2))),
       },
       weighed: (made?.lines ?? []).map((line, i) => ({
         materialId: recipe.lines[i]!.materialId,
         name: line.name,
         grams: line.grams,
       })),
-    });
-    showFieldProblems(answer, form.setError, 'fields.');
-    if (!answer.ok) return;
-    clear();
-    say('It is in the bucket; its materials are off the shelf');
-    router.push(`/store/buckets/${answer.data.id}`);
-    router.refresh();
+    }),
+    done: ({ data }) => {
+      clear();
+      say('It is in the bucket; its materials are off the shelf');
+      router.push(`/store/buckets/${data.id}`);
+      router.refresh();
+    },
   });
   return (
     <Box>
@@ -132,7 +132,13 @@ export function MixRoom({
       <Box sx={{ mt: 3 }} />
       <Section title="How much">
         <Stack direction="row" spacing={1} sx={{ flexWrap: 'wrap', rowGap: 1 }}>
-          <QuantityField label="Dry weight, g" value={dry} onChange={setDry} width={150} />
+          <NumberField
+            label="Dry weight"
+            quantity="mass"
+            value={dry}
+            onChange={setDry}
+            width={150}
+          />
           <ToggleButtonGroup
             exclusive
             size="small"
@@ -143,8 +149,14 @@ export function MixRoom({
             <ToggleButton value="base">of the base</ToggleButton>
             <ToggleButton value="total">of everything</ToggleButton>
           </ToggleButtonGroup>
-          <QuantityField label="Scale shows, g" value={step} onChange={setStep} width={130} />
-          <QuantityField label="To SG" value={sg} onChange={setSg} width={110} />
+          <NumberField
+            label="Scale shows"
+            quantity="mass"
+            value={step}
+            onChange={setStep}
+            width={130}
+          />
+          <NumberField label="To SG" value={sg} onChange={setSg} width={110} />
         </Stack>
         <ProblemNote>{wrong ?? wrongSg}</ProblemNote>
         {made && (
@@ -194,15 +206,18 @@ export function MixRoom({
         </Box>
       </Section>
       <Section title="Into the bucket">
-        <form onSubmit={(event) => void submit(event)} noValidate>
-          <BucketFields control={form.control} />
-          <ProblemNote>{problem}</ProblemNote>
-          <Button type="submit" variant="contained" disabled={busy || made === null} sx={{ mt: 2 }}>
-            {ticked.size < recipe.lines.length
+        <FormShell
+          form={form}
+          waits={made === null}
+          act={
+            ticked.size < recipe.lines.length
               ? `It is a bucket now (${ticked.size} of ${recipe.lines.length} ticked)`
-              : 'It is a bucket now'}
-          </Button>
-        </form>
+              : 'It is a bucket now'
+          }
+          sx={{}}
+        >
+          <BucketFields />
+        </FormShell>
       </Section>
     </Box>
   );

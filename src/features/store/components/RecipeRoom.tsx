@@ -30,6 +30,7 @@ import {
 import { linesOf, type RecipeMaterial } from '../recipe';
 import { ChemistryPanel } from './ChemistryPanel';
 import { RecipeTable, type EditOne } from './RecipeTable';
+import * as contracts from '../contracts';
 
 const SwapDialog = dynamic(() => import('./SwapDialog').then((module) => module.SwapDialog), {
   ssr: false,
@@ -91,7 +92,7 @@ export function RecipeRoom({
     notes !== (version.recipe?.notes ?? '') ||
     unit !== (version.recipe?.unit ?? 'percent');
   const save = async (asNext: boolean): Promise<void> => {
-    const answer = await act<{ id: string; no: number }>('store.save-recipe', {
+    const answer = await act(contracts.saveRecipe, {
       coatingId: coating.id,
       versionId: asNext ? null : version.id,
       changed: '',

@@ -31,6 +31,7 @@ import type { RecipeMaterial } from '../recipe';
 import { linesOf } from '../recipe';
 import { formula } from '../words';
 import type { Recipe } from '@/data/recipes';
+import * as contracts from '../contracts';
 
 type Wishes = Partial<Record<Oxide, { min: string; max: string }>>;
 export type TargetCoating = { id: string; slug: string; name: string; recipe: Recipe | null };
@@ -107,7 +108,7 @@ export function TargetRoom({
   const keep = async (): Promise<void> => {
     const coating = coatings.find((one) => one.id === into);
     if (coating === undefined || found === null) return;
-    const answer = await act<{ no: number }>('store.save-recipe', {
+    const answer = await act(contracts.saveRecipe, {
       coatingId: coating.id,
       versionId: null,
       changed: 'From a target formula',

@@ -1,29 +1,25 @@
 'use client';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { orderOfAdditions } from '@/core/slurry';
-import { fieldNumber } from '@/core/units';
-import { QuantityField } from '@/ui/QuantityField';
+import { formatMass, type Units } from '@/core/units';
+import { NumberField } from '@/ui/NumberField';
 import { ProblemNote } from '@/ui/Problem';
 import { TickList } from '@/ui/TickList';
+import { useUnits } from '@/ui/units';
 import { mixSteps, readVariants } from '../variants';
 
 /** Several variants of one base, mixed by adding and pouring off: the order with the fewest weighings. */
 export function Variants({ id }: { id: string }) {
+  const units = useUnits();
   const [text, setText] = useState(
     'plain\nblue: Cobalt carbonate 1\ndeep blue: Cobalt carbonate 2',
   );
-  const [grams, setGrams] = useState('500');
-  let rows: string[][] = [];
-  let said: string;
-  try {
-    const order = orderOfAdditions(readVariants(text, fieldNumber(grams) ?? 0));
-    rows = mixSteps(order.root);
-    said = `Mix ${Math.round(order.root.baseGrams)} g of base, then ${order.weighings} more weighings.`;
-  } catch (error) {
-    said = error instanceof Error ? error.message : 'These variants cannot be read.';
-  }
+  const [grams, setGrams] = useState<number | null>(500);
+  // The order is looked for once typing rests, never between two keys.
+  const [written, base] = [useDeferredValue(text), useDeferredValue(grams)];
+  const { rows, said } = useMemo(() => orderOf(written, base ?? 0, units), [written, base, units]);
   return (
     <>
       <Typography sx={{ mb: 1 }}>
@@ -37,7 +33,13 @@ export function Variants({ id }: { id: string }) {
         onChange={(event) => setText(event.target.value)}
         sx={{ maxWidth: 560 }}
       />{' '}
-      <QuantityField label="Base of each, g" value={grams} onChange={setGrams} width={150} />
+      <NumberField
+        label="Base of each"
+        quantity="mass"
+        value={grams}
+        onChange={setGrams}
+        width={150}
+      />
       {rows.length === 0 ? (
         <ProblemNote>{said}</ProblemNote>
       ) : (
@@ -52,4 +54,20 @@ export function Variants({ id }: { id: string }) {
       )}
     </>
   );
+}
+
+function orderOf(text: string, base: number, units: Units): { rows: string[][]; said: string } {
+  const weight = (grams: number): string => formatMass(grams, units);
+  try {
+    const order = orderOfAdditions(readVariants(text, base));
+    return {
+      rows: mixSteps(order.root, weight),
+      said: `Mix ${weight(order.root.baseGrams)} of base, then ${order.weighings} more weighings.`,
+    };
+  } catch (error) {
+    return {
+      rows: [],
+      said: error instanceof Error ? error.message : 'These variants cannot be read.',
+    };
+  }
 }

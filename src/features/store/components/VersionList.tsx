@@ -1,15 +1,13 @@
 'use client';
-import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import type { Coating } from '@/data/catalogue';
-import { useSend } from '@/platform/useSend';
-import { ProblemNote } from '@/ui/Problem';
+import { useContractForm } from '@/platform/useContractForm';
+import { FormShell, GROWS } from '@/ui/FormShell';
+import { TextInput } from '@/ui/fields';
 import { useSay } from '@/ui/Undo';
 import { day } from '@/ui/time';
+import * as contracts from '../contracts';
+import type { Coating } from '@/data/coatings';
 
 /** A coating's versions, and the act of making the next one when its recipe or materials change. */
 export function VersionList({
@@ -23,15 +21,15 @@ export function VersionList({
 }) {
   const router = useRouter();
   const say = useSay();
-  const { act, busy, problem } = useSend();
-  const [notes, setNotes] = useState('');
-  const add = async (): Promise<void> => {
-    const answer = await act<{ no: number }>('store.add-version', { coatingId: coating.id, notes });
-    if (!answer.ok) return;
-    setNotes('');
-    say(`Version ${answer.data.no} is made; new tiles use it`);
-    router.refresh();
-  };
+  const form = useContractForm(contracts.addVersion, {
+    start: { coatingId: coating.id, notes: '' },
+    draft: coating.id,
+    done: ({ data }) => {
+      form.reset();
+      say(`Version ${data.no} is made; new tiles use it`);
+      router.refresh();
+    },
+  });
   return (
     <>
       {[...coating.versions].reverse().map((version) => (
@@ -44,33 +42,16 @@ export function VersionList({
         </Typography>
       ))}
       {edit && (
-        <Stack
-          direction={{ xs: 'column', sm: 'row' }}
-          spacing={1}
-          sx={{ mt: 1 }}
-          component="form"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void add();
-          }}
-        >
-          <TextField
+        <FormShell form={form} act="Make next version" row sx={{ mt: 1 }}>
+          <TextInput
+            control={form.control}
+            name="notes"
             label="What changed"
             placeholder="New supplier of feldspar"
-            value={notes}
-            onChange={(event) => setNotes(event.target.value)}
+            sx={GROWS}
           />
-          <Button
-            type="submit"
-            variant="outlined"
-            disabled={busy || notes.trim() === ''}
-            sx={{ flex: 'none' }}
-          >
-            Make next version
-          </Button>
-        </Stack>
+        </FormShell>
       )}
-      <ProblemNote>{problem}</ProblemNote>
     </>
   );
 }

@@ -1,96 +1,109 @@
 'use client';
-import { BODY_TRAITS, COATING_TRAITS, SHELF_SHAPES, UNMEASURED } from '@/core/load';
 import Stack from '@mui/material/Stack';
 import { COATING_KINDS } from '@/core/zones';
-import type { Body, Coating, Kiln } from '@/data/catalogue';
 import { Caution } from '@/ui/Caution';
-import {
-  CheckInput,
-  ChoiceInput,
-  ColourInput,
-  ManyInput,
-  NumberInput,
-  SelectInput,
-  TextInput,
-  type Choice,
-} from '@/ui/fields';
-import { bodyFields, coatingFields, kilnFields } from '../schema';
+import { CheckInput, ColourInput, TextInput } from '@/ui/fields';
+import { useFormContext } from 'react-hook-form';
+import type { Taken } from '@/platform/contract';
 import { EntryForm } from './EntryForm';
+import * as contracts from '../contracts';
+import { BODY_TRAITS, COATING_TRAITS } from '@/core/load/check-terms';
+import type { Body } from '@/data/bodies';
+import type { Coating } from '@/data/coatings';
+import { ChoiceInput, ManyInput, choices } from '@/ui/choice-fields';
 
-const choices = (values: readonly string[]): Choice[] =>
-  values.map((value) => ({ value, label: value[0]!.toUpperCase() + value.slice(1) }));
+/** Name, kind and the cones it is for: what every entry of the store begins with. */
+function Named({ kinds }: { kinds: readonly string[] }) {
+  const { control } = useFormContext<{ fields: { name: string; kind: string } }>();
+  return (
+    <>
+      <TextInput control={control} name="fields.name" label="Name" />
+      <ChoiceInput control={control} name="fields.kind" label="Kind" choices={choices(kinds)} />
+      <ConeRange />
+    </>
+  );
+}
 
-function ConeRange({ control }: { control: never }) {
+function ConeRange() {
+  const { control } = useFormContext<Taken<typeof contracts.saveBody>>();
   return (
     <Stack direction="row" spacing={2}>
       <TextInput
         control={control}
-        name={'coneLow' as never}
+        name="fields.coneLow"
         label="From cone"
         orNull
         helper="As in 06, 5½ or 6. Empty when unknown."
       />
-      <TextInput control={control} name={'coneHigh' as never} label="to cone" orNull />
+      <TextInput control={control} name="fields.coneHigh" label="to cone" orNull />
     </Stack>
+  );
+}
+
+/** Puts an entry of the store away, or takes it into use again. */
+const putAway = (table: 'body' | 'coating') => (id: string, archived: boolean) => ({
+  contract: contracts.archive,
+  input: { table, id, archived },
+});
+
+/** What a body or coating is known for; the checks before the lid ask it. */
+function Traits({ among }: { among: readonly string[] }) {
+  const { control } = useFormContext<{ fields: { traits: string[] } }>();
+  return (
+    <ManyInput
+      control={control}
+      name="fields.traits"
+      label="Known for (asked when a kiln is loaded)"
+      choices={choices(among)}
+    />
   );
 }
 
 export function BodyForm({ body }: { body: Body | null }) {
   return (
     <EntryForm
-      operation="store.save-body"
-      table="body"
-      schema={bodyFields}
+      contract={contracts.saveBody}
+      archive={putAway('body')}
       noun="body"
-      id={body?.id ?? null}
-      revision={body?.revision ?? 0}
-      archived={body?.archived ?? false}
+      entry={body}
       back="/store"
-      defaults={
-        body ?? {
-          name: '',
-          kind: 'stoneware',
-          coneLow: null,
-          coneHigh: null,
-          ground: 'light',
-          ironBearing: false,
-          colour: '#d8cdb8',
-          notes: '',
-          cautions: '',
-          traits: [],
-        }
-      }
+      blank={{
+        name: '',
+        kind: 'stoneware',
+        coneLow: null,
+        coneHigh: null,
+        ground: 'light',
+        ironBearing: false,
+        colour: '#d8cdb8',
+        notes: '',
+        cautions: '',
+        traits: [],
+      }}
     >
       {(control) => (
         <>
-          <TextInput control={control} name="name" label="Name" />
+          <Named kinds={['earthenware', 'stoneware', 'porcelain', 'other']} />
           <ChoiceInput
             control={control}
-            name="kind"
-            label="Kind"
-            choices={choices(['earthenware', 'stoneware', 'porcelain', 'other'])}
-          />
-          <ConeRange control={control as never} />
-          <ChoiceInput
-            control={control}
-            name="ground"
+            name="fields.ground"
             label="Fired ground"
             choices={choices(['light', 'mid', 'dark', 'porcelain'])}
           />
           <CheckInput
             control={control}
-            name="ironBearing"
+            name="fields.ironBearing"
             label="Iron-bearing: enough iron to colour glazes"
           />
-          <ColourInput control={control} name="colour" label="Fired colour, for drawings" />
-          <TextInput control={control} name="notes" label="Notes" multiline minRows={2} />
-          <TextInput control={control} name="cautions" label="Cautions" multiline minRows={1} />
-          <ManyInput
+          <ColourInput control={control} name="fields.colour" label="Fired colour, for drawings" />
+          <TextInput control={control} name="fields.notes" label="Notes" multiline minRows={2} />
+          <TextInput
             control={control}
-            name="traits"
-            label="Known for (asked when a kiln is loaded)"
-            choices={choices(BODY_TRAITS)}
+            name="fields.cautions"
+            label="Cautions"
+            multiline
+            minRows={1}
           />
+          <Traits among={BODY_TRAITS} />
           <Caution>
             Dry clay dust holds silica: wet-clean, and wear a fitted respirator where it rises.
           </Caution>
@@ -103,157 +116,59 @@ export function BodyForm({ body }: { body: Body | null }) {
 export function CoatingForm({ coating }: { coating: Coating | null }) {
   return (
     <EntryForm
-      operation="store.save-coating"
-      table="coating"
-      schema={coatingFields}
+      contract={contracts.saveCoating}
+      archive={putAway('coating')}
       noun="coating"
-      id={coating?.id ?? null}
-      revision={coating?.revision ?? 0}
-      archived={coating?.archived ?? false}
+      entry={coating}
       back={coating ? `/store/coatings/${coating.slug}` : '/store'}
-      defaults={
-        coating ?? {
-          name: '',
-          kind: 'glaze',
-          coneLow: null,
-          coneHigh: null,
-          colour: '#8f9c96',
-          atmosphereNotes: '',
-          whatItDoes: '',
-          cautions: '',
-          traits: [],
-        }
-      }
+      blank={{
+        name: '',
+        kind: 'glaze',
+        coneLow: null,
+        coneHigh: null,
+        colour: '#8f9c96',
+        atmosphereNotes: '',
+        whatItDoes: '',
+        cautions: '',
+        traits: [],
+      }}
     >
       {(control) => (
         <>
-          <TextInput control={control} name="name" label="Name" />
-          <ChoiceInput
-            control={control}
-            name="kind"
-            label="Kind"
-            choices={choices(COATING_KINDS)}
-          />
-          <ConeRange control={control as never} />
+          <Named kinds={COATING_KINDS} />
           <ColourInput
             control={control}
-            name="colour"
+            name="fields.colour"
             label="Fired colour, for drawings"
             helper="The raw bucket is often another colour."
           />
           <TextInput
             control={control}
-            name="whatItDoes"
+            name="fields.whatItDoes"
             label="What it does"
             multiline
             minRows={2}
           />
           <TextInput
             control={control}
-            name="atmosphereNotes"
+            name="fields.atmosphereNotes"
             label="In which atmosphere"
             multiline
             minRows={1}
           />
           <TextInput
             control={control}
-            name="cautions"
+            name="fields.cautions"
             label="Cautions"
             multiline
             minRows={2}
             helper="Materials to be careful with; whether it may touch food, and how that is known."
           />
-          <ManyInput
-            control={control}
-            name="traits"
-            label="Known for (asked when a kiln is loaded)"
-            choices={choices(COATING_TRAITS)}
-          />
+          <Traits among={COATING_TRAITS} />
           <Caution>
             Only a laboratory leach test clears a glaze for food, on that body and firing. Weighing
             and mixing dry: fitted respirator, wet cleaning.
           </Caution>
-        </>
-      )}
-    </EntryForm>
-  );
-}
-
-export function KilnForm({ kiln }: { kiln: Kiln | null }) {
-  return (
-    <EntryForm
-      operation="store.save-kiln"
-      table="kiln"
-      schema={kilnFields}
-      noun="kiln"
-      id={kiln?.id ?? null}
-      revision={kiln?.revision ?? 0}
-      archived={kiln?.archived ?? false}
-      back="/kilns"
-      defaults={
-        kiln ?? {
-          name: '',
-          energy: 'electric',
-          control: 'controller',
-          volumeL: null,
-          shelves: 4,
-          ...UNMEASURED,
-          notes: '',
-        }
-      }
-    >
-      {(control) => (
-        <>
-          <TextInput control={control} name="name" label="Name" />
-          <ChoiceInput
-            control={control}
-            name="energy"
-            label="Heated by"
-            choices={choices(['electric', 'gas', 'wood', 'other'])}
-          />
-          <SelectInput
-            control={control}
-            name="control"
-            label="Run by"
-            choices={[
-              { value: 'controller', label: 'A controller' },
-              { value: 'shut-off', label: 'A mechanical shut-off' },
-              { value: 'by hand', label: 'Hand' },
-            ]}
-          />
-          <Stack direction="row" spacing={2}>
-            <NumberInput control={control} name="volumeL" label="Volume, l" />
-            <NumberInput control={control} name="shelves" label="Shelves" />
-          </Stack>
-          <ChoiceInput
-            control={control}
-            name="shelfShape"
-            label="Shape of its shelves (for the load plan)"
-            choices={choices(SHELF_SHAPES)}
-          />
-          <Stack direction="row" spacing={2}>
-            <NumberInput control={control} name="shelfWidthMm" label="Shelf width, mm" />
-            <NumberInput control={control} name="shelfDepthMm" label="Shelf depth, mm" />
-            <NumberInput control={control} name="chamberMm" label="Chamber height, mm" />
-          </Stack>
-          <Stack direction="row" spacing={2}>
-            <NumberInput
-              control={control}
-              name="thermocoupleXMm"
-              label="Thermocouple, mm right of the middle"
-            />
-            <NumberInput control={control} name="thermocoupleYMm" label="mm behind the middle" />
-          </Stack>
-          <Stack direction="row" spacing={2}>
-            <NumberInput control={control} name="climbRate" label="Fastest climb, °C/h" />
-            <NumberInput control={control} name="latestHours" label="Late after, hours" />
-          </Stack>
-          <Stack direction="row" spacing={2}>
-            <NumberInput control={control} name="powerKw" label="Power, kW" />
-            <NumberInput control={control} name="unitPrice" label="Price of a kWh or gas unit" />
-          </Stack>
-          <TextInput control={control} name="notes" label="Notes" multiline minRows={2} />
-          <Caution>Gas, electrical and ventilation work is for licensed people.</Caution>
         </>
       )}
     </EntryForm>

@@ -2,9 +2,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useFieldArray, useWatch, type Control } from 'react-hook-form';
-import { NumberInput, TextInput } from '@/ui/fields';
-import type { MakeInput } from '../schema';
-import type { CoatingChoice } from './LayerEditor';
+import { TextInput } from '@/ui/fields';
+import type { CoatingChoice } from '../../pieces';
+import type { MakeInput } from '../contracts';
+import { NumberInput } from '@/ui/NumberField';
 
 /** Which of a lot turned out otherwise: other coats than meant (0: left out), or a doubt. */
 export function ExceptionEditor({

@@ -1,5 +1,4 @@
 'use client';
-import { zodResolver } from '@hookform/resolvers/zod';
 import Box from '@mui/material/Box';
 import FormHelperText from '@mui/material/FormHelperText';
 import MenuItem from '@mui/material/MenuItem';
@@ -7,22 +6,24 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { Controller, useForm, type Control } from 'react-hook-form';
+import { Controller, type Control } from 'react-hook-form';
 import { FORMS } from '@/core/designs';
 import { METHODS, NAMED_STRETCHES, WEIGHTS } from '@/core/zones';
-import { showFieldProblems, useSend } from '@/platform/useSend';
+import { count } from '@/core/units';
+import { useContractForm } from '@/platform/useContractForm';
+import { FieldGrid } from '@/ui/FieldGrid';
 import { Section } from '@/ui/Page';
-import { ProblemNote } from '@/ui/Problem';
-import { CheckInput, NumberInput, SelectInput, TextInput } from '@/ui/fields';
-import { matrixSchema, type MatrixInput } from '../schema';
-import { FaceEditor } from './FaceEditor';
-import type { CoatingChoice, LayersForm } from './LayerEditor';
-import { MadeCodes } from './MadeCodes';
-import { MakeButton, MatrixPreview } from './MatrixPreview';
-import { WaitingFields, type WaitingForm } from './WaitingFields';
+import { CheckInput, TextInput } from '@/ui/fields';
+import { FaceEditor } from '../../pieces';
+import type { CoatingChoice } from '../../pieces';
+import { Making, coatStart, tileStart, useMade } from './Making';
+import { MatrixPreview, usePlannedTiles } from './MatrixPreview';
+import { WaitingFields } from './WaitingFields';
 import type { BodyChoice } from './MakeForm';
+import * as contracts from '../contracts';
+import type { MatrixInput } from '../contracts';
+import { NumberInput } from '@/ui/NumberField';
+import { SelectInput } from '@/ui/choice-fields';
 
 /** Every base under every over, made in one act. */
 export function MatrixForm({
@@ -34,115 +35,87 @@ export function MatrixForm({
   coatings: readonly CoatingChoice[];
   today: string;
 }) {
-  const router = useRouter();
-  const [made, setMade] = useState<string[] | null>(null);
-  const form = useForm<MatrixInput>({
-    resolver: zodResolver(matrixSchema) as never,
-    defaultValues: {
+  const made = useMade();
+  const form = useContractForm(contracts.makeMatrix, {
+    start: {
       bodyIds: bodies[0] ? [bodies[0].id] : [],
       bases: [],
       overs: [],
-      form: 'L tile',
-      heightMm: 90,
-      madeOn: today,
-      notes: '',
-      waitingFor: 'glaze',
-      wantedCone: '6',
-      wantedAtmosphere: 'oxidation',
-      faces: [
-        { no: 1, kind: 'bare', slipVersionId: null },
-        { no: 2, kind: 'light-slip', slipVersionId: null },
-      ],
-      base: { method: 'dip', coats: 1, weight: 'normal', stretch: NAMED_STRETCHES[3]!.stretch },
-      over: { method: 'dip', coats: 1, weight: 'normal', stretch: NAMED_STRETCHES[5]!.stretch },
+      ...tileStart(today),
+      base: coatStart(3),
+      over: coatStart(5),
       bothOrders: true,
       alone: true,
       repeats: 1,
     },
+    draft: 'new',
+    done: ({ data }) => made[1](data.codes),
   });
-  const { control, handleSubmit, setError } = form;
-  const { act, busy, problem } = useSend();
-  const submit = handleSubmit(async (values) => {
-    const answer = await act<{ codes: string[] }>('tests.make-matrix', values);
-    showFieldProblems(answer, setError);
-    if (answer.ok) setMade(answer.data.codes);
-  });
-  if (made !== null)
-    return (
-      <MadeCodes codes={made} onMore={() => setMade(null)} onList={() => router.push('/tests')} />
-    );
+  const { control } = form;
+  const plan = usePlannedTiles(control, coatings);
   const glazes = coatings.filter((one) => one.kind !== 'slip' && one.kind !== 'engobe');
   return (
-    <form onSubmit={(event) => void submit(event)} noValidate>
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 4,
-          gridTemplateColumns: { xs: '1fr', md: 'minmax(0,1fr) 320px' },
-        }}
-      >
-        <Box>
-          <Section title="Bases: on first">
-            <PickMany control={control} name="bases" label="Bases" choices={glazes} />
-          </Section>
-          <Section title="Overs: on top">
-            <PickMany control={control} name="overs" label="Overs" choices={glazes} />
-          </Section>
-          <Section title="Bodies">
-            <PickMany
+    <Making
+      form={form}
+      made={made}
+      act={plan.count === 0 ? 'Make the tiles' : `Make ${count(plan.count, 'tile')}`}
+      beside={<MatrixPreview plan={plan} coatings={coatings} bodies={bodies} />}
+    >
+      <Section title="Bases: on first">
+        <PickMany control={control} name="bases" label="Bases" choices={glazes} />
+      </Section>
+      <Section title="Overs: on top">
+        <PickMany control={control} name="overs" label="Overs" choices={glazes} />
+      </Section>
+      <Section title="Bodies">
+        <PickMany
+          control={control}
+          name="bodyIds"
+          label="Bodies"
+          choices={bodies.map(({ id, name, colour }) => ({
+            versionId: id,
+            name,
+            colour,
+            version: 1,
+          }))}
+        />
+      </Section>
+      <Section title="How they go on">
+        <CoatFields control={control} part="base" label="Base" />
+        <CoatFields control={control} part="over" label="Over" />
+        <CheckInput
+          control={control}
+          name="bothOrders"
+          label="Both orders: also every over under every base"
+        />
+        <CheckInput control={control} name="alone" label="Controls: each coating by itself" />
+      </Section>
+      <Section title="Tiles">
+        <Stack spacing={1.5}>
+          <FieldGrid phone={2} wide={3}>
+            <SelectInput
               control={control}
-              name="bodyIds"
-              label="Bodies"
-              choices={bodies.map(({ id, name, colour }) => ({
-                versionId: id,
-                name,
-                colour,
-                version: 1,
+              name="form"
+              label="Form"
+              choices={FORMS.filter((one) => one.kind === 'tile').map(({ name }) => ({
+                value: name,
+                label: name,
               }))}
             />
-          </Section>
-          <Section title="How they go on">
-            <CoatFields control={control} part="base" label="Base" />
-            <CoatFields control={control} part="over" label="Over" />
-            <CheckInput
+            <NumberInput
               control={control}
-              name="bothOrders"
-              label="Both orders: also every over under every base"
+              name="heightMm"
+              quantity="length"
+              label="Face, foot to rim"
             />
-            <CheckInput control={control} name="alone" label="Controls: each coating by itself" />
-          </Section>
-          <Section title="Tiles">
-            <Stack spacing={1.5}>
-              <Box
-                sx={{
-                  display: 'grid',
-                  gap: 1.5,
-                  gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1fr 1fr' },
-                }}
-              >
-                <SelectInput
-                  control={control}
-                  name="form"
-                  label="Form"
-                  choices={FORMS.filter((one) => one.kind === 'tile').map(({ name }) => ({
-                    value: name,
-                    label: name,
-                  }))}
-                />
-                <NumberInput control={control} name="heightMm" label="Face, foot to rim, mm" />
-                <NumberInput control={control} name="repeats" label="Of each" />
-              </Box>
-              <FaceEditor control={control as unknown as Control<LayersForm>} coatings={coatings} />
-              <WaitingFields control={control as unknown as Control<WaitingForm>} />
-              <TextInput control={control} name="notes" label="Notes" multiline minRows={2} />
-            </Stack>
-          </Section>
-          <ProblemNote>{problem}</ProblemNote>
-          <MakeButton control={control} coatings={coatings} busy={busy} />
-        </Box>
-        <MatrixPreview control={control} coatings={coatings} bodies={bodies} />
-      </Box>
-    </form>
+            <NumberInput control={control} name="repeats" label="Of each" />
+          </FieldGrid>
+          <FaceEditor coatings={coatings} />
+          <WaitingFields />
+          <TextInput control={control} name="notes" label="Notes" multiline minRows={2} />
+        </Stack>
+      </Section>
+    </Making>
   );
 }
 
@@ -156,15 +129,7 @@ function CoatFields({
   label: string;
 }) {
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 1.5,
-        mb: 1.5,
-        gridTemplateColumns: { xs: '1fr 1fr', sm: '90px 1fr 1fr 1fr 1.4fr' },
-        alignItems: 'center',
-      }}
-    >
+    <FieldGrid phone={2} wide="90px 1fr 1fr 1fr 1.4fr" sx={{ mb: 1.5, alignItems: 'center' }}>
       <Typography sx={{ fontWeight: 650, gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
         {label}
       </Typography>
@@ -192,7 +157,7 @@ function CoatFields({
           />
         )}
       />
-    </Box>
+    </FieldGrid>
   );
 }
 

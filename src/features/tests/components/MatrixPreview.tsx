@@ -1,17 +1,17 @@
 'use client';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useWatch, type Control } from 'react-hook-form';
+import { count } from '@/core/units';
 import { matrixTiles } from '@/core/designs';
 import type { Coat, Layer } from '@/core/zones';
 import { Silhouette, paintsOf } from '../../drawings';
-import type { MatrixInput } from '../schema';
-import type { CoatingChoice } from './LayerEditor';
+import type { CoatingChoice } from '../../pieces';
 import type { BodyChoice } from './MakeForm';
+import type { MatrixInput } from '../contracts';
 
 /** The tiles that the choices so far make. */
-function useTiles(control: Control<MatrixInput>, coatings: readonly CoatingChoice[]) {
+export function usePlannedTiles(control: Control<MatrixInput>, coatings: readonly CoatingChoice[]) {
   const values = useWatch({ control });
   const coat = (versionId: string): (Coat & { name: string }) | null => {
     const one = coatings.find((choice) => choice.versionId === versionId);
@@ -29,52 +29,35 @@ function useTiles(control: Control<MatrixInput>, coatings: readonly CoatingChoic
   const tiles = matrixTiles({
     bases,
     overs,
-    base: values.base as never,
-    over: values.over as never,
+    base: values.base as MatrixInput['base'],
+    over: values.over as MatrixInput['over'],
     bothOrders: Boolean(values.bothOrders),
     alone: Boolean(values.alone),
     repeats,
   });
+  const bodies = values.bodyIds?.length ?? 0;
   return {
     tiles,
+    count: tiles.length * bodies,
     bases,
     overs,
-    bodies: values.bodyIds?.length ?? 0,
+    bodies,
     faces: values.faces ?? [],
     bodyId: values.bodyIds?.[0],
   };
 }
 
-/** Makes them, and says how many that is. */
-export function MakeButton({
-  control,
-  coatings,
-  busy,
-}: {
-  control: Control<MatrixInput>;
-  coatings: readonly CoatingChoice[];
-  busy: boolean;
-}) {
-  const { tiles, bodies } = useTiles(control, coatings);
-  const count = tiles.length * bodies;
-  return (
-    <Button type="submit" variant="contained" size="large" disabled={busy}>
-      {count === 0 ? 'Make the tiles' : `Make ${count} tiles`}
-    </Button>
-  );
-}
-
 /** The matrix so far: how many tiles, the board in small, and one tile drawn. */
 export function MatrixPreview({
-  control,
+  plan,
   coatings,
   bodies,
 }: {
-  control: Control<MatrixInput>;
+  plan: ReturnType<typeof usePlannedTiles>;
   coatings: readonly CoatingChoice[];
   bodies: readonly BodyChoice[];
 }) {
-  const { tiles, bases, overs, bodies: bodyCount, faces, bodyId } = useTiles(control, coatings);
+  const { tiles, bases, overs, bodies: bodyCount, faces, bodyId } = plan;
   const sample = tiles.find((tile) => tile.over !== null) ?? tiles[0];
   const colour = (slug: string): string =>
     coatings.find((one) => one.slug === slug)?.colour ?? '#888888';
@@ -89,7 +72,7 @@ export function MatrixPreview({
         }}
       >
         <Typography sx={{ fontSize: '2rem', fontWeight: 700, lineHeight: 1 }}>
-          {tiles.length * bodyCount} tiles
+          {count(plan.count, 'tile')}
         </Typography>
         <Typography sx={{ mb: 2 }}>
           {bases.length} × {overs.length}

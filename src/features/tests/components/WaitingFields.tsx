@@ -1,23 +1,18 @@
 'use client';
-import Box from '@mui/material/Box';
-import type { Control } from 'react-hook-form';
+import { useFormContext } from 'react-hook-form';
 import { ATMOSPHERES } from '@/core/signs';
-import { ChoiceInput, SelectInput, TextInput } from '@/ui/fields';
-import type { MakeInput } from '../schema';
+import { FieldGrid } from '@/ui/FieldGrid';
+import { TextInput } from '@/ui/fields';
+import type { MakeInput } from '../contracts';
+import { ChoiceInput, SelectInput } from '@/ui/choice-fields';
 
-export type WaitingForm = Pick<MakeInput, 'waitingFor' | 'wantedCone' | 'wantedAtmosphere'>;
+type WaitingForm = Pick<MakeInput, 'waitingFor' | 'wantedCone' | 'wantedAtmosphere'>;
 
 /** What new pieces wait for: the next firing, its cone and atmosphere. */
-export function WaitingFields({ control }: { control: Control<WaitingForm> }) {
+export function WaitingFields() {
+  const { control } = useFormContext<WaitingForm>();
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 1.5,
-        gridTemplateColumns: { xs: '1fr', sm: 'auto 1fr 1fr' },
-        alignItems: 'end',
-      }}
-    >
+    <FieldGrid wide="auto 1fr 1fr" sx={{ alignItems: 'end' }}>
       <ChoiceInput
         control={control}
         name="waitingFor"
@@ -38,6 +33,6 @@ export function WaitingFields({ control }: { control: Control<WaitingForm> }) {
           label: value,
         }))}
       />
-    </Box>
+    </FieldGrid>
   );
 }

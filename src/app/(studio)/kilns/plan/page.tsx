@@ -1,49 +1,5 @@
-import Button from '@mui/material/Button';
-import Link from '@/ui/Link';
-import { listKilns } from '@/data/catalogue';
-import { permit } from '@/features/people';
-import { FiringForm } from '@/features/kilns/components/FiringForm';
-import { enter } from '@/platform/access';
-import { database } from '@/platform/database';
-import { Nothing, Page } from '@/ui/Page';
-import { today } from '@/ui/time';
+import { PlanPage } from '@/features/firings/rooms/PlanPage';
 
 export const metadata = { title: 'Plan a firing' };
 
-export default async function PlanPage({
-  searchParams,
-}: {
-  searchParams: Promise<{ kiln?: string; cone?: string; atmosphere?: string; kind?: string }>;
-}) {
-  const { studio } = await enter(permit('keep records'));
-  const query = await searchParams;
-  const kilns = (await listKilns(database())).filter((kiln) => !kiln.archived);
-  const kiln = kilns.find((one) => one.slug === query.kiln) ?? kilns[0];
-  return (
-    <Page title="Plan a firing" lead="Then put pieces in, from the queue or by their codes.">
-      {kiln === undefined ? (
-        <Nothing
-          act={
-            <Button component={Link} href="/kilns/new" variant="contained">
-              Add a kiln
-            </Button>
-          }
-        >
-          A firing needs a kiln: add one first.
-        </Nothing>
-      ) : (
-        <FiringForm
-          kilns={kilns}
-          start={{
-            kilnId: kiln.id,
-            kind: (query.kind as 'glaze') ?? 'glaze',
-            targetCone: query.cone ?? '6',
-            atmosphere: (query.atmosphere as 'oxidation') ?? 'oxidation',
-            plannedFor: today(studio.timeZone),
-            notes: '',
-          }}
-        />
-      )}
-    </Page>
-  );
-}
+export default PlanPage;

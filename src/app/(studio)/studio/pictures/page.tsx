@@ -1,15 +1,5 @@
-import { PictureRoom } from '@/features/exchange/components/PictureRoom';
-import { permit } from '@/features/people';
-import { enter } from '@/platform/access';
-import { Page } from '@/ui/Page';
+import { PicturesPage } from '@/features/exchange/rooms/PicturesPage';
 
 export const metadata = { title: 'Bring in pictures' };
 
-export default async function PicturesPage() {
-  await enter(permit('run the studio'));
-  return (
-    <Page title="Bring in pictures">
-      <PictureRoom />
-    </Page>
-  );
-}
+export default PicturesPage;

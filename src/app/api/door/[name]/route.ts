@@ -1,12 +1,12 @@
 import { headers } from 'next/headers';
 import type { z } from 'zod';
-import { acceptInvitation, checkSignIn, firstRun } from '@/features/people/door';
-import { acceptSchema, firstRunSchema, signInSchema } from '@/features/people/schema';
+import { acceptInvitation, checkSignIn, firstRun } from '@/features/people/server';
 import { database } from '@/platform/database';
 import { fieldMessages } from '@/platform/operation';
 import { Refusal, notFound } from '@/platform/refusal';
 import { answering } from '@/platform/respond';
 import { signIn, signOut } from '@/platform/session';
+import { acceptSchema, firstRunSchema, signInSchema } from '@/features/people/contracts';
 
 function read<T extends z.ZodType>(schema: T, input: unknown): z.output<T> {
   const parsed = schema.safeParse(input);

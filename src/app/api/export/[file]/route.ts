@@ -1,20 +1,13 @@
-import { zipSync, strToU8 } from 'fflate';
-import Papa from 'papaparse';
-import { EXPORTED } from '@/data/export';
 import { readStudio } from '@/data/studio';
-import { documentJsonSchema, exportDocument, exportLines } from '@/features/exchange/server';
+import { csvZipBytes, documentJsonSchema, jsonBytes } from '@/features/exchange/server';
 import { may } from '@/features/people';
 import { database } from '@/platform/database';
 import { problemOf } from '@/platform/operation';
-import { Refusal, notFound } from '@/platform/refusal';
-import { respond } from '@/platform/respond';
+import { Refusal, found, notFound } from '@/platform/refusal';
+import { respond, streamed } from '@/platform/respond';
 import { currentPerson } from '@/platform/session';
 
-const download = (body: BodyInit, type: string, name: string): Response =>
-  new Response(body, {
-    headers: { 'content-type': type, 'content-disposition': `attachment; filename="${name}"` },
-  });
-
+/** Everything out: json and csv leave while they are read, schema says what they look like. */
 export async function GET(
   _: Request,
   { params }: { params: Promise<{ file: string }> },
@@ -28,31 +21,25 @@ export async function GET(
         code: 'not-allowed',
         message: 'Taking everything out is for technicians.',
       });
-    const studio = await readStudio(database());
-    if (studio === null) throw notFound('The studio');
+    const db = database();
+    found(await readStudio(db), 'The studio');
     const now = new Date();
     const day = now.toISOString().slice(0, 10);
-    if (file === 'schema')
-      return download(
-        JSON.stringify(documentJsonSchema(), null, 2),
-        'application/schema+json',
-        'jiten-studio.schema.json',
-      );
-    if (file === 'json')
-      return download(
-        JSON.stringify(await exportDocument(database(), studio, now)),
-        'application/json',
-        `studio-${day}.json`,
-      );
-    if (file === 'csv') {
-      const files: Record<string, Uint8Array> = {};
-      for (const table of EXPORTED)
-        files[`${table}.csv`] = strToU8(
-          `\ufeff${Papa.unparse(await exportLines(database(), table))}`,
-        );
-      return download(new Uint8Array(zipSync(files)), 'application/zip', `studio-${day}-csv.zip`);
+    switch (file) {
+      case 'schema':
+        return new Response(JSON.stringify(await documentJsonSchema(db), null, 2), {
+          headers: {
+            'content-type': 'application/schema+json',
+            'content-disposition': 'attachment; filename="jiten-studio.schema.json"',
+          },
+        });
+      case 'json':
+        return streamed(jsonBytes(db, now), 'application/json', `studio-${day}.json`);
+      case 'csv':
+        return streamed(csvZipBytes(db), 'application/zip', `studio-${day}-csv.zip`);
+      default:
+        throw notFound('This export');
     }
-    throw notFound('This export');
   } catch (error) {
     return respond({ ok: false, problem: problemOf(error, 'export') });
   }

@@ -1,7 +1,5 @@
 import { z } from 'zod';
-import { transact } from '@/data/database';
-import { findOperation, keepOperation } from '@/data/operations';
-import { importOptions, matchPictures, planImport, writeImport } from '@/features/exchange/server';
+import { importOptions, matchPictures, planImport } from '@/features/exchange/server';
 import { may } from '@/features/people';
 import { database } from '@/platform/database';
 import { Refusal, notFound, refuse } from '@/platform/refusal';
@@ -35,41 +33,26 @@ async function readForm(http: Request) {
   const options = importOptions.safeParse(parse(String(form?.get('options') ?? '{}')));
   if (!options.success)
     throw refuse('The answers about the file could not be read. Choose them again.');
-  return {
-    bytes: new Uint8Array(await file.arrayBuffer()),
-    name: file.name,
-    options: options.data,
-    id: String(form?.get('id') ?? ''),
-  };
+  return { bytes: new Uint8Array(await file.arrayBuffer()), options: options.data };
 }
 
-/** plan: the dry run. commit: all or nothing. pictures: which piece each file name belongs to. */
+/** plan: the dry run of an import. pictures: which piece each file name belongs to. Nothing is written. */
 export function POST(
   http: Request,
   { params }: { params: Promise<{ step: string }> },
 ): Promise<Response> {
   return answering('import', async () => {
     const { step } = await params;
-    const person = await requireTechnician();
-    const db = database();
+    await requireTechnician();
     if (step === 'pictures') {
       const body = z
         .object({ files: z.array(z.string().max(400)).max(5000) })
         .safeParse(await http.json().catch(() => null));
       if (!body.success) throw refuse('At most 5000 pictures at a time.');
-      return matchPictures(db, body.data.files);
+      return matchPictures(database(), body.data.files);
     }
-    const { bytes, name, options, id } = await readForm(http);
-    if (step === 'plan') return planImport(db, bytes, options);
-    if (step !== 'commit' || !z.uuid().safeParse(id).success) throw notFound('This step');
-    return transact(db, async (trx) => {
-      const done = await findOperation(trx, id);
-      if (done !== undefined) return done.result;
-      const plan = await planImport(trx, bytes, options);
-      if (plan.open.length > 0) throw refuse(plan.open[0] as string);
-      const result = await writeImport(trx, plan, options, name, person.id, new Date());
-      await keepOperation(trx, { id, name: 'import', personId: person.id, result }, new Date());
-      return result;
-    });
+    if (step !== 'plan') throw notFound('This step');
+    const { bytes, options } = await readForm(http);
+    return planImport(database(), bytes, options);
   });
 }

@@ -1,22 +1,3 @@
-import { notFound } from 'next/navigation';
-import { listKilns } from '@/data/catalogue';
-import { permit } from '@/features/people';
-import { KilnForm } from '@/features/store/components/forms';
-import { enter } from '@/platform/access';
-import { database } from '@/platform/database';
-import { Page } from '@/ui/Page';
+import { KilnSettingsPage } from '@/features/kilns/rooms/KilnSettingsPage';
 
-export default async function KilnSettingsPage({ params }: { params: Promise<{ slug: string }> }) {
-  await enter(permit('keep records'));
-  const { slug } = await params;
-  const kiln = (await listKilns(database())).find((one) => one.slug === slug) ?? null;
-  if (kiln === null && slug !== 'new') notFound();
-  return (
-    <Page
-      title={kiln?.name ?? 'A new kiln'}
-      lead={kiln ? 'Settings of this kiln' : 'What it is and how it is run.'}
-    >
-      <KilnForm kiln={kiln} />
-    </Page>
-  );
-}
+export default KilnSettingsPage;

@@ -1,40 +1,5 @@
-import { notFound } from 'next/navigation';
-import { listSchedules } from '@/data/schedules';
-import { unitsOf } from '@/data/studio';
-import { ScheduleForm } from '@/features/kilns/components/ScheduleForm';
-import { scheduleKilns } from '@/features/kilns/server';
-import { permit } from '@/features/people';
-import { enter } from '@/platform/access';
-import { database } from '@/platform/database';
-import { Page } from '@/ui/Page';
+import { SchedulePage } from '@/features/kilns/rooms/SchedulePage';
 
 export const metadata = { title: 'Schedule' };
 
-/** A usual first draft, to be changed: slow through the water, on, slow at the end. */
-const DRAFT = {
-  name: '',
-  notes: '',
-  segments: [
-    { rate: 80, target: 120, holdMinutes: 20 },
-    { rate: 150, target: 1100, holdMinutes: 0 },
-    { rate: 60, target: 1200, holdMinutes: 10 },
-  ],
-};
-
-export default async function SchedulePage({ params }: { params: Promise<{ id: string }> }) {
-  const { studio } = await enter(permit('keep records'));
-  const { id } = await params;
-  const db = database();
-  const schedule = (await listSchedules(db)).find((one) => one.id === id) ?? null;
-  if (schedule === null && id !== 'new') notFound();
-  return (
-    <Page title={schedule?.name ?? 'A new schedule'} wide>
-      <ScheduleForm
-        start={schedule ?? DRAFT}
-        existing={schedule ?? undefined}
-        kilns={await scheduleKilns(db)}
-        units={unitsOf(studio)}
-      />
-    </Page>
-  );
-}
+export default SchedulePage;

@@ -1,36 +1,3 @@
-import Box from '@mui/material/Box';
-import { notFound } from 'next/navigation';
-import { listBodies } from '@/data/catalogue';
-import { bodyTestsOf } from '@/data/stock';
-import { permit } from '@/features/people';
-import { BodyTests } from '@/features/questions/components/BodyTests';
-import { BodyForm } from '@/features/store/components/forms';
-import { enter } from '@/platform/access';
-import { database } from '@/platform/database';
-import { Page, Section } from '@/ui/Page';
+import { BodyPage } from '@/features/store/rooms/BodyPage';
 
-export default async function BodyPage({ params }: { params: Promise<{ slug: string }> }) {
-  const { studio } = await enter(permit('keep records'));
-  const { slug } = await params;
-  const body = (await listBodies(database())).find((one) => one.slug === slug) ?? null;
-  if (body === null && slug !== 'new') notFound();
-  return (
-    <Page
-      title={body?.name ?? 'A new body'}
-      lead={body ? 'Clay body' : 'What is not known yet can stay empty.'}
-    >
-      <BodyForm body={body} />
-      {body !== null && (
-        <Box sx={{ mt: 4 }}>
-          <Section title="Measured of the clay itself">
-            <BodyTests
-              bodyId={body.id}
-              tests={await bodyTestsOf(database(), body.id)}
-              timeZone={studio.timeZone}
-            />
-          </Section>
-        </Box>
-      )}
-    </Page>
-  );
-}
+export default BodyPage;

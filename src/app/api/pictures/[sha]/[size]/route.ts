@@ -1,4 +1,4 @@
-import { pictureStore, readPicture, SIZES, type Size } from '@/platform/pictures';
+import { pictureStore, readPicture, SIZES, type Size } from '@/platform/objects';
 import { problemOf } from '@/platform/operation';
 import { respond } from '@/platform/respond';
 import { requireViewer } from '@/platform/viewer';

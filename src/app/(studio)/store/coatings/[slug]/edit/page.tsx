@@ -1,19 +1,3 @@
-import { notFound } from 'next/navigation';
-import { listCoatings } from '@/data/catalogue';
-import { permit } from '@/features/people';
-import { CoatingForm } from '@/features/store/components/forms';
-import { enter } from '@/platform/access';
-import { database } from '@/platform/database';
-import { Page } from '@/ui/Page';
+import { CoatingEditPage } from '@/features/store/rooms/CoatingEditPage';
 
-export default async function EditCoatingPage({ params }: { params: Promise<{ slug: string }> }) {
-  await enter(permit('keep records'));
-  const { slug } = await params;
-  const coating = (await listCoatings(database())).find((one) => one.slug === slug);
-  if (coating === undefined) notFound();
-  return (
-    <Page title={coating.name} lead={`Edit this ${coating.kind}`}>
-      <CoatingForm coating={coating} />
-    </Page>
-  );
-}
+export default CoatingEditPage;

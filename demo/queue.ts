@@ -1,0 +1,41 @@
+/** Pieces that the demo’s people made, waiting for their firing. */
+import type { Atmosphere } from '../src/core/signs';
+import { coatOf, layerOf, type DemoHistory, type DemoPiece } from './history-terms';
+import type { LotSpec } from './plan';
+import type { Random } from './random';
+
+/** Makes a queue's pieces; they wait for their firing until one takes them. */
+export function queue(
+  history: DemoHistory,
+  lots: readonly LotSpec[],
+  cone: string,
+  atmosphere: Atmosphere,
+  start: Date,
+  random: Random,
+): DemoPiece[] {
+  return lots.flatMap((spec) => {
+    const lot = history.lots.push({ spec, at: start }) - 1;
+    const owner = spec.pieces[0]?.owner ? random.integer(2, 13) : null;
+    return spec.pieces.map((piece): DemoPiece => {
+      const made: DemoPiece = {
+        id: '',
+        spec: piece,
+        lot,
+        madeAt: start,
+        owner,
+        meant: piece.coats.map((coat) => layerOf(coat)),
+        done: (piece.done ?? piece.coats).map((coat) => layerOf(coat)),
+        faces: piece.faces.map((face, i) => ({
+          no: i + 1,
+          kind: face.kind,
+          slip: face.slip ? coatOf({ slug: face.slip }) : null,
+        })),
+        waitingFor: 'glaze',
+        cone,
+        atmosphere,
+      };
+      history.pieces.push(made);
+      return made;
+    });
+  });
+}

@@ -1,0 +1,1 @@
+export { DoubtsPage as default } from '@/features/opening/rooms/DoubtsPage';

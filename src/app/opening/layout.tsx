@@ -1,0 +1,3 @@
+import { Inside } from '@/features/shell/rooms/Inside';
+
+export default Inside;

@@ -1,0 +1,3 @@
+import { PageLoading } from '@/ui/PageLoading';
+
+export default PageLoading;

@@ -1,0 +1,2 @@
+export * from './axes';
+export * from './layout';

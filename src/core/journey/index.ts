@@ -1,0 +1,3 @@
+export * from './journey';
+export * from './words';
+export * from './suits';

@@ -1,0 +1,4 @@
+/** Looks: who saw what of a piece, when, and what follows from several of them. */
+export * from './looks';
+export * from './voices';
+export * from './words';

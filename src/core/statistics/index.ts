@@ -1,0 +1,2 @@
+/** Shares with intervals, and exact tests of tables. */
+export * from './shares';

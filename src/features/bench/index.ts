@@ -1,0 +1,2 @@
+/** The day sheet: what each feature has to say for today, in order. */
+export {};

@@ -1,0 +1,44 @@
+import type { ReactElement } from 'react';
+import type { Database } from '@/data/database';
+import { openFirings } from '@/data/firings';
+import { countStore, type Studio } from '@/data/studio';
+import { hotLines } from '../firelog/rooms/HotLines';
+import { plannedLines } from '../firings/rooms/PlannedLines';
+import { waitingLines } from '../loading/rooms/WaitingLines';
+import { doubtLines } from '../opening/rooms/DoubtLines';
+import { openingLines } from '../opening/rooms/OpeningLines';
+import { flagLines } from '../pieces/rooms/FlagLines';
+import { ripeLines, stockLines } from '../questions/rooms/QuestionLines';
+import { bucketLines } from '../store/rooms/BucketLines';
+
+export type DaySheet = Record<
+  'hot' | 'opened' | 'waiting' | 'planned' | 'store' | 'flags',
+  readonly ReactElement[]
+> & { has: Awaited<ReturnType<typeof countStore>> };
+
+/** What each feature has to say for today: a bounded number of reads, however many kilns are hot. */
+export async function daySheet(db: Database, studio: Studio): Promise<DaySheet> {
+  const firings = await openFirings(db);
+  const among = (...statuses: readonly string[]) =>
+    firings.filter(({ firing }) => statuses.includes(firing.status));
+  const planned = among('planned', 'loaded');
+  const [has, hot, waiting, ripe, buckets, stock, flags, doubts] = await Promise.all([
+    countStore(db),
+    hotLines(db, studio, among('firing', 'cooling')),
+    waitingLines(db, planned),
+    ripeLines(db),
+    bucketLines(db),
+    stockLines(db),
+    flagLines(db),
+    doubtLines(db),
+  ]);
+  return {
+    has,
+    hot,
+    opened: [...openingLines(among('opened'), studio.timeZone), ...doubts],
+    waiting,
+    planned: plannedLines(planned),
+    store: [...ripe, ...buckets, ...stock],
+    flags,
+  };
+}

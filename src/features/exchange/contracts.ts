@@ -1,0 +1,44 @@
+import { z } from 'zod';
+import { METHODS } from '@/core/zones';
+import { answers, contract, withFile } from '@/platform/contract';
+import { KNOWN_COLUMNS, type Column } from './columns';
+
+const column = z.custom<Column>(
+  (value) => KNOWN_COLUMNS.includes(value as Column),
+  'There is no such column.',
+);
+
+/** `'new'` makes it, an id takes what is there. A name without an answer holds its rows up. */
+const answer = z.union([z.literal('new'), z.uuid()]);
+
+export const importOptions = z.object({
+  columns: z.record(z.string(), column.nullable()).default({}),
+  fillDown: z.array(column).default([]),
+  bodies: z.record(z.string(), answer).default({}),
+  coatings: z.record(z.string(), answer).default({}),
+  kilns: z.record(z.string(), answer).default({}),
+  /** The kiln of rows that name none. */
+  kilnForRest: answer.nullable().default(null),
+  method: z.enum(METHODS).default('dip'),
+  /** Is the cone column what cones showed, or only what was intended? */
+  conesShown: z.boolean().default(false),
+  leaveOutRefused: z.boolean().default(false),
+});
+
+export type ImportOptions = z.output<typeof importOptions>;
+export type ImportOptionsInput = z.input<typeof importOptions>;
+
+/** What an import made. */
+export type Imported = {
+  pieces: number;
+  firings: number;
+  bodies: number;
+  coatings: number;
+  kilns: number;
+};
+
+/** All rows of a file, or none. */
+export const importFile = withFile(
+  contract('exchange.import', importOptions, answers<Imported>()),
+  30 * 1024 * 1024,
+);

@@ -1,0 +1,2 @@
+/** Import of tables and pictures, export of everything. */
+export {};

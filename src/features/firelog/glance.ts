@@ -1,0 +1,68 @@
+/** What a hot kiln is doing, for a line of the day sheet: a bounded number of reads, however many are hot. */
+import {
+  alarmsOf,
+  coolingPart,
+  fitCooling,
+  profileOf,
+  rateNow,
+  timeToCool,
+  type Alarm,
+  type CoolTime,
+} from '@/core/heatwork';
+import type { Source } from '@/data/database';
+import type { OpenFiring } from '@/data/firings';
+import { coolingsOf } from '@/data/learned';
+import { leanLogsOf } from '@/data/readings';
+import type { Studio } from '@/data/studio';
+
+export type Glance = {
+  last: { at: Date; celsius: number } | null;
+  rate: number | null;
+  alarms: Alarm[];
+  /** Hours from the last reading until the lid may be cracked. */
+  crack: CoolTime | null;
+};
+
+export async function glance(
+  src: Source,
+  hot: readonly OpenFiring[],
+  studio: Pick<Studio, 'crackAtC'>,
+  now = new Date(),
+): Promise<(OpenFiring & { room: Glance })[]> {
+  if (hot.length === 0) return [];
+  const [logs, coolings] = await Promise.all([
+    leanLogsOf(
+      src,
+      hot.flatMap(({ firing: { id, startedAt } }) => (startedAt ? [{ id, startedAt }] : [])),
+    ),
+    coolingsOf(
+      src,
+      hot.map(({ firing }) => firing.kilnId),
+    ),
+  ]);
+  return hot.map((one) => {
+    const { firing } = one;
+    const start = firing.startedAt?.getTime() ?? 0;
+    const log = logs.get(firing.id) ?? [];
+    const end = log.at(-1);
+    const pace = { climb: firing.climbRate ?? 250, drop: 200 };
+    const fit =
+      firing.status === 'cooling' || (rateNow(log, 30) ?? 0) < -40
+        ? fitCooling(coolingPart(log), 20, coolings.get(firing.kilnId) ?? [])
+        : null;
+    return {
+      ...one,
+      room: {
+        last: end === undefined ? null : { at: new Date(start + end.t * 1000), celsius: end.c },
+        rate: rateNow(log),
+        alarms: alarmsOf(log, (now.getTime() - start) / 1000, {
+          every: firing.readEveryS,
+          profile: firing.schedule === null ? null : profileOf(firing.schedule.segments, 20, pace),
+          latestHours: firing.latestHours ?? firing.kilnLatestHours,
+          cooling: firing.status === 'cooling',
+        }),
+        crack: fit === null ? null : timeToCool(fit, studio.crackAtC),
+      },
+    };
+  });
+}

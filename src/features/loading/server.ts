@@ -1,0 +1,3 @@
+export * as loadingOperations from './actions';
+export { checkedLoad, type CheckedLoad } from './load-check';
+export { loadOf } from './queries';

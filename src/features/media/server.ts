@@ -1,0 +1,1 @@
+export * as mediaOperations from './actions';

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { MEETINGS, OPACITIES, SURFACES, VERDICTS, signOf } from '@/core/signs';
+import { PLACES } from '@/core/looks';
+import { parseZoneKey } from '@/core/zones';
+import { contract, toggled, undoneBy } from '@/platform/contract';
+
+export const seenSchema = z.object({
+  surface: z.enum(SURFACES).nullable(),
+  opacity: z.enum(OPACITIES).nullable(),
+  colour: z.string().trim().max(120, 'At most 120 characters.').nullable(),
+  movementMm: z
+    .number('Give a length.')
+    .min(0, 'Not below 0.')
+    .max(500, 'Ran more than 500 mm? Check the unit.')
+    .nullable(),
+  met: z.enum(MEETINGS).nullable(),
+  rating: z.number().int().min(1).max(5).nullable(),
+  verdict: z.enum(VERDICTS).nullable(),
+  note: z.string().trim().max(4000, 'At most 4000 characters.').default(''),
+  signs: z
+    .array(
+      z.object({
+        sign: z.string().refine((id) => signOf(id) !== undefined, 'There is no such sign.'),
+        severity: z.union([z.literal(1), z.literal(2), z.literal(3)]),
+        wanted: z.boolean(),
+      }),
+    )
+    .max(30),
+});
+export type SeenInput = z.input<typeof seenSchema>;
+export const withdrawSchema = z.object({ observationIds: z.array(z.uuid()).min(1).max(500) });
+export const withdraw = contract('opening.withdraw', withdrawSchema);
+/**
+ * One thing seen on one or many pieces alike. The ids of the looks are made by whoever writes,
+ * so that a phone without network can go on; `seenAt` is the moment by its clock. A look stands
+ * beside those that are there; `corrects` names the one that it replaces (null: none; left out:
+ * one's own of the same day, if there is one).
+ */
+export const recordSchema = z.object({
+  firingId: z.uuid(),
+  pieces: z
+    .array(
+      z.object({
+        pieceId: z.uuid(),
+        observationId: z.uuid(),
+        corrects: z.uuid().nullable().optional(),
+      }),
+    )
+    .min(1, 'Choose a piece.')
+    .max(500),
+  zone: z
+    .string()
+    .max(80)
+    .refine((key) => parseZoneKey(key) !== null, 'There is no such zone.')
+    .nullable(),
+  seenAt: z.iso.datetime().nullable().default(null),
+  place: z.enum(PLACES).default('kiln'),
+  seen: seenSchema,
+});
+export const record = undoneBy(
+  contract('opening.record', recordSchema),
+  withdraw,
+  ({ pieces }) => ({ observationIds: pieces.map(({ observationId }) => observationId) }),
+);
+export type RecordInput = z.input<typeof recordSchema>;
+export const settleDoubtSchema = z.object({ observationId: z.uuid(), corrects: z.boolean() });
+/** From before looks stood beside one another: was this a look of its own, or a correction? */
+export const settleDoubt = contract('opening.settle-doubt', settleDoubtSchema);
+export const finishSchema = z.object({ firingId: z.uuid(), done: z.boolean() });
+export const finish = toggled(contract('opening.finish', finishSchema), 'done');

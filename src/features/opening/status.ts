@@ -1,0 +1,18 @@
+'use client';
+import { type RoomPiece } from './room';
+import type { OutboxState } from './outbox';
+
+export const sameStack = (a: RoomPiece, b: RoomPiece): boolean =>
+  JSON.stringify(a.layers.map(({ coat, region }) => [coat, region])) ===
+  JSON.stringify(b.layers.map(({ coat, region }) => [coat, region]));
+
+export function statusWords(
+  { ready, waiting, sending, trouble }: OutboxState,
+  written: number,
+  all: number,
+): string {
+  if (!ready) return `${written} of ${all} written up; looking through this device …`;
+  if (waiting === 0) return `${written} of ${all} written up; all of it is on the studio’s server`;
+  const here = `${waiting} on this device, not yet on the server`;
+  return sending && trouble === null ? `${here}; sending …` : `${here}. ${trouble ?? ''}`;
+}

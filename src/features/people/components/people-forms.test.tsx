@@ -1,0 +1,127 @@
+import { named, person, press, router, screen, server, show } from '../../../../test-support/dom';
+
+const { FirstRunForm, SignInForm } = await import('./DoorForms');
+const { StudioForm } = await import('./StudioForm');
+const { PeopleList } = await import('./PeopleList');
+const { ShareLinks } = await import('./ShareLinks');
+const { Account } = await import('./Account');
+
+const refused = (problem: object) => () => ({ ok: false, problem });
+beforeEach(() => localStorage.clear());
+
+test('the first page makes studio and technician through its door, and keeps no password on the device', async () => {
+  const sent = server(() => ({ ok: true, data: null }));
+  const hand = person();
+  show(<FirstRunForm />);
+  await hand.type(named('Studio’s name'), 'Kiln Lane');
+  await hand.type(named('Your name'), 'Ada');
+  await hand.type(named('Sign-in name'), 'ada');
+  await hand.type(named('Password'), 'short');
+  await press(hand, 'Open the studio');
+  expect(await screen.findByText(/at least ten characters; a short sentence/)).toBeTruthy();
+  expect([named('Studio’s name').value, sent.length]).toEqual(['Kiln Lane', 0]);
+  await hand.type(named('Password'), ' but longer now');
+  await press(hand, 'Open the studio');
+  expect(sent).toMatchObject([
+    {
+      path: '/api/door/first-run',
+      body: { studio: { name: 'Kiln Lane', crackAtC: 100 }, name: 'Ada', login: 'ada' },
+    },
+  ]);
+  expect(router.replace).toHaveBeenCalledWith('/');
+  expect(JSON.stringify({ ...localStorage })).not.toContain('short but longer now');
+});
+
+test('a wrong password is said beside its field and the name stays', async () => {
+  const message = 'Name or password is not right.';
+  server(refused({ code: 'invalid', message, fields: { password: message } }));
+  const hand = person();
+  show(<SignInForm />);
+  await hand.type(named('Sign-in name'), 'ada');
+  await hand.type(named('Password'), 'a wrong one');
+  await press(hand, 'Sign in');
+  expect(await screen.findAllByText(message)).toHaveLength(2);
+  expect(named('Sign-in name').value).toBe('ada');
+  expect(router.replace).not.toHaveBeenCalled();
+});
+
+const STUDIO = {
+  name: 'Yard',
+  timeZone: 'UTC',
+  temperatureUnit: 'F',
+  lengthUnit: 'mm',
+  massUnit: 'g',
+  crackAtC: 100,
+  unloadAtC: 40,
+} as const;
+
+test('settings are typed in the studio’s scale, kept in °C, and saved once they are changed', async () => {
+  const sent = server(() => ({ ok: true, data: null }));
+  const hand = person();
+  show(<StudioForm studio={STUDIO} />, {
+    units: { temperature: 'F', length: 'mm', mass: 'g' },
+  });
+  const save = screen.getByRole<HTMLButtonElement>('button', { name: 'Save settings' });
+  expect([save.disabled, named('Crack the lid below, °F').value]).toEqual([true, '212']);
+  await hand.clear(named('Crack the lid below, °F'));
+  await hand.type(named('Crack the lid below, °F'), '700');
+  await hand.click(save);
+  expect(await screen.findByText(/Not above 572 °F/)).toBeTruthy();
+  await hand.clear(named('Crack the lid below, °F'));
+  await hand.type(named('Crack the lid below, °F'), '302');
+  await hand.click(save);
+  await screen.findByText('Settings saved');
+  expect(sent.map(({ body }) => body.input)).toEqual([{ studio: { ...STUDIO, crackAtC: 150 } }]);
+  expect(save.disabled).toBe(true);
+});
+
+test('an invitation’s link is shown once it is made; a role given is said', async () => {
+  const sent = server(({ path }) => ({
+    ok: true,
+    data: path.endsWith('invite') ? { token: 'abc' } : null,
+  }));
+  const hand = person();
+  const bram = { id: 'p2', name: 'Bram', login: 'bram', role: 'student', disabled: false } as const;
+  show(<PeopleList people={[bram]} invitations={[]} own="p1" />);
+  await press(hand, 'Make invitation');
+  expect(await screen.findByText('Give a name.')).toBeTruthy();
+  await hand.type(named('Invite somebody'), 'Effie');
+  await press(hand, 'Make invitation');
+  expect(await screen.findByText('http://localhost/invite/abc')).toBeTruthy();
+  expect(sent[0]!.body.input).toEqual({ name: 'Effie', role: 'student' });
+  expect(named('Invite somebody').value).toBe('');
+  await press(hand, 'Stop signing in');
+  await screen.findByText('Bram may not sign in any more');
+  await press(hand, 'Undo');
+  expect(sent.slice(1).map(({ body }) => body.input)).toEqual([
+    { personId: 'p2', disabled: true },
+    { personId: 'p2', disabled: false },
+  ]);
+});
+
+test('a share link is made for a time or until it is revoked', async () => {
+  const sent = server(() => ({ ok: true, data: { token: 'xyz' } }));
+  const hand = person();
+  show(<ShareLinks links={[]} now={new Date(0)} timeZone="UTC" view="?body=peat" />);
+  await hand.type(named('Share the chart with'), 'Tuesday class');
+  await press(hand, 'Make share link');
+  expect(await screen.findByText('http://localhost/s/xyz')).toBeTruthy();
+  await hand.type(named('Share the chart with'), 'Everybody');
+  await hand.click(named('for'));
+  await hand.click(screen.getByRole('option', { name: 'until it is revoked' }));
+  await press(hand, 'Make share link');
+  expect(sent.map(({ body }) => body.input)).toEqual([
+    { label: 'Tuesday class', view: '?body=peat', days: 90 },
+    { label: 'Everybody', view: '?body=peat', days: null },
+  ]);
+});
+
+test('a password form that is left keeps nothing of it', async () => {
+  const hand = person();
+  show(<Account />);
+  await press(hand, 'Change password');
+  await hand.type(named('New password'), 'a very secret one');
+  await press(hand, 'Leave it');
+  expect(screen.queryByLabelText('New password')).toBeNull();
+  expect(JSON.stringify({ ...localStorage })).not.toContain('secret');
+});

@@ -1,0 +1,63 @@
+import Button from '@mui/material/Button';
+import Link from '@/ui/Link';
+import { listInvitations, listPeople, listShareLinks } from '@/data/people';
+import { may, permit } from '..';
+import { Account } from '../components/Account';
+import { PeopleList } from '../components/PeopleList';
+import { ShareLinks } from '../components/ShareLinks';
+import { StudioForm } from '../components/StudioForm';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import { Page, Section } from '@/ui/Page';
+
+export async function StudioPage() {
+  const { person, studio } = await enter(permit('see the chart'));
+  const [runs, records] = [may(person, 'run the studio'), may(person, 'keep records')];
+  const db = database();
+  const now = new Date();
+  return (
+    <Page title={studio.name} lead={`Signed in as ${person.name}, ${person.role}`}>
+      <Section title="You">
+        <Account />
+      </Section>
+      {records && (
+        <Section title="Share links" id="share">
+          <ShareLinks links={await listShareLinks(db)} now={now} timeZone={studio.timeZone} />
+        </Section>
+      )}
+      {runs && (
+        <>
+          <Section title="People">
+            <PeopleList
+              people={await listPeople(db)}
+              invitations={await listInvitations(db, now)}
+              own={person.id}
+            />
+          </Section>
+          <Section title="Records in and out">
+            <p>
+              Past tests come in from a spreadsheet, pictures from a folder. Everything leaves as
+              CSV tables or as one JSON document with its schema.
+            </p>
+            <Button component={Link} href="/studio/import" variant="contained">
+              Bring in past tests
+            </Button>{' '}
+            <Button component={Link} href="/studio/pictures" variant="outlined">
+              Bring in pictures
+            </Button>{' '}
+            <Button href="/api/export/csv" variant="outlined">
+              All tables as CSV
+            </Button>{' '}
+            <Button href="/api/export/json" variant="outlined">
+              One JSON document
+            </Button>{' '}
+            <Button href="/api/export/schema">Its schema</Button>
+          </Section>
+          <Section title="Settings">
+            <StudioForm studio={studio} />
+          </Section>
+        </>
+      )}
+    </Page>
+  );
+}

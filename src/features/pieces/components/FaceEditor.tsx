@@ -1,0 +1,69 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useFieldArray, useFormContext } from 'react-hook-form';
+import { FACE_KINDS } from '@/core/zones';
+import type { CoatingChoice, LayersForm } from './LayerEditor';
+import { FieldGrid } from '@/ui/FieldGrid';
+import { SelectInput } from '@/ui/choice-fields';
+
+const LABELS = {
+  bare: 'bare body',
+  'light-slip': 'light slip',
+  'dark-slip': 'dark slip',
+  textured: 'textured',
+};
+
+/** The sides of a piece, each with its own ground. */
+export function FaceEditor({ coatings }: { coatings: readonly CoatingChoice[] }) {
+  const { control } = useFormContext<LayersForm>();
+  const { fields, append, remove } = useFieldArray({ control, name: 'faces' });
+  const slips = coatings
+    .filter((one) => one.kind === 'slip' || one.kind === 'engobe')
+    .map((one) => ({ value: one.versionId, label: one.name }));
+  return (
+    <FieldGrid phone={2} wide="1fr 1fr auto" sx={{ alignItems: 'start' }}>
+      {fields.map((field, i) => (
+        <Box key={field.id} sx={{ display: 'contents' }}>
+          <SelectInput
+            control={control}
+            name={`faces.${i}.kind`}
+            label={`Face ${i + 1}`}
+            choices={FACE_KINDS.map((kind) => ({ value: kind, label: LABELS[kind] }))}
+          />
+          <SelectInput
+            control={control}
+            name={`faces.${i}.slipVersionId`}
+            label="With which slip"
+            none="none, or not known"
+            choices={slips}
+          />
+          <Button
+            size="small"
+            disabled={fields.length === 1}
+            onClick={() => remove(i)}
+            sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}
+          >
+            Leave out
+          </Button>
+        </Box>
+      ))}
+      {fields.length < 4 && (
+        <Button
+          size="small"
+          variant="outlined"
+          sx={{ justifySelf: 'start' }}
+          onClick={() =>
+            append({
+              no: Math.max(0, ...fields.map((face) => face.no)) + 1,
+              kind: 'light-slip',
+              slipVersionId: null,
+            })
+          }
+        >
+          Another face
+        </Button>
+      )}
+    </FieldGrid>
+  );
+}

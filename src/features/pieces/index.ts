@@ -1,0 +1,6 @@
+/** A piece: its layers and faces, looks, flags, corrections, the bin, one's own pieces. */
+export { FaceEditor } from './components/FaceEditor';
+export { LayerEditor } from './components/LayerEditor';
+export { StackPreview } from './components/StackPreview';
+export { newLayer } from './layers';
+export { type CoatingChoice, type LayersForm } from './components/LayerEditor';

@@ -1,0 +1,265 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Link from '@/ui/Link';
+import { notFound } from 'next/navigation';
+import { readCode } from '@/core/codes';
+import { coneWords } from '@/core/firing';
+import { FORMS } from '@/core/designs';
+import { formatLength, inUnits, type Units } from '@/core/units';
+import { deviations } from '@/core/zones';
+import { loadPieces } from '@/data/pieces';
+import { unitsOf } from '@/data/studio';
+import { Silhouette, paintsOf, zoneLines } from '@/features/drawings';
+import { may, mayTouchPiece, permit } from '@/features/people';
+import { PictureDrop } from '../../media';
+import { CorrectLayers } from '../components/CorrectLayers';
+import { EditPiece } from '../components/EditPiece';
+import { FiringLooks } from '../components/FiringLooks';
+import { PiecePicture } from '../../media';
+import { FlagList } from '../components/PieceActs';
+import { stateWords } from '@/data/journey';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import { Page, Section } from '@/ui/Page';
+import { MONO } from '@/ui/theme';
+import { calendarDay } from '@/ui/time';
+import { pieceRoom } from '../queries';
+import { paintable, type listCoatings } from '@/data/coatings';
+
+export async function PiecePage({ params }: { params: Promise<{ code: string }> }) {
+  const { person, studio } = await enter(permit('see the chart'));
+  const read = readCode(decodeURIComponent((await params).code));
+  const db = database();
+  const [piece] = read.ok ? await loadPieces(db, { codes: [read.code] }) : [];
+  if (piece === undefined || !mayTouchPiece(person, piece.ownerId)) notFound();
+  const keeps = may(person, 'keep records');
+  const units: Units = unitsOf(studio);
+  const { coatings, bodies, choices, photos, observations, placements, firings, open, times } =
+    await pieceRoom(db, piece);
+  const body = bodies.find((one) => one.id === piece.bodyId);
+  const paints = paintsOf(body?.colour ?? '#cccccc', paintable(coatings), piece.bodyName);
+  const name = (slug: string): string => paints.coat(slug).name;
+  const axis = FORMS.find((one) => one.name === piece.form)?.axis;
+  const otherwise = piece.meant.length === 0 ? [] : deviations(piece.meant, piece.done, name);
+  const stages = placements
+    .map((one) => ({ one, firing: firings.get(one.firingId) }))
+    .sort(
+      (a, b) =>
+        (a.firing?.plannedFor ?? '').localeCompare(b.firing?.plannedFor ?? '') ||
+        a.one.generation - b.one.generation,
+    );
+  return (
+    <Page
+      title={
+        <Box component="span" sx={{ fontFamily: MONO }}>
+          {piece.code}
+        </Box>
+      }
+      lead={`${piece.mark ? `“${piece.mark}”, ` : ''}${piece.form} in ${piece.bodyName}${piece.heightMm ? `, ${formatLength(piece.heightMm, units)}` : ''}; ${stateWords(piece, open?.label, times)}${piece.ownerName ? `; belongs to ${piece.ownerName}` : ''}`}
+      acts={
+        keeps ? (
+          <>
+            <Button component={Link} href={`/tests/make?like=${piece.code}`} variant="contained">
+              Make more like this
+            </Button>
+            <Button component={Link} href={`/tests/ask?design=list&match=${piece.code}`}>
+              Match it
+            </Button>
+            {piece.lotId && (
+              <Button component={Link} href={`/tests?lot=${piece.lotId}`} variant="outlined">
+                Its lot
+              </Button>
+            )}
+          </>
+        ) : undefined
+      }
+    >
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 4,
+          gridTemplateColumns: { xs: '1fr', md: '300px minmax(0,1fr)' },
+        }}
+      >
+        <Box>
+          <Box
+            sx={{
+              bgcolor: 'booth.ground',
+              color: 'booth.ink',
+              p: 2,
+              textAlign: 'center',
+            }}
+          >
+            <Silhouette
+              faces={piece.faces}
+              layers={piece.done}
+              paints={paints}
+              height={250}
+              axis={axis}
+            />
+          </Box>
+          {zoneLines(piece.faces, piece.done, paints).map((line) => (
+            <Box key={line.key} sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}>
+              <Typography variant="body2" color="text.secondary">
+                {line.where}
+              </Typography>
+              <Typography sx={{ fontWeight: 600 }}>{inUnits(line.what, units)}</Typography>
+            </Box>
+          ))}
+        </Box>
+        <Box>
+          <Section title="Pictures">
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+              {photos.map((photo) => (
+                <PiecePicture
+                  key={photo.id}
+                  photo={{ id: photo.id, sha: photo.sha }}
+                  code={piece.code}
+                  edit={keeps}
+                />
+              ))}
+              <PictureDrop
+                pieceId={piece.id}
+                firingId={
+                  stages.filter(({ firing }) => firing?.status === 'opened').at(-1)?.one.firingId ??
+                  null
+                }
+              />
+            </Box>
+          </Section>
+          {otherwise.length > 0 && (
+            <Section title="Done otherwise than meant">
+              {otherwise.map((line) => (
+                <Typography key={line}>{line}</Typography>
+              ))}
+            </Section>
+          )}
+          <Section title="Firings and what was seen">
+            {stages.length === 0 && <Typography>Not in a kiln yet.</Typography>}
+            {stages.map(({ one, firing }) => (
+              <Box key={one.id} sx={{ mb: 2 }}>
+                <Typography variant="h3">
+                  {firing && keeps ? (
+                    <Link href={`/kilns/firings/${firing.id}`}>
+                      {firing.kilnName} {firing.no}
+                    </Link>
+                  ) : firing ? (
+                    `${firing.kilnName} ${firing.no}`
+                  ) : (
+                    ''
+                  )}
+                  {firing
+                    ? `: ${firing.kind}, ${coneWords({ known: firing.coneKnown, band: firing.coneBand })}, ${firing.atmosphere}, ${calendarDay(firing.plannedFor)}`
+                    : ''}
+                  {one.shelf === null ? '' : `; shelf ${one.shelf}`}
+                  {one.setting === 'unknown' ? '' : `, on ${one.setting}`}
+                </Typography>
+                <FiringLooks
+                  looks={observations.filter((seen) => seen.firingId === one.firingId)}
+                  opened={firing?.openedAt ?? null}
+                  timeZone={studio.timeZone}
+                  units={units}
+                />
+                {firing?.status === 'opened' &&
+                  keeps &&
+                  observations.some((seen) => seen.firingId === one.firingId) && (
+                    <Button
+                      component={Link}
+                      href={`/opening/${firing.id}?piece=${piece.code}&look=desk`}
+                      size="small"
+                      variant="outlined"
+                    >
+                      Look again
+                    </Button>
+                  )}
+                {firing?.status === 'opened' &&
+                  firing.kind !== 'bisque' &&
+                  observations.every((seen) => seen.firingId !== one.firingId) && (
+                    <Typography>
+                      Not written up yet.{' '}
+                      {keeps && (
+                        <Link href={`/opening/${firing.id}?piece=${piece.code}`}>Write it up</Link>
+                      )}
+                    </Typography>
+                  )}
+              </Box>
+            ))}
+          </Section>
+          <Section title="Flags">
+            <FlagList pieceId={piece.id} flags={piece.flags} mayClear={keeps} />
+          </Section>
+          <Section title="Particulars">
+            <EditPiece
+              start={{
+                pieceId: piece.id,
+                mark: piece.mark ?? '',
+                notes: piece.notes,
+                ownerId: piece.ownerId,
+                heightMm: piece.heightMm,
+              }}
+              people={choices.people}
+              mayGive={keeps}
+            />
+          </Section>
+          {keeps && (
+            <Section title="Layers as done">
+              <CorrectLayers
+                pieceId={piece.id}
+                faces={piece.faces.map((face) => ({
+                  no: face.no,
+                  kind: face.kind,
+                  slipVersionId: null,
+                }))}
+                heightMm={piece.heightMm}
+                layers={piece.done.map(
+                  ({
+                    coatingVersionId,
+                    method,
+                    coats,
+                    weight,
+                    thicknessMm,
+                    seconds,
+                    stage,
+                    driedBefore,
+                    region,
+                    generation,
+                  }) => ({
+                    coatingVersionId,
+                    method,
+                    coats,
+                    weight,
+                    thicknessMm,
+                    seconds,
+                    stage,
+                    driedBefore,
+                    region,
+                    generation,
+                  }),
+                )}
+                coatings={allVersions(coatings)}
+                bodyColour={body?.colour ?? '#cccccc'}
+                form={piece.form}
+                generation={times + 1}
+              />
+            </Section>
+          )}
+        </Box>
+      </Box>
+    </Page>
+  );
+}
+
+/** Every version of every coating: an old piece names old ones. */
+function allVersions(coatings: Awaited<ReturnType<typeof listCoatings>>) {
+  return coatings.flatMap((coating) =>
+    coating.versions.map((version) => ({
+      versionId: version.id,
+      name: coating.name,
+      slug: coating.slug,
+      kind: coating.kind,
+      version: version.no,
+      colour: coating.colour,
+    })),
+  );
+}

@@ -1,0 +1,2 @@
+export * as piecesOperations from './actions';
+export { type MakeChoices, makeChoices, pieceRoom, versionsOn } from './queries';

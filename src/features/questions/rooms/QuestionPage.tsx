@@ -1,0 +1,199 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { notFound } from 'next/navigation';
+import { listPhotos } from '@/data/photos';
+import { listPieces } from '@/data/pieces';
+import { permit } from '@/features/people';
+import { Blank, Board, Legend, sharesOf } from '../components/Board';
+import { CompareTiles } from '../components/CompareTiles';
+import { ConcludeForm, ReopenButton } from '../components/ConcludeForm';
+import { Sheets } from '../components/Sheets';
+import { questionData, ripe } from '../server';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import Link from '@/ui/Link';
+import { Nothing, Page, Section } from '@/ui/Page';
+import { Picture } from '@/ui/Picture';
+import { day } from '@/ui/time';
+
+export async function QuestionPage({ params }: { params: Promise<{ no: string }> }) {
+  const { studio } = await enter(permit('see records'));
+  const { no } = await params;
+  const db = database();
+  const data = await questionData(db, Number(no));
+  if (data === null) notFound();
+  const { question, tiles, sheets, names } = data;
+  const { design } = question;
+  const corners: readonly string[] = design !== null && 'corners' in design ? design.corners : [];
+  const [target] =
+    question.targetPieceId === null ? [] : await listPieces(db, { ids: [question.targetPieceId] });
+  const [targetPhoto] = target === undefined ? [] : await listPhotos(db, { pieceIds: [target.id] });
+  const ranked = [...tiles]
+    .filter(({ rating }) => rating !== null)
+    .sort((a, b) => (b.rating ?? 0) - (a.rating ?? 0));
+  const facts = (
+    [
+      ['Varied', question.varied],
+      ['Held', question.held],
+      ['Expected', question.expected],
+    ] as const
+  ).filter(([, text]) => text !== '');
+  return (
+    <Page
+      title={question.text}
+      lead={`Question ${question.no}, asked by ${question.askedBy}, ${day(question.askedAt, studio.timeZone)}. ${
+        question.tiles === 0
+          ? 'No tiles yet.'
+          : `${question.seen} of ${question.tiles} tiles are written up.`
+      }`}
+      wide
+    >
+      <Box
+        component="dl"
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'auto 1fr',
+          columnGap: 2,
+          m: 0,
+          mb: 3,
+          '& dd': { m: 0 },
+          '& dt': { fontWeight: 650 },
+        }}
+      >
+        {facts.map(([name, text]) => (
+          <Box key={name} sx={{ display: 'contents' }}>
+            <dt>{name}</dt>
+            <dd>{text}</dd>
+          </Box>
+        ))}
+      </Box>
+      {question.conclusion && (
+        <Section title="Concluded" acts={<ReopenButton id={question.id} />}>
+          <Typography sx={{ fontSize: '1.2rem', maxWidth: 760 }}>
+            {question.conclusion.said}
+          </Typography>
+          <Typography color="text.secondary">
+            {question.conclusion.asExpected}; {question.concludedBy}
+            {question.concludedAt && `, ${day(question.concludedAt, studio.timeZone)}`}
+          </Typography>
+          {Object.entries(question.conclusion.counts).map(([count, text]) => (
+            <Typography key={count}>
+              <b>{count}:</b> {text}
+            </Typography>
+          ))}
+          {question.conclusion.nextChange !== '' && (
+            <Typography sx={{ mt: 1 }}>
+              <b>Next:</b> {question.conclusion.nextChange}
+            </Typography>
+          )}
+        </Section>
+      )}
+      <Box sx={{ display: 'grid', gap: 4, gridTemplateColumns: { xs: '1fr', lg: '1.2fr 1fr' } }}>
+        <Box sx={{ minWidth: 0 }}>
+          {target && (
+            <Section title="To be matched">
+              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, '& > div': { width: 130 } }}>
+                <div>
+                  <Picture sha={targetPhoto?.sha ?? null} alt={`${target.code}, to be matched`} />
+                  <Link href={`/pieces/${target.code}`}>{target.code}</Link>
+                </div>
+                {ranked.slice(0, 4).map((tile, i) => (
+                  <div key={tile.no}>
+                    <Picture sha={tile.photo} alt={`Attempt ${tile.no}, ${tile.label}`} />
+                    <Link href={`/pieces/${tile.code}`}>
+                      {i === 0 ? 'Nearest: ' : ''}
+                      {tile.no}, {tile.rating} of 5
+                    </Link>
+                  </div>
+                ))}
+              </Box>
+            </Section>
+          )}
+          <Section title="Tiles">
+            {tiles.length === 0 ? (
+              <Nothing
+                act={
+                  <Button component={Link} href="/tests/ask" variant="outlined">
+                    Choose a design
+                  </Button>
+                }
+              >
+                This question has no tiles.
+              </Nothing>
+            ) : (
+              <Board
+                tiles={tiles}
+                label="The tiles as they stand on the board"
+                render={(tile) => (
+                  <Box
+                    component={Link}
+                    href={`/pieces/${tile.code}`}
+                    prefetch={false}
+                    sx={{ color: 'inherit', textDecoration: 'none', display: 'block' }}
+                  >
+                    {tile.photo === null ? (
+                      <Blank
+                        no={tile.no}
+                        label={tile.label}
+                        role={tile.role}
+                        shares={sharesOf(tile.mix, corners)}
+                      />
+                    ) : (
+                      <>
+                        <Picture
+                          sha={tile.photo}
+                          alt={`Tile ${tile.no}, ${tile.label} on ${tile.bodyName}`}
+                        />
+                        <Typography sx={{ fontSize: '0.78rem', lineHeight: 1.2 }}>
+                          <b>{tile.no}</b> {tile.label}
+                          {tile.rating === null ? '' : ` · ${tile.rating} of 5`}
+                        </Typography>
+                      </>
+                    )}
+                  </Box>
+                )}
+              />
+            )}
+            {corners.length > 1 && <Legend names={corners.map((id) => names.get(id) ?? '')} />}
+          </Section>
+          {tiles.length > 1 && (
+            <Section title="Compare two tiles">
+              <CompareTiles
+                tiles={tiles.map(({ no: at, label, factors, shelf, bodyName }) => ({
+                  no: at,
+                  label,
+                  factors,
+                  shelf,
+                  bodyName,
+                }))}
+              />
+            </Section>
+          )}
+          {question.conclusion === null && (
+            <Section title={ripe(question) ? 'All tiles are out: what came of it?' : 'Conclude'}>
+              {ripe(question) || tiles.length === 0 ? (
+                <ConcludeForm question={question} />
+              ) : (
+                <Box component="details" sx={{ '& summary': { cursor: 'pointer', mb: 1.5 } }}>
+                  <summary>
+                    {question.tiles - question.seen} tiles are not written up yet; conclude all the
+                    same
+                  </summary>
+                  <ConcludeForm question={question} />
+                </Box>
+              )}
+            </Section>
+          )}
+        </Box>
+        <Box sx={{ minWidth: 0 }}>
+          {sheets.length > 0 && question.seen < question.tiles && (
+            <Section title="Sheets to work from">
+              <Sheets no={question.no} sheets={sheets} />
+            </Section>
+          )}
+        </Box>
+      </Box>
+    </Page>
+  );
+}

@@ -1,0 +1,167 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Link from '@/ui/Link';
+import { notFound } from 'next/navigation';
+import { formatConeRange } from '@/core/cones';
+import { coneWords } from '@/core/firing';
+import { standingWords } from '@/core/standing';
+import { cellsOfCoating } from '@/data/board';
+import { listBuckets } from '@/data/buckets';
+import { firedVersions, recipesOf } from '@/data/recipes';
+import { permit } from '@/features/people';
+import { CoatingForm } from '../components/forms';
+import { RecipeRoom } from '../components/RecipeRoom';
+import { VersionList } from '../components/VersionList';
+import { bodyExpansions, recipeMaterials } from '../server';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import { Caution } from '@/ui/Caution';
+import { Nothing, Page, Section } from '@/ui/Page';
+import { Picture } from '@/ui/Picture';
+import { listBodies } from '@/data/bodies';
+import { listCoatings } from '@/data/coatings';
+
+export async function CoatingPage({ params }: { params: Promise<{ slug: string }> }) {
+  const { studio } = await enter(permit('keep records'));
+  const { slug } = await params;
+  if (slug === 'new') {
+    return (
+      <Page title="A new coating" lead="What is not known yet can stay empty.">
+        <CoatingForm coating={null} />
+      </Page>
+    );
+  }
+  const db = database();
+  const coatings = await listCoatings(db);
+  const coating = coatings.find((one) => one.slug === slug);
+  if (coating === undefined) notFound();
+  const versionIds = coating.versions.map(({ id }) => id);
+  const recipes = await recipesOf(db, versionIds);
+  const fired = await firedVersions(db, versionIds);
+  const buckets = await listBuckets(db, { coatingSlug: slug });
+  const bodies = new Map((await listBodies(db)).map((body) => [body.id, body]));
+  const names = new Map(coatings.map((one) => [one.slug, one.name]));
+  const cells = (await cellsOfCoating(db, slug, 60)).filter((cell) => cell.base !== null);
+  const alone = cells.filter((cell) => cell.over === null);
+  const stacked = cells.filter((cell) => cell.over !== null);
+  const show = (cell: (typeof cells)[number]) => {
+    const body = bodies.get(cell.bodyId);
+    const said =
+      cell.over === null
+        ? coating.name
+        : `${names.get(cell.over) ?? cell.over} over ${names.get(cell.base ?? '') ?? cell.base}`;
+    const where = `${body?.name ?? ''}${cell.slips === '' ? '' : ' with slip'}, ${coneWords({ known: cell.coneKnown, band: cell.cone })}, ${cell.atmosphere}${cell.refired ? ', after a refire' : ''}`;
+    const query = new URLSearchParams({
+      body: body?.slug ?? '',
+      cone: cell.cone,
+      atmosphere: cell.atmosphere,
+      ground: cell.slips,
+      at: `${cell.base}/${cell.over ?? ''}`,
+    });
+    return (
+      <Box
+        key={cell.id}
+        component={Link}
+        href={`/chart?${query.toString()}`}
+        prefetch={false}
+        sx={{ color: 'inherit', textDecoration: 'none', width: 148 }}
+      >
+        <Picture sha={cell.photo} alt={`${said} on ${where}`} />
+        <Typography variant="body2" sx={{ fontWeight: 650, mt: 0.5 }}>
+          {said}
+        </Typography>
+        <Typography variant="body2">{where}</Typography>
+        <Typography variant="body2" color="text.secondary">
+          {standingWords(cell)}
+        </Typography>
+      </Box>
+    );
+  };
+  return (
+    <Page
+      title={coating.name}
+      lead={`${coating.kind}${coating.coneLow && coating.coneHigh ? `, cone ${formatConeRange({ low: coating.coneLow, high: coating.coneHigh })}` : ''}${coating.archived ? ', put away' : ''}`}
+      acts={
+        <>
+          <Button component={Link} href={`/tests/make?coating=${coating.slug}`} variant="contained">
+            Make tiles with it
+          </Button>
+          <Button component={Link} href={`/store/coatings/${coating.slug}/edit`} variant="outlined">
+            Edit
+          </Button>
+        </>
+      }
+    >
+      {coating.whatItDoes !== '' && (
+        <Typography sx={{ fontSize: '1.15rem', maxWidth: 760 }}>{coating.whatItDoes}</Typography>
+      )}
+      {coating.atmosphereNotes !== '' && (
+        <Typography sx={{ maxWidth: 760, mt: 1 }}>{coating.atmosphereNotes}</Typography>
+      )}
+      {coating.cautions !== '' && <Caution>{coating.cautions}</Caution>}
+      <Section
+        title="By itself"
+        acts={
+          alone.length > 7 && (
+            <Link href={`/chart?body=${bodies.get(alone[0]?.bodyId ?? '')?.slug ?? ''}`}>
+              All of it on the chart
+            </Link>
+          )
+        }
+      >
+        {alone.length === 0 ? (
+          <Nothing>No fired piece shows it by itself yet.</Nothing>
+        ) : (
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+            {alone.slice(0, 7).map(show)}
+          </Box>
+        )}
+      </Section>
+      <Section title="Under and over others">
+        {stacked.length === 0 ? (
+          <Nothing
+            act={
+              <Button component={Link} href="/tests/matrix" variant="outlined">
+                Every base under every over
+              </Button>
+            }
+          >
+            It has not been fired under or over another coating yet.
+          </Nothing>
+        ) : (
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+            {stacked.slice(0, 7).map(show)}
+          </Box>
+        )}
+      </Section>
+      <Section title="Recipe">
+        <RecipeRoom
+          coating={{ id: coating.id, slug: coating.slug }}
+          versions={coating.versions.map((version) => ({
+            id: version.id,
+            no: version.no,
+            fired: fired.has(version.id),
+            recipe: recipes.get(version.id) ?? null,
+          }))}
+          materials={await recipeMaterials(db)}
+          bodies={await bodyExpansions(db)}
+        />
+      </Section>
+      {buckets.length > 0 && (
+        <Section title="Buckets">
+          {buckets.map((bucket) => (
+            <Typography key={bucket.id}>
+              <Link href={`/store/buckets/${bucket.id}`}>{bucket.name}</Link>, version{' '}
+              {bucket.versionNo}
+              {bucket.litres === null ? '' : `, ${bucket.litres} l`}
+            </Typography>
+          ))}
+        </Section>
+      )}
+      <Section title="Versions">
+        <VersionList coating={coating} timeZone={studio.timeZone} edit />
+      </Section>
+    </Page>
+  );
+}

@@ -1,0 +1,71 @@
+import type { z } from 'zod';
+
+/**
+ * A write as browser and server both know it: its name, what it takes, what it answers, and
+ * what takes it back. The server adds who may and what is done (`operation`).
+ */
+export type Contract<I extends z.ZodType = z.ZodType, R = unknown> = {
+  readonly name: string;
+  readonly input: I;
+  /** For the compiler only: what it answers when it was carried out. */
+  readonly answer?: R;
+  /** It is no operation: somebody without a session sends it through this door. */
+  readonly door?: string;
+  /** A file goes with it: at most so many bytes. */
+  readonly fileBytes?: number;
+  /** The write that takes this one back, from what was sent and answered. */
+  inverse?(sent: z.input<I>, answered: R): Call;
+};
+
+/** A write with what it takes, ready to be sent. */
+export type Call = { contract: Contract; input: unknown };
+
+/** What a contract takes, as a form holds it. */
+export type Taken<C extends Contract> = z.input<C['input']>;
+/** What a contract answers. */
+export type Answered<C extends Contract> = C extends Contract<z.ZodType, infer R> ? R : never;
+
+/** Says what a contract answers; it holds nothing. */
+export const answers = <R>(): { answer?: R } => ({});
+
+/** The one way to name a write; without `answers` it answers nothing. */
+export const contract = <I extends z.ZodType, R = null>(
+  name: string,
+  input: I,
+  _answers?: { answer?: R },
+): Contract<I, R> => ({ name, input });
+
+/** A way in for somebody who has no session yet. */
+export const doorway = <I extends z.ZodType>(door: string, input: I): Contract<I, null> => ({
+  name: `door.${door}`,
+  door,
+  input,
+});
+
+/** A write that a file goes with, of at most so many bytes. */
+export const withFile = <I extends z.ZodType, R>(
+  one: Contract<I, R>,
+  fileBytes: number,
+): Contract<I, R> => ({ ...one, fileBytes });
+
+/** A write that the same write takes back with `field` turned round: binned and taken out again. */
+export const toggled = <I extends z.ZodType, R>(
+  one: Contract<I, R>,
+  field: keyof z.input<I> & string,
+): Contract<I, R> => ({
+  ...one,
+  inverse: (sent) => {
+    const input = sent as Record<string, unknown>;
+    return { contract: one, input: { ...input, [field]: input[field] !== true } };
+  },
+});
+
+/** A write that another one takes back. */
+export const undoneBy = <I extends z.ZodType, R, J extends z.ZodType>(
+  one: Contract<I, R>,
+  other: Contract<J, unknown>,
+  input: (sent: z.input<I>, answered: R) => z.input<J>,
+): Contract<I, R> => ({
+  ...one,
+  inverse: (sent, answered) => ({ contract: other, input: input(sent, answered) }),
+});

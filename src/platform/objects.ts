@@ -1,0 +1,122 @@
+import { createHash } from 'node:crypto';
+import { mkdir, readFile, rename, stat, writeFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import sharp, { type Sharp } from 'sharp';
+import { readConfig } from './config';
+import { refuse } from './refusal';
+
+/** Longest edge in pixels of the sizes that are made and served. */
+export const SIZES = { small: 320, medium: 960, large: 2400 } as const;
+export type Size = keyof typeof SIZES;
+
+export const MAX_BYTES = 30 * 1024 * 1024;
+export const MAX_PIXELS = 100_000_000;
+
+const FORMATS = new Set(['jpeg', 'png', 'webp', 'heif', 'tiff', 'gif']);
+
+/** Where pictures lie: by the hash of the original's content, so that one is kept once. */
+export interface PictureStore {
+  write(key: string, bytes: Buffer): Promise<void>;
+  read(key: string): Promise<Buffer | null>;
+  has(key: string): Promise<boolean>;
+}
+
+/** Keeps pictures in a folder; a file appears whole or not at all. */
+export function folderStore(root: string): PictureStore {
+  const path = (key: string): string => join(root, key.slice(0, 2), key);
+  return {
+    async write(key, bytes) {
+      const target = path(key);
+      await mkdir(dirname(target), { recursive: true });
+      const partial = `${target}.${process.pid}.${Math.random().toString(36).slice(2)}`;
+      await writeFile(partial, bytes);
+      await rename(partial, target);
+    },
+    async read(key) {
+      try {
+        return await readFile(path(key));
+      } catch (error) {
+        if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;
+        throw error;
+      }
+    },
+    has: (key) =>
+      stat(path(key)).then(
+        () => true,
+        () => false,
+      ),
+  };
+}
+
+export const pictureStore = (): PictureStore =>
+  folderStore(join(readConfig().dataDirectory, 'pictures'));
+
+const name = (sha: string, size: Size): string => `${sha}-${size}.webp`;
+
+export type KeptPicture = { sha: string; width: number; height: number };
+
+/**
+ * Checks a picture, keeps its original and makes the served sizes: turned upright,
+ * without location or any other hidden data. Refuses what is not a picture with a reason.
+ */
+export async function keepPicture(store: PictureStore, bytes: Buffer): Promise<KeptPicture> {
+  if (bytes.length === 0) throw refuse('The file is empty.');
+  if (bytes.length > MAX_BYTES) {
+    throw refuse(
+      `The picture has ${Math.round(bytes.length / 1048576)} MB; at most ${MAX_BYTES / 1048576} MB can be kept. Send a smaller size.`,
+    );
+  }
+  const { width, height } = await inspect(bytes);
+  const sha = createHash('sha256').update(bytes).digest('hex');
+  const upright = sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' }).rotate();
+  try {
+    const large = await resized(upright, 'large').toBuffer();
+    // A picture smaller than a size is that size already.
+    const smaller = (size: Size): Promise<Buffer> =>
+      Math.max(width, height) <= SIZES[size]
+        ? Promise.resolve(large)
+        : resized(sharp(large), size).toBuffer();
+    const [medium, small] = await Promise.all([smaller('medium'), smaller('small')]);
+    await store.write(`${sha}.original`, bytes);
+    await Promise.all([
+      store.write(name(sha, 'large'), large),
+      store.write(name(sha, 'medium'), medium),
+      store.write(name(sha, 'small'), small),
+    ]);
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code?.startsWith('E')) throw error;
+    throw refuse('The picture is broken: it cannot be read to its end. Take or send it again.');
+  }
+  return { sha, width, height };
+}
+
+const resized = (picture: Sharp, size: Size): Sharp =>
+  picture
+    .clone()
+    .resize({ width: SIZES[size], height: SIZES[size], fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: 82, effort: 1 });
+
+async function inspect(bytes: Buffer): Promise<{ width: number; height: number }> {
+  let metadata;
+  try {
+    metadata = await sharp(bytes, { limitInputPixels: false }).metadata();
+  } catch {
+    throw refuse('This file is not a picture. JPEG, PNG, WebP and TIFF can be kept.');
+  }
+  if (!FORMATS.has(metadata.format ?? '')) {
+    throw refuse(
+      `Pictures of the kind “${metadata.format ?? 'unknown'}” cannot be kept. JPEG, PNG, WebP and TIFF can.`,
+    );
+  }
+  const { width = 0, height = 0, orientation = 1 } = metadata;
+  if (width * height > MAX_PIXELS) {
+    throw refuse(
+      `The picture has ${Math.round((width * height) / 1e6)} megapixels; at most ${MAX_PIXELS / 1e6} can be kept. Send a smaller size.`,
+    );
+  }
+  return orientation >= 5 ? { width: height, height: width } : { width, height };
+}
+
+/** A served size of a kept picture; null when there is none. */
+export const readPicture = (store: PictureStore, sha: string, size: Size): Promise<Buffer | null> =>
+  store.read(name(sha, size));
