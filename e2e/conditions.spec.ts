@@ -5,7 +5,17 @@ import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
-import { accessible, firstPiece, DEMO, picture, signIn, onPhone, test, seenOnce } from './support';
+import {
+  accessible,
+  firstPiece,
+  DEMO,
+  picture,
+  sending,
+  signIn,
+  onPhone,
+  test,
+  seenOnce,
+} from './support';
 
 /** The opening that is half written up, from the Bench. */
 async function openHalfWritten(page: Page): Promise<void> {
@@ -147,7 +157,7 @@ test('two people write up the same piece: both looks stand; a correction of what
       .getByRole('group', { name: 'Surface' })
       .getByRole('button', { name: surface })
       .click();
-    await who.getByRole('button', { name: 'Save, next piece' }).click();
+    await sending(who, () => who.getByRole('button', { name: 'Save, next piece' }).click());
     await kept(who);
   };
   await say(page, 'gloss');
@@ -168,7 +178,7 @@ test('two people write up the same piece: both looks stand; a correction of what
   await expect(
     again.getByRole('dialog').getByText(/changed meanwhile by Iben Raskov/),
   ).toBeVisible();
-  await again.getByRole('button', { name: 'Add mine as a look' }).click();
+  await sending(again, () => again.getByRole('button', { name: 'Add mine as a look' }).click());
   await kept(again);
   await page.goto(`${DEMO()}/pieces/${code}`);
   await expect(page.getByText(/put right by Iben Raskov/)).toBeVisible();

@@ -40,13 +40,21 @@ export async function choose(
 }
 
 /**
- * A page that is streamed stands in the document twice for a moment, once hidden on its way in.
- * Opening or reading it again is done when only the one that is seen is left.
+ * A page that is streamed stands in the document twice for a moment, once hidden on its way in,
+ * and its buttons stand there before they are taken over by the program. Opening or reading it
+ * again is done when only the one that is seen is left and what can be touched in it answers.
  */
 export function seenOnce(page: Page): Page {
   const goto = page.goto.bind(page);
   const reload = page.reload.bind(page);
-  const arrived = () => expect(page.locator('div[hidden][id^="S:"]')).toHaveCount(0);
+  const arrived = async () => {
+    await expect(page.locator('div[hidden][id^="S:"]')).toHaveCount(0);
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('button, input, textarea')].every((touched) =>
+        Object.keys(touched).some((key) => key.startsWith('__reactProps')),
+      ),
+    );
+  };
   return Object.assign(page, {
     async goto(...from: Parameters<Page['goto']>) {
       const answer = await goto(...from);
@@ -67,6 +75,15 @@ export const test = base.extend({
     await give(seenOnce(page));
   },
 });
+
+/** Does what sends an act, and waits until the server has answered it. */
+export async function sending(page: Page, act: () => Promise<void>): Promise<void> {
+  const answered = page.waitForResponse(
+    (answer) => answer.url().includes('/api/act/') && answer.request().method() === 'POST',
+  );
+  await act();
+  await answered;
+}
 
 /** A phone in the hand: small, touched, its own storage. */
 export const onPhone = (browser: Browser): Promise<BrowserContext> =>
