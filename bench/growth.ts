@@ -119,12 +119,9 @@ function tasks(): void {
   grow('Summing up 1,000 sightings', 15, (scale) => summarise(sightings.slice(0, 1000 * scale)));
   grow('What 20 firings say of a thermocouple', 15, (scale) =>
     estimateOffset(
-      Array.from({ length: 20 * scale }, (_, i) => ({
-        firing: `f${i}`,
-        place: 'top',
-        atLeast: 10 + (i % 5),
-        atMost: 16 + (i % 5),
-      })),
+      Array.from({ length: 20 * scale }, (_, i) => [
+        { place: 'top', bounds: Array(3).fill({ atLeast: 10 + (i % 5), atMost: 16 + (i % 5) }) },
+      ]),
     ),
   );
   const face = { no: 1, kind: 'bare' as const, slip: null };

@@ -29,6 +29,7 @@ export type Firing = FiringFields &
     /** What the kiln climbs at most, °C/h, and after how many hours it is late; null when not said. */
     climbRate: number | null;
     kilnLatestHours: number | null;
+    electric: boolean;
     status: FiringStatus;
     reachedOrdinal: number | null;
     reachedBound: 'exact' | 'at least' | 'less than' | null;
@@ -52,6 +53,7 @@ const firing = (row: Row): Firing => ({
   shelves: row.shelves,
   climbRate: row.climb_rate,
   kilnLatestHours: row.kiln_latest_hours,
+  electric: row.energy === 'electric',
   kind: row.kind,
   targetCone: row.target_cone,
   atmosphere: row.atmosphere,
@@ -83,6 +85,7 @@ const firings = (src: Source) =>
       'kiln.shelves',
       'kiln.climb_rate',
       'kiln.latest_hours as kiln_latest_hours',
+      'kiln.energy',
     );
 
 /** Where a firing stands of which nothing but its plan is known. */

@@ -1,5 +1,5 @@
 /** What each firing taught of its kiln: kept beside it, so that a kiln is known by one indexed read. */
-import type { CoolingFit, OffsetEstimate, OffsetSighting, PlaceOffset } from '@/core/heatwork';
+import type { Bound, CoolingFit, OffsetEstimate, OffsetSighting, PlaceOffset } from '@/core/heatwork';
 import { NEW_SERIES, type FiringKind } from '@/core/firing';
 import type { Row, Source } from './database';
 import { groupRows } from './rows';
@@ -33,10 +33,9 @@ export async function setLesson(
     .where({ id: firingId })
     .update({
       said: JSON.stringify(
-        said.map(({ place, atLeast, atMost }) => ({
+        said.map(({ place, bounds }) => ({
           place,
-          atLeast: open(atLeast),
-          atMost: open(atMost),
+          bounds: bounds.map(({ atLeast, atMost }) => [open(atLeast), open(atMost)]),
         })),
       ),
       cooled: cooled === null ? null : JSON.stringify({ lnK: cooled.lnK, m: cooled.m }),
@@ -49,7 +48,13 @@ export const setTaught = (src: Source, firingId: string, taught: Taught): Promis
     .where({ id: firingId })
     .update({ taught: JSON.stringify(taught) });
 
-type Said = { place: string; atLeast: number | null; atMost: number | null };
+type Ends = readonly [number | null, number | null];
+type Said = { place: string; bounds: readonly Ends[] };
+
+const ended = ([atLeast, atMost]: Ends): Bound => ({
+  atLeast: atLeast ?? -Infinity,
+  atMost: atMost ?? Infinity,
+});
 
 /** The lessons of a kiln's opened firings, oldest first. */
 export async function lessonsOf(src: Source, kilnId: string): Promise<Lesson[]> {
@@ -73,11 +78,9 @@ export async function lessonsOf(src: Source, kilnId: string): Promise<Lesson[]> 
     no: row.no,
     kind: row.kind,
     startedAt: row.started_at,
-    said: ((row.said ?? []) as Said[]).map(({ place, atLeast, atMost }) => ({
-      firing: row.id as string,
+    said: ((row.said ?? []) as Said[]).map(({ place, bounds }) => ({
       place,
-      atLeast: atLeast ?? -Infinity,
-      atMost: atMost ?? Infinity,
+      bounds: bounds.map(ended),
     })),
     cooled: row.cooled,
     taught: row.taught,

@@ -76,6 +76,36 @@ const reading = (row: Row): KeptReading => ({
   doubt: row.doubt,
 });
 
+/** How many readings of these firings were not believed since the last that was. */
+export async function doubtedLately(
+  src: Source,
+  firingIds: readonly string[],
+): Promise<Map<string, number>> {
+  if (firingIds.length === 0) return new Map();
+  const rows: Row[] = await src('reading')
+    .leftJoin(
+      src('reading')
+        .whereIn('firing_id', firingIds)
+        .whereNull('doubt')
+        .groupBy('firing_id')
+        .select('firing_id')
+        .max({ at: 'at' })
+        .as('believed'),
+      'believed.firing_id',
+      'reading.firing_id',
+    )
+    .whereIn('reading.firing_id', firingIds)
+    .whereNotNull('doubt')
+    .whereNot('doubt', 'struck')
+    .where((later) =>
+      later.whereNull('believed.at').orWhere('reading.at', '>', src.ref('believed.at')),
+    )
+    .groupBy('reading.firing_id')
+    .select('reading.firing_id')
+    .count({ n: '*' });
+  return new Map(rows.map((row) => [row.firing_id as string, Number(row.n)]));
+}
+
 /** Newest readings first, the doubted among them. */
 export async function lastReadings(
   src: Source,

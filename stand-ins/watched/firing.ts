@@ -4,6 +4,8 @@ import { Controller, drawFirer } from './program';
 import { drawing, type Draw } from './random';
 import { FAULT_RANGES, RANGES, type Fault } from './ranges';
 
+const { abs, floor, max, min } = Math;
+
 export type Shown = { t: number; c: number };
 export type Watched = {
   kiln: WatchedKiln;
@@ -12,13 +14,15 @@ export type Watched = {
   top: number;
   /** What the meter shows each minute. */
   shown: Shown[];
-  /** Seconds at which nothing heats it any more, and at which somebody says so (never: Infinity). */
+  /** Seconds at which nothing heats it any more, and at which somebody says so (never: Infinity;
+   * who gives a firing up says so). */
   off: number;
   said: number;
-  /** Seconds at which it is lit until it was off: where faults of the climb lie. */
-  minutes: number;
+  /** Share of the power in use and °C behind the program, each minute. */
+  used: number[];
+  behind: number[];
 };
-type Trouble = { fault: Fault; at: number; draw: Draw };
+type Trouble = { fault: Fault; at: number; left: number; draw: Draw };
 
 const MINUTE = 60;
 
@@ -38,23 +42,29 @@ export function fireWatched(seed: number, trouble: Trouble | null = null): Watch
   const hurt = trouble === null ? null : hurtOf(trouble);
   let heat: Heat = { chamber: kiln.room, brick: kiln.room };
   const shown: Shown[] = [];
+  const [used, behind]: [number[], number[]] = [[], []];
   let off = Infinity;
+  let givenUpOn = false;
   for (let t = 0; t < 4 * 86_400; t += MINUTE) {
-    const felt = heat.chamber - kiln.readsLow * Math.min(1, heat.chamber / 400);
+    const felt = heat.chamber - kiln.readsLow * min(1, heat.chamber / 400);
     const reads = felt + kiln.jitter * jitter.normal();
     const c = hurt?.reads(reads, t, kiln.room) ?? reads;
     shown.push({ t, c });
     const asked = controller?.share(Number.isFinite(c) ? c : 0, MINUTE) ?? byHand!(heat.chamber, t);
-    const ended = (controller?.ended ?? asked < 0) || t > givenUp;
+    const done = controller?.ended ?? asked < 0;
+    givenUpOn ||= !done && t > givenUp;
+    const ended = done || givenUpOn;
     if (ended && off === Infinity) off = t;
-    const wanted = ended ? 0 : Math.max(0, asked);
+    const wanted = ended ? 0 : max(0, asked);
     const share = hurt?.power(wanted, t) ?? wanted;
+    used.push(wanted);
+    behind.push(controller === null ? 0 : controller.setpoint - c);
     const cracked = t > off && heat.chamber < crackAt ? crack : 0;
     heat = heatFor(kiln, heat, share, cracked + (hurt?.air(t) ?? 0), MINUTE);
     if (off < Infinity && heat.chamber < kiln.room + 15) break;
     if (trouble !== null && t > trouble.at + 12 * 3600) break;
   }
-  return { kiln, firer, top, shown, off, said: off + late, minutes: off / 60 };
+  return { kiln, firer, top, shown, off, said: givenUpOn ? off : off + late, used, behind };
 }
 
 /** Switches turned up by the clock, or burners tended now and then; turned down for a soak at the top. */
@@ -81,7 +91,7 @@ function handOf(firer: Firer, top: number): (celsius: number, t: number) => numb
       share = RANGES.switchSteps[step]!;
     } else if (t >= next) {
       next = t + 3600 * tended.between(...RANGES.gasChangeHours);
-      opened = Math.min(1, opened + (opened < 0.9 ? 0.12 : 0));
+      opened = min(1, opened + (opened < 0.9 ? 0.12 : 0));
       share = opened * (1 + RANGES.gasChange * (2 * tended.between(0, 1) - 1));
     }
     return share;
@@ -89,8 +99,7 @@ function handOf(firer: Firer, top: number): (celsius: number, t: number) => numb
 }
 
 /** What a fault does to what is shown, to the power and to the air. */
-function hurtOf({ fault, at, draw }: Trouble) {
-  const left = 1 - draw.between(...FAULT_RANGES.loss);
+function hurtOf({ fault, at, left, draw }: Trouble) {
   const air = draw.between(...FAULT_RANGES.doorLoss);
   const slides = draw.between(...FAULT_RANGES.slidesTo);
   const within = 60 * draw.between(...FAULT_RANGES.slidesMinutes);
@@ -100,16 +109,29 @@ function hurtOf({ fault, at, draw }: Trouble) {
     reads: (c: number, t: number, room: number): number => {
       if (fault !== 'thermocouple' || t < at) return c;
       if (broken) return dead;
-      const out = Math.min(1, (t - at) / within);
+      const out = min(1, (t - at) / within);
       return room + (c - room) * (1 - out * (1 - slides));
     },
     power: (share: number, t: number): number => {
       if (t < at) return share;
       if (fault === 'relay') return 1;
-      return fault === 'power' ? Math.min(share, left) : share;
+      return fault === 'power' ? min(share, left) : share;
     },
     air: (t: number): number => (fault === 'door' && t >= at ? air : 0),
   };
+}
+
+/** Does it follow its program, or climb by hand, at this minute? Otherwise it is a weak kiln already. */
+function keepsUp({ firer, top, shown, behind, used }: Watched, minute: number): boolean {
+  // Half an hour at full power is no reserve.
+  if (firer.kind === 'controller')
+    return (
+      abs(behind[minute]!) < FAULT_RANGES.behind &&
+      used.slice(max(0, minute - 30), minute).some((share) => share < 0.97)
+    );
+  const before = shown[max(0, minute - 30)]!.c;
+  const now = shown[minute]!.c;
+  return now - before > FAULT_RANGES.climbing / 2 && now < top - FAULT_RANGES.handBelow;
 }
 
 export type Faulty = Watched & {
@@ -118,7 +140,11 @@ export type Faulty = Watched & {
 };
 
 /** A firing in which something breaks; null where it never shows (a relay that sticks while it is on anyway). */
-export function fireFaulty(seed: number, fault: Fault): Faulty | null {
+export function fireFaulty(
+  seed: number,
+  fault: Fault,
+  reading: 'minutes' | 'hand' = 'minutes',
+): Faulty | null {
   const sound = fireWatched(seed);
   if (fault === 'relay' && sound.firer.kind !== 'controller') return null;
   if (sound.off === Infinity) return null;
@@ -127,14 +153,26 @@ export function fireFaulty(seed: number, fault: Fault): Faulty | null {
   const until =
     fault === 'door' && draw.chance(0.2)
       ? (sound.shown.findLast(({ c }) => c > 450)?.t ?? sound.off)
-      : sound.off;
+      : sound.off - (reading === 'hand' ? FAULT_RANGES.lastByHand : FAULT_RANGES.last);
   if (until <= hot) return null;
-  const at = Math.floor(draw.between(hot, until) / 60) * 60;
-  const firing = fireWatched(seed, { fault, at, draw });
+  const at = floor(draw.between(hot, until) / 60) * 60;
+  if (!keepsUp(sound, min(at, sound.off) / 60 - 1)) return null;
+  const loss = draw.between(...FAULT_RANGES.loss);
+  const inUse = sound.used[at / 60]!;
+  const left = sound.firer.kind === 'controller' ? 1 - loss : inUse * (1 - loss);
+  const bites =
+    sound.firer.kind === 'gas'
+      ? FAULT_RANGES.bitesTended
+      : reading === 'hand'
+        ? FAULT_RANGES.bitesByHand
+        : FAULT_RANGES.bites;
+  if (fault === 'power' && inUse - left < bites) return null;
+  if (fault === 'relay' && 1 - inUse < FAULT_RANGES.reserve) return null;
+  const firing = fireWatched(seed, { fault, at, left, draw });
   const shows = firing.shown.find(({ t, c }, i) => {
     if (t < at) return false;
     const twin = sound.shown[i];
-    return twin !== undefined && !(Math.abs(c - twin.c) <= FAULT_RANGES.shows);
+    return twin !== undefined && !(abs(c - twin.c) <= FAULT_RANGES.shows);
   })?.t;
   return shows === undefined ? null : { ...firing, shows };
 }

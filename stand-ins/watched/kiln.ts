@@ -5,6 +5,8 @@
 import type { Draw } from './random';
 import { RANGES } from './ranges';
 
+const { ceil, max } = Math;
+
 export type Segment = { rate: number | null; target: number; holdMinutes: number };
 export type Clock = { kind: 'runs' } | { kind: 'waits'; band: number } | { kind: 'at corners' };
 export type Firer =
@@ -34,7 +36,7 @@ export function drawKiln(draw: Draw): WatchedKiln {
     chamber,
     brick: chamber * draw.between(...RANGES.brickPerChamber),
     inner,
-    outer: power / Math.max(300, highest - power / inner - room),
+    outer: power / max(300, highest - power / inner - room),
     power,
     elements: draw.chance(RANGES.weakShare)
       ? draw.between(RANGES.elements[0], RANGES.soundElements[0])
@@ -56,7 +58,7 @@ export function heatFor(
   seconds: number,
 ): Heat {
   let { chamber, brick } = heat;
-  const steps = Math.ceil(seconds / 15);
+  const steps = ceil(seconds / 15);
   const dt = seconds / steps;
   for (let i = 0; i < steps; i++) {
     const across = kiln.inner * (chamber - brick);

@@ -3,12 +3,14 @@ import type { Draw } from './random';
 import type { Clock, Firer, Segment } from './kiln';
 import { RANGES } from './ranges';
 
+const { abs, floor, max, min, sign } = Math;
+
 export function drawFirer(draw: Draw, top: number): Firer {
   const soak = draw.between(...RANGES.handSoakMinutes);
   const who = draw.between(0, 1);
   if (who > RANGES.controllerShare) {
     if (who > RANGES.controllerShare + RANGES.switchesShare)
-      return { kind: 'gas', seed: Math.floor(draw.between(1, 1e6)), soak };
+      return { kind: 'gas', seed: floor(draw.between(1, 1e6)), soak };
     const hours = RANGES.switchSteps.slice(1).map(() => draw.between(...RANGES.switchHours));
     return { kind: 'switches', hours, soak };
   }
@@ -58,7 +60,7 @@ export function drawFirer(draw: Draw, top: number): Firer {
 /** Follows a program minute by minute: the share of power it switches on, and whether it has ended. */
 export class Controller {
   private segment = 0;
-  private setpoint: number;
+  setpoint: number;
   private held = 0;
   private sum = 0;
   ended = false;
@@ -78,14 +80,13 @@ export class Controller {
       return 0;
     }
     const up = now.target >= this.setpoint;
-    const apart = Math.abs(this.setpoint - shown);
+    const apart = abs(this.setpoint - shown);
     const stands = clock.kind === 'waits' && up && this.setpoint - shown > clock.band;
     if (!stands) {
       if (this.setpoint !== now.target) {
         const move = now.rate === null ? Infinity : (now.rate / 3600) * seconds;
         this.setpoint +=
-          Math.sign(now.target - this.setpoint) *
-          Math.min(move, Math.abs(now.target - this.setpoint));
+          sign(now.target - this.setpoint) * min(move, abs(now.target - this.setpoint));
       } else if (clock.kind === 'runs' || apart < 4 || this.held > 0) this.held += seconds;
       if (this.setpoint === now.target && this.held >= now.holdMinutes * 60) {
         const arrived = clock.kind === 'runs' || apart < 6 || this.held > 0;
@@ -100,7 +101,7 @@ export class Controller {
     const wanted = proportional + this.sum;
     // What is wanted beyond full power is not added up.
     if ((wanted < 1 || miss < 0) && (wanted > 0 || miss > 0))
-      this.sum = Math.max(0, Math.min(1, this.sum + (miss / band) * (seconds / mend)));
-    return Math.max(0, Math.min(1, proportional + this.sum));
+      this.sum = max(0, min(1, this.sum + (miss / band) * (seconds / mend)));
+    return max(0, min(1, proportional + this.sum));
   }
 }

@@ -66,7 +66,10 @@ export const RANGES = {
 export const FAULTS = ['relay', 'power', 'thermocouple', 'door'] as const;
 export type Fault = (typeof FAULTS)[number];
 export const FAULT_RANGES = {
-  /** Power that is lost at once: a third of it, to all. */
+  /**
+   * Power that is lost at once: a third of it, to all. A controller makes up for it as far as the
+   * rest goes; fired by hand it is a third of what is in use.
+   */
   loss: [1 / 3, 1],
   /** A door that stands open on a hot kiln, as crackLoss. */
   doorLoss: [0.0003, 0.001],
@@ -77,5 +80,21 @@ export const FAULT_RANGES = {
   brokenShare: 0.4,
   brokenShows: [Number.NaN, 0, 2400, -200],
   /** It shows once the reading is so far from what it would have been, °C. */
-  shows: 4,
+  shows: 8,
+  /** Power is lost while at least so much more of it is in use than is left. */
+  bites: 0.1,
+  /** Read by hand, by so much: less is not told from elements that tire. */
+  bitesByHand: 0.2,
+  /** A relay sticks while at least so much of the power is not in use: on anyway, it changes little. */
+  reserve: 0.2,
+  /** By gas, whose heat wavers by itself, at least so much of the whole. */
+  bitesTended: 0.25,
+  /** What breaks in the last moments before the fire goes out by itself cannot be told from that, seconds. */
+  last: 600,
+  lastByHand: 5400,
+  /** What breaks is a kiln that keeps up: no further behind its program, °C, or still climbing, °C/h. */
+  behind: 25,
+  climbing: 20,
+  /** Fired by hand it breaks no nearer to its top than this, °C: there somebody stands beside it. */
+  handBelow: 60,
 } as const;

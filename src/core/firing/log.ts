@@ -11,6 +11,9 @@ export const LOG_KINDS = [
 ] as const;
 export type LogKind = (typeof LOG_KINDS)[number];
 
+/** After these the kiln does something else: somebody has touched it. */
+export const TOUCHES: readonly LogKind[] = ['lid', 'bungs', 'damper', 'gas', 'shut-off'];
+
 export const UPKEEP_KINDS = [
   'elements',
   'thermocouple',

@@ -27,22 +27,22 @@ const fahrenheit = (f: number): number => ((f - 32) * 5) / 9;
 
 describe('the fit of the cones', () => {
   // The cone maker's published end points (core/cones/end-points.ts, from memory).
-  test('brings the published end points back within 4 °C, all three columns', () => {
+  test('brings the end points at 60 °C/h back exactly, the other columns within 7 °C', () => {
     for (const { cone, residuals } of allFits()) {
       expect(residuals.length).toBe(endPoint(cone, 15) === null ? 2 : 3);
-      for (const { table, fitted } of residuals)
-        expect([cone, Math.abs(fitted - table) < 4]).toEqual([cone, true]);
+      for (const { rate, table, fitted } of residuals)
+        expect([cone, Math.abs(fitted - table) < (rate === 60 ? 0.001 : 7)]).toEqual([cone, true]);
     }
     const all = allFits().flatMap(({ residuals }) =>
       residuals.map(({ table, fitted }) => fitted - table),
     );
-    expect(Math.sqrt(all.reduce((sum, one) => sum + one * one, 0) / all.length)).toBeLessThan(1.6);
+    expect(Math.sqrt(all.reduce((sum, one) => sum + one * one, 0) / all.length)).toBeLessThan(2.4);
   });
 
   test('cones 1 to 12 have energies between about 650 and 1150 kJ/mol', () => {
     for (const cone of ['1', '2', '3', '4', '5', '6', '7', '8', '9', '10', '11', '12']) {
       expect(kineticsOf(cone).e).toBeGreaterThan(650_000);
-      expect(kineticsOf(cone).e).toBeLessThan(1_155_000);
+      expect(kineticsOf(cone).e).toBeLessThan(1_170_000);
     }
   });
 
@@ -64,16 +64,17 @@ describe('the fit of the cones', () => {
     }
   });
 
-  test('when cone 6 is just down, cone 7 has done 0.57 of its work', () => {
-    expect(baselineOf('7')).toBeCloseTo(0.57, 2);
+  // By the table alone: 17 °C of climb at 60 °C/h lie between the two.
+  test('when cone 6 is just down, cone 7 has done about half of its work', () => {
+    expect(baselineOf('7')).toBeCloseTo(0.51, 2);
   });
 });
 
 describe('work', () => {
-  // From memory, the same table: 2167 °F at 60 °C/h is cone 5; the fit is a degree off there.
+  // From memory, the same table: 2167 °F at 60 °C/h is cone 5 exactly.
   test('a peak of 2167 °F at 60 °C/h is cone 5', () => {
     const log = climbTo(fahrenheit(2167), 60);
-    expect(Math.abs(predictedOrdinal(log) - 5)).toBeLessThan(0.15);
+    expect(Math.abs(predictedOrdinal(log) - 5)).toBeLessThan(0.02);
     expect(workOf('5', log)).toBeGreaterThan(0.93);
     expect(workOf('5', log)).toBeLessThan(1.07);
   });

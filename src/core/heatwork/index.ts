@@ -2,5 +2,6 @@ export * from './kinetics';
 export * from './work';
 export * from './schedule';
 export * from './offset';
+export * from './estimate';
 export * from './cooling';
 export * from './log';

@@ -48,18 +48,22 @@ export function endOfClimb(kinetics: Kinetics, rate: number): number {
   return t - KELVIN;
 }
 
+/** The column of the table that a fit brings back exactly, °C/h. */
+const PINNED_RATE = 60;
+
 type Point = { rate: number; celsius: number };
 
-function fitAt(cone: string, points: readonly Point[], t0: number, e: number): Kinetics {
-  const lnAs = points.map((point) => lnAFor(e, t0, point.celsius, point.rate));
-  return { cone, t0, e, lnA: lnAs.reduce((sum, one) => sum + one, 0) / lnAs.length };
+/** The kinetics with this E that bring the cone down at its published end point at 60 °C/h exactly. */
+function fitAt(cone: string, t0: number, e: number): Kinetics {
+  return { cone, t0, e, lnA: lnAFor(e, t0, t0 - KELVIN, PINNED_RATE) };
 }
 
 const missOf = (kinetics: Kinetics, points: readonly Point[]): number =>
   points.reduce((sum, { rate, celsius }) => sum + (endOfClimb(kinetics, rate) - celsius) ** 2, 0);
 
 /**
- * Fits E and A of a cone to its end points by least squares in °C, by golden section over E.
+ * Fits a cone to its end points: exactly to that at 60 °C/h, which is the one that studios go by, and
+ * by least squares in °C to the others, by golden section over E.
  * @throws RangeError for a cone that is not on the scale.
  */
 export function fitCone(cone: string): ConeFit {
@@ -67,8 +71,8 @@ export function fitCone(cone: string): ConeFit {
     const celsius = endPoint(cone, rate);
     return celsius === null ? [] : [{ rate, celsius }];
   });
-  const t0 = (endPoint(cone, 60) as number) + KELVIN;
-  const miss = (e: number): number => missOf(fitAt(cone, points, t0, e), points);
+  const t0 = (endPoint(cone, PINNED_RATE) as number) + KELVIN;
+  const miss = (e: number): number => missOf(fitAt(cone, t0, e), points);
   const golden = (Math.sqrt(5) - 1) / 2;
   let [low, high] = [1e5, 4e6];
   let [a, b] = [high - golden * (high - low), low + golden * (high - low)];
@@ -84,7 +88,7 @@ export function fitCone(cone: string): ConeFit {
       missB = miss(b);
     }
   }
-  const kinetics = fitAt(cone, points, t0, (low + high) / 2);
+  const kinetics = fitAt(cone, t0, (low + high) / 2);
   return {
     ...kinetics,
     residuals: points.map(({ rate, celsius }) => ({

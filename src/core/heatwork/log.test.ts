@@ -1,12 +1,4 @@
-import {
-  alarmsOf,
-  decimated,
-  doubtOf,
-  judgeReadings,
-  rateNow,
-  stretchesOf,
-  profileOf,
-} from './index';
+import { decimated, doubtOf, judgeReadings, rateNow, stretchesOf, profileOf } from './index';
 
 const steady = (rate: number, hours: number, from = 20) =>
   Array.from({ length: hours * 60 + 1 }, (_, i) => ({ t: i * 60, c: from + (rate * i) / 60 }));
@@ -94,39 +86,6 @@ test('a log is cut into climbs, holds and drops', () => {
   const kinds = stretchesOf(dense).filter(({ from, to }) => to.t - from.t > 1800);
   expect(kinds.map(({ kind }) => kind)).toEqual(['climb', 'hold', 'climb', 'drop']);
   expect(kinds[0]!.rate).toBeCloseTo(100, 0);
-});
-
-describe('alarms', () => {
-  const profile = profileOf([{ rate: 120, target: 1220, holdMinutes: 10 }]);
-  const kinds = (alarms: readonly { kind: string }[]): string[] => alarms.map(({ kind }) => kind);
-
-  test('a firing that goes as planned is quiet', () => {
-    expect(alarmsOf(steady(120, 5), 5 * 3600 + 30, { every: 60, profile })).toEqual([]);
-  });
-  test('a missed reading, and how long', () => {
-    const [alarm] = alarmsOf(steady(120, 5), 7 * 3600, { every: 60, profile });
-    expect(alarm).toMatchObject({ kind: 'missed', message: 'No reading for 2 hours.' });
-    // Read by hand once an hour, fifty minutes are nothing.
-    expect(alarmsOf(steady(120, 5), 5 * 3600 + 3000, { every: 3600, profile })).toEqual([]);
-  });
-  test('a stalled climb, with or without a program', () => {
-    const log = [...steady(120, 5), ...steady(0, 1, 620).map(({ t, c }) => ({ t: t + 18_060, c }))];
-    expect(kinds(alarmsOf(log, log.at(-1)!.t, { every: 60, profile }))).toEqual(['stalled']);
-    expect(kinds(alarmsOf(log, log.at(-1)!.t, { every: 60, profile: null }))).toEqual(['stalled']);
-  });
-  test('running on after the end, ahead of the program, and past its time by hand', () => {
-    const on = steady(120, 11);
-    expect(kinds(alarmsOf(on, on.at(-1)!.t, { every: 60, profile }))).toContain('over-run');
-    const ahead = steady(160, 4);
-    expect(kinds(alarmsOf(ahead, ahead.at(-1)!.t, { every: 60, profile }))).toContain('over-run');
-    expect(kinds(alarmsOf(steady(100, 9), 9 * 3600, { every: 3600, latestHours: 8 }))).toContain(
-      'over-run',
-    );
-  });
-  test('a cooling kiln is only asked for its readings', () => {
-    const log = steady(-100, 5, 1200);
-    expect(alarmsOf(log, log.at(-1)!.t, { every: 60, profile, cooling: true })).toEqual([]);
-  });
 });
 
 test('a thinned drawing keeps its ends and its extremes', () => {

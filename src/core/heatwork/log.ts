@@ -1,5 +1,4 @@
-/** Reading a firing's log: what is believed of it, how fast it goes, and what is amiss. */
-import { plannedAt } from './schedule';
+/** Reading a firing's log: what is believed of it, and how fast it goes. */
 import type { Reading } from './work';
 
 /** Why a reading is kept but not believed. */
@@ -124,66 +123,6 @@ export function stretchesOf(log: readonly Reading[], gatherSeconds = 900): Stret
 
 const alike = (a: number, b: number): boolean =>
   Math.abs(a - b) <= Math.max(25, 0.35 * Math.max(Math.abs(a), Math.abs(b)));
-
-export type Alarm = { kind: 'stalled' | 'over-run' | 'missed' | 'behind'; message: string };
-
-/**
- * What is amiss with a firing under way. `now` and readings in seconds since its beginning;
- * `every` is how often it is read. A mechanical shut-off has no program: its over-run is by time.
- */
-export function alarmsOf(
-  log: readonly Reading[],
-  now: number,
-  options: {
-    every: number;
-    profile?: readonly Reading[] | null;
-    latestHours?: number | null;
-    cooling?: boolean;
-  },
-): Alarm[] {
-  const alarms: Alarm[] = [];
-  const last = log.at(-1);
-  const since = now - (last?.t ?? 0);
-  if (since > Math.max(2.5 * options.every, options.every + 300)) {
-    const minutes = Math.round(since / 60);
-    alarms.push({
-      kind: 'missed',
-      message: `No reading for ${minutes >= 120 ? `${Math.round(minutes / 60)} hours` : `${minutes} minutes`}.`,
-    });
-  }
-  if (options.cooling) return alarms;
-  if (options.latestHours != null && now > options.latestHours * 3600)
-    alarms.push({
-      kind: 'over-run',
-      message: `Past the ${options.latestHours} hours this firing may take: go and look, and shut it off by hand if need be.`,
-    });
-  if (last === undefined) return alarms;
-  const rate = rateNow(log, 30);
-  const wanted = options.profile ? plannedAt(options.profile, last.t) : null;
-  const soon = options.profile ? plannedAt(options.profile, last.t + 60) : null;
-  const climbing = wanted !== null && soon !== null ? soon > wanted + 0.05 : last.c > 200;
-  if (options.profile && wanted === null && last.c > 0 && rate !== null && rate > HOLD_RATE)
-    alarms.push({
-      kind: 'over-run',
-      message: 'Still climbing after its schedule has ended: has the relay stuck?',
-    });
-  if (rate !== null && climbing && rate < 10 && last.t > 3600 && since <= options.every * 2)
-    alarms.push({
-      kind: 'stalled',
-      message: 'The climb has stalled: an element, a fuse, the door, or gas running out?',
-    });
-  else if (wanted !== null && wanted - last.c > 60)
-    alarms.push({
-      kind: 'behind',
-      message: `${Math.round(wanted - last.c)} K behind its schedule.`,
-    });
-  if (wanted !== null && last.c - wanted > 60 && climbing)
-    alarms.push({
-      kind: 'over-run',
-      message: `${Math.round(last.c - wanted)} K ahead of its schedule.`,
-    });
-  return alarms;
-}
 
 /** Thins a log for drawing to about `most` points, keeping the lowest and highest of every bucket. */
 export function decimated(log: readonly Reading[], most: number): Reading[] {

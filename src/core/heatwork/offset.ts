@@ -7,11 +7,24 @@
 import { bendOf, baselineOf, predictedOrdinal, shareOfBend, workOf, type Reading } from './work';
 import { kineticsOf } from './kinetics';
 import { nextWholeCone, previousWholeCone, TIP_DOWN_DEGREES, type WitnessCone } from '../cones';
+import type { OffsetEstimate } from './estimate';
 
-const { abs, exp, log: ln, max, min } = Math;
+const { abs, log: ln, max, min } = Math;
 
-/** What one place of one firing says of the offset, in °C. Either end may be open. */
-export type OffsetSighting = { firing: string; place: string; atLeast: number; atMost: number };
+/** What an offset lies between, °C. Either end may be open. */
+export type Bound = { atLeast: number; atMost: number };
+/** What one place of one firing says of the offset, under each law of the bend. */
+export type OffsetSighting = { place: string; bounds: readonly Bound[] };
+
+/**
+ * How a tip may come down between its set lean and flat: as our model has it (work.ts), evenly with
+ * the work, or half way between. Which of them is right is not known, so what is learned carries it.
+ */
+export const BEND_LAWS: readonly ((bend: number) => number)[] = [
+  shareOfBend,
+  (bend) => (bend + shareOfBend(bend)) / 2,
+  (bend) => min(1, max(0, bend)),
+];
 
 /** Offsets outside this are a broken thermocouple or a wrong log, not an offset. °C. */
 const FARTHEST = 120;
@@ -43,9 +56,9 @@ function offsetForWork(cone: string, log: readonly Reading[], work: number): num
   return (low + high) / 2;
 }
 
-const workOfBend = (cone: string, degrees: number): number => {
+const workOfBend = (cone: string, degrees: number, law: number): number => {
   const base = baselineOf(cone);
-  return base + shareOfBend(degrees / 90) * (1 - base);
+  return base + BEND_LAWS[law]!(degrees / 90) * (1 - base);
 };
 
 /** Only the part of a log near its cones does work on them: the rest need not be walked again and again. */
@@ -69,9 +82,35 @@ export function thinned(log: readonly Reading[], seconds = 60): Reading[] {
   return kept;
 }
 
+/** What the cones of one place say of the offset under one law of the bend. */
+function boundOf(lean: readonly Reading[], group: readonly WitnessCone[], law: number): Bound {
+  let [atLeast, atMost] = [-Infinity, Infinity];
+  for (const { cone, bendDegrees } of group) {
+    const hot = hotPart(lean, cone);
+    if (bendDegrees >= TIP_DOWN_DEGREES) {
+      const bound = offsetForWork(cone, hot, 1);
+      if (bound !== null) atLeast = max(atLeast, bound);
+    } else if (bendDegrees <= SEEN_BEND_DEGREES) {
+      const bound = offsetForWork(cone, hot, workOfBend(cone, SEEN_BEND_DEGREES, law));
+      if (bound !== null) atMost = min(atMost, bound);
+    } else {
+      const [low, high] = [-1, 1].map((sign) =>
+        offsetForWork(
+          cone,
+          hot,
+          workOfBend(cone, min(89, max(0.5, bendDegrees + sign * READ_WITHIN_DEGREES)), law),
+        ),
+      );
+      if (low !== null && low !== undefined) atLeast = max(atLeast, low);
+      if (high !== null && high !== undefined) atMost = min(atMost, high);
+    }
+  }
+  // Cones that contradict each other (swapped, or one read wrongly): what both allow is the middle.
+  return atLeast > atMost ? { atLeast: atMost, atMost: atLeast } : { atLeast, atMost };
+}
+
 /** What the cones of one firing say of the offset, place by place. Places that say nothing are left out. */
 export function sightOffsets(
-  firing: string,
   log: readonly Reading[],
   cones: readonly WitnessCone[],
 ): OffsetSighting[] {
@@ -79,138 +118,30 @@ export function sightOffsets(
   for (const cone of cones) places.set(cone.place, [...(places.get(cone.place) ?? []), cone]);
   const lean = thinned(log);
   return [...places].flatMap(([place, group]): OffsetSighting[] => {
-    let [atLeast, atMost] = [-Infinity, Infinity];
-    for (const { cone, bendDegrees } of group) {
-      const hot = hotPart(lean, cone);
-      if (bendDegrees >= TIP_DOWN_DEGREES) {
-        const bound = offsetForWork(cone, hot, 1);
-        if (bound !== null) atLeast = max(atLeast, bound);
-      } else if (bendDegrees <= SEEN_BEND_DEGREES) {
-        const bound = offsetForWork(cone, hot, workOfBend(cone, SEEN_BEND_DEGREES));
-        if (bound !== null) atMost = min(atMost, bound);
-      } else {
-        const [low, high] = [-1, 1].map((sign) =>
-          offsetForWork(
-            cone,
-            hot,
-            workOfBend(cone, min(89, max(0.5, bendDegrees + sign * READ_WITHIN_DEGREES))),
-          ),
-        );
-        if (low !== null && low !== undefined) atLeast = max(atLeast, low);
-        if (high !== null && high !== undefined) atMost = min(atMost, high);
-      }
-    }
-    if (atLeast === -Infinity && atMost === Infinity) return [];
-    // Cones that contradict each other (swapped, or one read wrongly): what both allow is the middle.
-    if (atLeast > atMost) [atLeast, atMost] = [atMost, atLeast];
-    return [{ firing, place, atLeast, atMost }];
+    const bounds = BEND_LAWS.map((_, law) => boundOf(lean, group, law));
+    const silent = bounds.every(
+      ({ atLeast, atMost }) => atLeast === -Infinity && atMost === Infinity,
+    );
+    return silent ? [] : [{ place, bounds }];
   });
 }
-
-export type OffsetEstimate = {
-  /** °C to add to what is shown. */
-  offset: number;
-  /** 95 % interval. */
-  low: number;
-  high: number;
-  /** How much single firings scatter about it, °C. */
-  scatter: number;
-  firings: number;
-};
-
-/** Complementary error function, Abramowitz & Stegun (1964) 7.1.26: within 1.5·10⁻⁷. */
-function normalCdf(x: number): number {
-  const z = abs(x) / Math.SQRT2;
-  const t = 1 / (1 + 0.3275911 * z);
-  const tail =
-    t *
-    (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
-    exp(-z * z);
-  return x >= 0 ? 1 - tail / 2 : tail / 2;
-}
-
-/** Firings of one kiln scatter by about this much before any has been seen, °C. Common practice, no source. */
-const USUAL_SCATTER = 5;
-const USUAL_SCATTER_WEIGHT = 4;
-
-/** Grid of the posterior: 0.5 °C over the reach, scatter from 1 to 25 °C. */
-const OFFSETS = Array.from({ length: 4 * FARTHEST + 1 }, (_, i) => -FARTHEST + i / 2);
-const SCATTERS = Array.from({ length: 14 }, (_, i) => 1.2 * 1.26 ** i);
 
 /**
- * Estimates the offset from what firings said: censored least squares with an unknown scatter,
- * as the posterior over a grid (flat over the offset; the scatter's prior is a scaled inverse
- * chi-square about USUAL_SCATTER, so that one firing does not look exact). Sightings of one
- * firing are averaged in their weight: a firing counts once. Null without any.
+ * What a log comes to on the cone line on a kiln that is known within an interval: a further firing,
+ * so its own scatter is in it (95 %). Without a point value the thermocouple is taken at its word as
+ * far as the interval allows.
  */
-export function estimateOffset(sightings: readonly OffsetSighting[]): OffsetEstimate | null {
-  if (sightings.length === 0) return null;
-  const perFiring = new Map<string, number>();
-  for (const { firing } of sightings) perFiring.set(firing, (perFiring.get(firing) ?? 0) + 1);
-  const logs: number[][] = SCATTERS.map((scatter) => {
-    const prior =
-      -(USUAL_SCATTER_WEIGHT + 1) * ln(scatter) -
-      (USUAL_SCATTER_WEIGHT * USUAL_SCATTER ** 2) / (2 * scatter ** 2);
-    return OFFSETS.map((offset) => {
-      let sum = prior;
-      for (const { firing, atLeast, atMost } of sightings) {
-        const share =
-          normalCdf((atMost - offset) / scatter) - normalCdf((atLeast - offset) / scatter);
-        sum += ln(max(share, 1e-12)) / perFiring.get(firing)!;
-      }
-      return sum;
-    });
-  });
-  const top = max(...logs.map((row) => max(...row)));
-  // Steps of the scatter grow with it, so each row weighs by its step.
-  const weights = logs.map((row, i) => row.map((one) => exp(one - top) * SCATTERS[i]!));
-  const byOffset = OFFSETS.map((_, i) => weights.reduce((sum, row) => sum + row[i]!, 0));
-  const all = byOffset.reduce((sum, one) => sum + one, 0);
-  const quantile = (share: number): number => {
-    let sum = 0;
-    for (let i = 0; i < OFFSETS.length; i++) {
-      const before = sum;
-      sum += byOffset[i]! / all;
-      if (sum >= share)
-        return OFFSETS[i]! - 0.5 + 0.5 * ((share - before) / (byOffset[i]! / all)) + 0.25;
-    }
-    return FARTHEST;
-  };
-  const scatter =
-    weights.reduce((sum, row, i) => sum + SCATTERS[i]! * row.reduce((a, b) => a + b, 0), 0) / all;
-  return {
-    offset: OFFSETS.reduce((sum, offset, i) => sum + offset * byOffset[i]!, 0) / all,
-    low: quantile(0.025),
-    high: quantile(0.975),
-    scatter,
-    firings: perFiring.size,
-  };
-}
-
-export type PlaceOffset = { place: string } & OffsetEstimate;
-
-/** The offset at each place of the kiln, hottest first: its hot and cold corners. */
-export function estimateByPlace(sightings: readonly OffsetSighting[]): PlaceOffset[] {
-  const places = [...new Set(sightings.map(({ place }) => place))];
-  return places
-    .flatMap((place) => {
-      const found = estimateOffset(sightings.filter((one) => one.place === place));
-      return found === null ? [] : [{ place, ...found }];
-    })
-    .sort((a, b) => b.offset - a.offset);
-}
-
-/** What a log comes to with an offset known only within its interval, on the cone line. */
 export function predictedRange(
   log: readonly Reading[],
-  estimate: Pick<OffsetEstimate, 'offset' | 'low' | 'high'> | null,
+  estimate: Pick<OffsetEstimate, 'offset' | 'low' | 'high' | 'nextLow' | 'nextHigh'> | null,
 ): { ordinal: number; low: number; high: number } {
   const lean = thinned(log);
   if (estimate === null) {
     const ordinal = predictedOrdinal(lean);
     return { ordinal, low: ordinal, high: ordinal };
   }
-  const [ordinal, low, high] = [estimate.offset, estimate.low, estimate.high].map((offset) =>
+  const point = estimate.offset ?? min(estimate.high, max(estimate.low, 0));
+  const [ordinal, low, high] = [point, estimate.nextLow, estimate.nextHigh].map((offset) =>
     predictedOrdinal(lean, offset),
   ) as [number, number, number];
   return { ordinal, low, high };

@@ -63,6 +63,9 @@ export function plannedAt(profile: readonly Reading[], t: number): number | null
 
 export type ScheduleReading = {
   ordinal: number;
+  /** 95 %: between these on the cone line, where the kiln is known; the same as `ordinal` otherwise. */
+  low: number;
+  high: number;
   hours: number;
   peak: number;
   /** Work done on the cone asked about, if one was. */
@@ -72,11 +75,20 @@ export type ScheduleReading = {
 /** What a schedule comes to on this kiln: the predicted cone, how long it takes, its peak. */
 export function readSchedule(
   segments: readonly Segment[],
-  options: { offset?: number; cone?: string | null; pace?: KilnPace } = {},
+  options: {
+    offset?: number;
+    /** What the next firing may feel beyond what is shown, °C (95 %). */
+    next?: { low: number; high: number } | null;
+    cone?: string | null;
+    pace?: KilnPace;
+  } = {},
 ): ScheduleReading {
   const profile = profileOf(segments, 20, options.pace);
+  const ordinal = predictedOrdinal(profile, options.offset ?? 0);
   return {
-    ordinal: predictedOrdinal(profile, options.offset ?? 0),
+    ordinal,
+    low: options.next ? predictedOrdinal(profile, options.next.low) : ordinal,
+    high: options.next ? predictedOrdinal(profile, options.next.high) : ordinal,
     hours: profile.at(-1)!.t / 3600,
     peak: Math.max(...profile.map(({ c }) => c)),
     work: options.cone ? workOf(options.cone, profile, options.offset ?? 0) : null,

@@ -13,6 +13,7 @@ import * as axes from './0011-axes';
 import * as looks from './0012-looks';
 import * as blends from './0013-blends';
 import * as coneByLog from './0014-cone-by-log';
+import * as lessons from './0015-lessons';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -32,6 +33,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0012-looks', ...looks },
   { name: '0013-blends', ...blends },
   { name: '0014-cone-by-log', ...coneByLog },
+  { name: '0015-lessons', ...lessons },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

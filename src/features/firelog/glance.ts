@@ -1,19 +1,13 @@
 /** What a hot kiln is doing, for a line of the day sheet: a bounded number of reads, however many are hot. */
-import {
-  alarmsOf,
-  coolingPart,
-  fitCooling,
-  profileOf,
-  rateNow,
-  timeToCool,
-  type Alarm,
-  type CoolTime,
-} from '@/core/heatwork';
+import { coolingPart, fitCooling, rateNow, timeToCool, type CoolTime } from '@/core/heatwork';
+import type { Alarm } from '@/core/watch';
 import type { Source } from '@/data/database';
 import type { OpenFiring } from '@/data/firings';
 import { coolingsOf } from '@/data/learned';
-import { leanLogsOf } from '@/data/readings';
+import { touchesOf } from '@/data/firing-log';
+import { doubtedLately, leanLogsOf } from '@/data/readings';
 import type { Studio } from '@/data/studio';
+import { alarmsOfFiring } from './alarms';
 
 export type Glance = {
   last: { at: Date; celsius: number } | null;
@@ -30,11 +24,14 @@ export async function glance(
   now = new Date(),
 ): Promise<(OpenFiring & { room: Glance })[]> {
   if (hot.length === 0) return [];
-  const [logs, coolings] = await Promise.all([
+  const ids = hot.map(({ firing }) => firing.id);
+  const [logs, touches, doubts, coolings] = await Promise.all([
     leanLogsOf(
       src,
       hot.flatMap(({ firing: { id, startedAt } }) => (startedAt ? [{ id, startedAt }] : [])),
     ),
+    touchesOf(src, ids),
+    doubtedLately(src, ids),
     coolingsOf(
       src,
       hot.map(({ firing }) => firing.kilnId),
@@ -45,7 +42,6 @@ export async function glance(
     const start = firing.startedAt?.getTime() ?? 0;
     const log = logs.get(firing.id) ?? [];
     const end = log.at(-1);
-    const pace = { climb: firing.climbRate ?? 250, drop: 200 };
     const fit =
       firing.status === 'cooling' || (rateNow(log, 30) ?? 0) < -40
         ? fitCooling(coolingPart(log), 20, coolings.get(firing.kilnId) ?? [])
@@ -55,11 +51,9 @@ export async function glance(
       room: {
         last: end === undefined ? null : { at: new Date(start + end.t * 1000), celsius: end.c },
         rate: rateNow(log),
-        alarms: alarmsOf(log, (now.getTime() - start) / 1000, {
-          every: firing.readEveryS,
-          profile: firing.schedule === null ? null : profileOf(firing.schedule.segments, 20, pace),
-          latestHours: firing.latestHours ?? firing.kilnLatestHours,
-          cooling: firing.status === 'cooling',
+        alarms: alarmsOfFiring(firing, log, now, {
+          touched: touches.get(firing.id) ?? [],
+          doubted: doubts.get(firing.id) ?? 0,
         }),
         crack: fit === null ? null : timeToCool(fit, studio.crackAtC),
       },

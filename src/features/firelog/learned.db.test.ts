@@ -53,7 +53,7 @@ test('from log and cones the offset is learned, a new thermocouple begins anew, 
   expect(known.offset!.firings).toBe(3);
   expect(known.offset!.low).toBeLessThan(14);
   expect(known.offset!.high).toBeGreaterThan(14);
-  expect(Math.abs(known.offset!.offset - 14)).toBeLessThan(4);
+  expect(Math.abs(known.offset!.offset! - 14)).toBeLessThan(4);
   expect(known.coolings.length).toBeGreaterThanOrEqual(3);
   const tomorrow = new Date(Date.now() + 24 * HOUR).toISOString().slice(0, 10);
   const upkeep = {

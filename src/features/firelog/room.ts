@@ -2,7 +2,6 @@
 import { bandsOf, fellShort, type Band } from '@/core/atmosphere';
 import { isCone, nextWholeCone, previousWholeCone } from '@/core/cones';
 import {
-  alarmsOf,
   coolingPart,
   decimated,
   fitCooling,
@@ -17,17 +16,19 @@ import {
   thinned,
   timeToCool,
   workOf,
-  type Alarm,
   type CoolTime,
   type Hold,
   type Reading,
   type Stretch,
 } from '@/core/heatwork';
+import { TOUCHES } from '@/core/firing';
+import type { Alarm } from '@/core/watch';
 import type { Source } from '@/data/database';
 import { entriesOfFiring, type LogEntry } from '@/data/firing-log';
 import type { Firing } from '@/data/firings';
 import {
   countDoubts,
+  doubtedLately,
   lastReadings,
   logOf,
   probeOf,
@@ -35,6 +36,7 @@ import {
   type KeptReading,
 } from '@/data/readings';
 import type { Studio } from '@/data/studio';
+import { alarmsOfFiring } from './alarms';
 import { knownOf, type KilnKnown } from '../kilns/server';
 import type { Kiln } from '@/data/kilns';
 
@@ -86,10 +88,11 @@ export async function firingRoom(
     knownOf(src, kiln.id),
     strayOf(src, kiln.id),
   ]);
-  const [probe, latest, doubts] = await Promise.all([
+  const [probe, latest, doubts, doubted] = await Promise.all([
     startedAt === null ? [] : probeOf(src, firing.id),
     lastReadings(src, firing.id, 6),
     countDoubts(src, firing.id),
+    doubtedLately(src, [firing.id]),
   ]);
   const start = startedAt?.getTime() ?? 0;
   const seconds = (at: Date): number => (at.getTime() - start) / 1000;
@@ -140,11 +143,9 @@ export async function firingRoom(
         : null,
     alarms:
       firing.status === 'firing' || firing.status === 'cooling'
-        ? alarmsOf(lean, seconds(now), {
-            every: firing.readEveryS,
-            profile,
-            latestHours: firing.latestHours ?? kiln.latestHours,
-            cooling: firing.status === 'cooling',
+        ? alarmsOfFiring(firing, lean, now, {
+            touched: entries.filter(({ kind }) => TOUCHES.includes(kind)).map(({ at }) => at),
+            doubted: doubted.get(firing.id) ?? 0,
           })
         : [],
     cool:

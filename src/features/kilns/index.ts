@@ -1,2 +1,2 @@
 /** A kiln: its settings, what its firings have taught of it, upkeep, devices, schedules. */
-export { intervalWords, offsetWords } from './words';
+export { intervalWords, offsetSaid } from './words';

@@ -36,7 +36,7 @@ export async function keepLesson(src: Source, firingId: string): Promise<Firing 
   const cones = ((await listWitnesses(src, [firingId])).get(firingId) ?? []).flatMap((cone) =>
     cone.bendDegrees === null ? [] : [{ ...cone, bendDegrees: cone.bendDegrees }],
   );
-  const said = log.length < FEWEST_READINGS ? [] : sightOffsets(firingId, log, cones);
+  const said = log.length < FEWEST_READINGS ? [] : sightOffsets(log, cones);
   await setLesson(src, firingId, said, fitCooling(coolingPart(log)));
   return firing;
 }
@@ -65,7 +65,7 @@ export async function relearn(
     const last = series.lessons.at(-1);
     if (last === undefined) continue;
     if (firingId !== null && series.lessons.every((one) => one.firingId !== firingId)) continue;
-    const said = series.lessons.flatMap((lesson) => lesson.said);
+    const said = series.lessons.map((lesson) => lesson.said);
     await setTaught(src, last.firingId, {
       offset: estimateOffset(said),
       places: estimateByPlace(said),
@@ -134,7 +134,10 @@ export async function knownOf(src: Source, kilnId: string, at = new Date()): Pro
 export type ScheduleKiln = {
   id: string;
   name: string;
+  /** °C to add to what it shows; null where its cones do not bound it on both sides. */
   offset: number | null;
+  /** What its next firing may feel beyond what it shows (95 %); null for a kiln not compared yet. */
+  next: { low: number; high: number } | null;
   firings: number;
   climb: number;
   powerKw: number | null;
@@ -150,6 +153,7 @@ export async function scheduleKilns(src: Source): Promise<ScheduleKiln[]> {
         id: kiln.id,
         name: kiln.name,
         offset: offset?.offset ?? null,
+        next: offset === null ? null : { low: offset.nextLow, high: offset.nextHigh },
         firings: offset?.firings ?? 0,
         climb: kiln.climbRate ?? 250,
         powerKw: kiln.powerKw,
@@ -158,7 +162,10 @@ export async function scheduleKilns(src: Source): Promise<ScheduleKiln[]> {
   );
 }
 
-/** Learns every kiln anew from its lessons: after an update that knows more. */
+/** Takes every firing's lesson anew and learns every kiln from them: after an update that knows more. */
 export async function relearnAll(src: Source, now = new Date()): Promise<void> {
-  for (const { id } of await listKilns(src)) await relearn(src, id, null, now);
+  for (const { id } of await listKilns(src)) {
+    for (const { firingId } of await lessonsOf(src, id)) await keepLesson(src, firingId);
+    await relearn(src, id, null, now);
+  }
 }

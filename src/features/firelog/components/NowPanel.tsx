@@ -16,7 +16,7 @@ import {
 } from '@/core/units';
 import { moment } from '@/ui/time';
 import type { FiringRoom } from '../room';
-import { intervalWords, offsetWords } from '../../kilns';
+import { intervalWords, offsetSaid } from '../../kilns';
 
 const coolWords = (
   time: CoolTime | null,
@@ -89,10 +89,18 @@ export function NowPanel({
         {room.alarms.map((alarm) => (
           <Box
             key={alarm.kind + alarm.message}
-            role="alert"
-            sx={{ border: '3px solid', borderColor: 'error.main', px: 1.5, py: 1, mb: 1 }}
+            role={alarm.level === 'alarm' ? 'alert' : 'note'}
+            sx={{
+              border: alarm.level === 'alarm' ? '3px solid' : '1px solid',
+              borderColor: alarm.level === 'alarm' ? 'error.main' : 'divider',
+              px: 1.5,
+              py: 1,
+              mb: 1,
+            }}
           >
-            <Typography sx={{ fontWeight: 700 }}>{inUnits(alarm.message, units)}</Typography>
+            <Typography sx={{ fontWeight: alarm.level === 'alarm' ? 700 : 500 }}>
+              {inUnits(alarm.message, units)}
+            </Typography>
           </Box>
         ))}
         {room.hold && (
@@ -157,7 +165,7 @@ export function NowPanel({
         <Typography variant="body2" color="text.secondary">
           {offset === null
             ? 'This kiln’s thermocouple has not been compared with cones yet: the figures take it at its word.'
-            : `This kiln’s thermocouple reads ${offsetWords(offset.offset, units)} (95 %: ${intervalWords(offset.low, offset.high, units)}), learned from ${count(offset.firings, 'firing')}; the figures reckon with it.`}
+            : `This kiln’s thermocouple reads ${offsetSaid(offset, units)} (95 %: ${intervalWords(offset.low, offset.high, units)}), learned from ${count(offset.firings, 'firing')}; ${offset.offset === null ? 'the figures take it at its word' : 'the figures reckon with it'}.`}
         </Typography>
         {room.cool && (
           <Box sx={{ mt: 1 }}>

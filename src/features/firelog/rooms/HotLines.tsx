@@ -40,7 +40,11 @@ export async function hotLines(
       }
     >
       {room.alarms.map((alarm) => (
-        <Typography key={alarm.message} role="alert" sx={{ fontWeight: 800 }}>
+        <Typography
+          key={alarm.message}
+          role={alarm.level === 'alarm' ? 'alert' : 'note'}
+          sx={{ fontWeight: alarm.level === 'alarm' ? 800 : 500 }}
+        >
           {inUnits(alarm.message, units)}
         </Typography>
       ))}

@@ -33,6 +33,7 @@ export type RunPanelProps = {
   readEveryS: number;
   latestHours: number | null;
   offset: number | null;
+  next: { low: number; high: number } | null;
   offsetFirings: number;
   climb: number;
   powerKw: number | null;
@@ -78,7 +79,7 @@ export function RunPanel(props: RunPanelProps) {
   const pace = { climb: props.climb, drop: 200 };
   const offset = props.offset ?? 0;
   const here = props.schedule
-    ? readSchedule(props.schedule.segments, { offset, cone: target, pace })
+    ? readSchedule(props.schedule.segments, { offset, next: props.next, cone: target, pace })
     : null;
   const fitted =
     props.schedule && target ? withHoldFor(props.schedule.segments, target, offset, pace) : null;
@@ -163,15 +164,20 @@ export function RunPanel(props: RunPanelProps) {
             ))}
           </Box>
           <Typography sx={{ mt: 1, fontSize: '1.1rem' }}>
-            On this kiln: <b>{ordinalWords(here.ordinal)}</b> after{' '}
-            {formatDuration(here.hours * 60)}
+            On this kiln: <b>{ordinalWords(here.ordinal)}</b>
+            {here.high - here.low > 0.1
+              ? ` (95 %: between ${ordinalWords(here.low)} and ${ordinalWords(here.high)})`
+              : ''}{' '}
+            after {formatDuration(here.hours * 60)}
             {kwh === null
               ? ''
               : `, about ${Math.round(kwh)} kWh${props.unitPrice === null ? '' : ` (${(kwh * props.unitPrice).toFixed(2)})`}`}
             .{' '}
             <Typography component="span" color="text.secondary">
               {props.offset === null
-                ? 'Its thermocouple is taken at its word: no firing with log and cones yet.'
+                ? props.offsetFirings === 0
+                  ? 'Its thermocouple is taken at its word: no firing with log and cones yet.'
+                  : 'Its thermocouple is taken at its word: its cones bound it on one side only.'
                 : `Reckoned with its thermocouple, learned from ${count(props.offsetFirings, 'firing')}.`}
             </Typography>
           </Typography>

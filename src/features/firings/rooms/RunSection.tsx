@@ -50,6 +50,11 @@ export async function RunSection({
         readEveryS={firing.readEveryS}
         latestHours={firing.latestHours ?? kiln.latestHours}
         offset={room.known.offset?.offset ?? null}
+        next={
+          room.known.offset === null
+            ? null
+            : { low: room.known.offset.nextLow, high: room.known.offset.nextHigh }
+        }
         offsetFirings={room.known.offset?.firings ?? 0}
         climb={kiln.climbRate ?? 250}
         powerKw={kiln.energy === 'electric' ? kiln.powerKw : null}

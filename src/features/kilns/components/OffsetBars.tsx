@@ -3,7 +3,8 @@ import Box from '@mui/material/Box';
 import { Chart, LinearScale, LineElement, PointElement } from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { Scatter } from 'react-chartjs-2';
-import { QUANTITIES, formatSpan, type Units } from '@/core/units';
+import { QUANTITIES, type Units } from '@/core/units';
+import { offsetSaid } from '../words';
 import { useInk } from '@/ui/chart';
 
 Chart.register(LinearScale, LineElement, PointElement, annotation);
@@ -20,7 +21,7 @@ export default function OffsetBars({
   units,
 }: {
   points: readonly OffsetPoint[];
-  estimate: { offset: number; low: number; high: number };
+  estimate: { offset: number | null; low: number; high: number };
   units: Pick<Units, 'temperature'>;
 }) {
   const ink = useInk();
@@ -37,7 +38,7 @@ export default function OffsetBars({
     <Box sx={{ height: 220, maxWidth: 760 }}>
       <Scatter
         role="img"
-        aria-label={`Thermocouple offset: ${formatSpan(estimate.offset, units)} ${estimate.offset >= 0 ? 'low' : 'high'}, from ${points.length} firings`}
+        aria-label={`Thermocouple offset: ${offsetSaid(estimate, units)}, from ${points.length} firings`}
         data={{
           datasets: points.map(({ no, low, high }) => ({
             data: [
@@ -89,8 +90,9 @@ export default function OffsetBars({
                 },
                 {
                   type: 'line',
-                  yMin: show(estimate.offset),
-                  yMax: show(estimate.offset),
+                  display: estimate.offset !== null,
+                  yMin: show(estimate.offset ?? 0),
+                  yMax: show(estimate.offset ?? 0),
                   borderColor: ink.accent,
                   borderWidth: 2,
                 },

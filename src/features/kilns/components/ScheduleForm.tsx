@@ -141,7 +141,11 @@ export function ScheduleForm({
                 <tbody>
                   {kilns.map((kiln) => {
                     const pace = { climb: kiln.climb, drop: 200 };
-                    const here = readSchedule(kept, { offset: kiln.offset ?? 0, pace });
+                    const here = readSchedule(kept, {
+                      offset: kiln.offset ?? 0,
+                      next: kiln.next,
+                      pace,
+                    });
                     return (
                       <tr key={kiln.id}>
                         <td>
@@ -149,11 +153,23 @@ export function ScheduleForm({
                           <br />
                           <small>
                             {kiln.offset === null
-                              ? 'not compared with cones yet'
+                              ? kiln.firings === 0
+                                ? 'not compared with cones yet'
+                                : 'bounded on one side only'
                               : `from ${kiln.firings} firings`}
                           </small>
                         </td>
-                        <td>{ordinalWords(here.ordinal)}</td>
+                        <td>
+                          {ordinalWords(here.ordinal)}
+                          {here.high - here.low > 0.1 && (
+                            <>
+                              <br />
+                              <small>
+                                {ordinalWords(here.low)} to {ordinalWords(here.high)}
+                              </small>
+                            </>
+                          )}
+                        </td>
                         <td>{formatDuration(here.hours * 60)}</td>
                         <td>
                           {kiln.powerKw === null

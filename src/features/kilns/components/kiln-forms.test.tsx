@@ -10,7 +10,15 @@ const { UpkeepBook } = await import('./UpkeepBook');
 const { HoldTool } = await import('./HoldTool');
 
 const F = { temperature: 'F', length: 'mm', mass: 'g' } as const;
-const marta = { id: 'k1', name: 'Marta', offset: 0, firings: 3, climb: 250, powerKw: 10 };
+const marta = {
+  id: 'k1',
+  name: 'Marta',
+  offset: 0,
+  next: null,
+  firings: 3,
+  climb: 250,
+  powerKw: 10,
+};
 const start = {
   name: '',
   notes: '',

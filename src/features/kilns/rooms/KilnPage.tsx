@@ -14,7 +14,7 @@ import { Devices } from '../components/Devices';
 import { OffsetChart } from '../components/OffsetChart';
 import { Strays } from '../../firelog';
 import { UpkeepBook } from '../components/UpkeepBook';
-import { intervalWords, offsetWords } from '../words';
+import { intervalWords, offsetSaid } from '../words';
 import { knownOf } from '../server';
 import { may, permit } from '@/features/people';
 import { enter } from '@/platform/access';
@@ -59,8 +59,8 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
     .filter(({ said }) => said.length > 0)
     .map(({ no, said }) => ({
       no,
-      low: said.reduce((sum, one) => sum + one.atLeast, 0) / said.length,
-      high: said.reduce((sum, one) => sum + one.atMost, 0) / said.length,
+      low: said.reduce((sum, one) => sum + one.bounds[0]!.atLeast, 0) / said.length,
+      high: said.reduce((sum, one) => sum + one.bounds[0]!.atMost, 0) / said.length,
     }));
   const { offset } = known;
   return (
@@ -99,8 +99,14 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
         ) : (
           <>
             <Typography sx={{ fontSize: '1.3rem', fontWeight: 650 }}>
-              Reads {offsetWords(offset.offset, units)}
+              Reads {offsetSaid(offset, units)}
             </Typography>
+            {offset.offset === null && (
+              <Typography>
+                Its cones bound it on one side only, so schedules take it at its word. A cone that
+                is down beside one that stands says more.
+              </Typography>
+            )}
             <Typography sx={{ mb: 1 }}>
               95 %: {intervalWords(offset.low, offset.high, units)}, from {offset.firings}{' '}
               {offset.firings === 1 ? 'firing' : 'firings'}
@@ -118,11 +124,11 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
             {known.places.map((place) => (
               <Typography key={place.place}>
                 <b>{place.place}</b>:{' '}
-                {offset === null
+                {offset?.offset == null || place.offset === null
                   ? ''
                   : `${formatSpan(place.offset - offset.offset, units)} ${place.offset >= offset.offset ? 'hotter' : 'cooler'} than the kiln as a whole`}{' '}
                 <small>
-                  (there it reads {offsetWords(place.offset, units)}, 95 %:{' '}
+                  (there it reads {offsetSaid(place, units)}, 95 %:{' '}
                   {intervalWords(place.low, place.high, units)})
                 </small>
               </Typography>
@@ -137,7 +143,7 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
                 Until {calendarDay(until.doneOn)} ({until.kind}):{' '}
                 {old === null
                   ? 'nothing learned'
-                  : `read ${offsetWords(old.offset, units)}, from ${old.firings} firings`}
+                  : `read ${offsetSaid(old, units)}, from ${old.firings} firings`}
               </Typography>
             ))}
           </Box>

@@ -1,0 +1,83 @@
+import { profileOf, type Segment } from '../heatwork';
+import { alarmsOf, type UnderWatch } from './index';
+
+const SEGMENTS: Segment[] = [{ rate: 120, target: 1220, holdMinutes: 10 }];
+const steady = (rate: number, hours: number, from = 20, begins = 0) =>
+  Array.from({ length: hours * 60 + 1 }, (_, i) => ({
+    t: begins + i * 60,
+    c: from + (rate * i) / 60,
+  }));
+const quiet: UnderWatch = {
+  every: 60,
+  segments: SEGMENTS,
+  profile: profileOf(SEGMENTS),
+  latestHours: null,
+  cooling: false,
+  top: 1222,
+  electric: true,
+  touched: [],
+  doubted: 0,
+};
+const said = (log: readonly { t: number; c: number }[], options: Partial<UnderWatch> = {}) =>
+  alarmsOf(log, log.at(-1)!.t, { ...quiet, ...options }).map(
+    ({ level, kind }) => `${level}: ${kind}`,
+  );
+
+test('a firing that goes as planned is quiet', () => {
+  expect(said(steady(120, 5))).toEqual([]);
+});
+
+test('a missed reading, and how long; read by hand once an hour, fifty minutes are nothing', () => {
+  const log = steady(120, 5);
+  expect(alarmsOf(log, 7 * 3600, quiet)).toEqual([
+    { kind: 'missed', level: 'alarm', message: 'No reading for 2 hours.' },
+  ]);
+  expect(alarmsOf(log, 5 * 3600 + 3000, { ...quiet, every: 3600 })).toEqual([]);
+});
+
+test('a kiln that was weak from lighting is behind: a note, no alarm', () => {
+  const weak = steady(85, 8);
+  expect(said(weak)).toEqual(['note: behind']);
+  expect(alarmsOf(weak, weak.at(-1)!.t, quiet)[0]!.message).toBe('280 K behind its schedule.');
+});
+
+test('power lost on the way up is an alarm, with its figures, until somebody has touched the kiln', () => {
+  const log = [...steady(120, 6), ...steady(-150, 1, 735, 6 * 3600 + 60).slice(0, 12)];
+  const now = log.at(-1)!.t;
+  const [alarm] = alarmsOf(log, now, quiet);
+  expect(alarm).toMatchObject({ level: 'alarm', kind: 'fell' });
+  expect(alarm!.message).toMatch(/^Fell from 740 °C to 7\d\d °C within 15 minutes/);
+  expect(said(log, { touched: [now] })).toEqual([]);
+  expect(said(log, { touched: [now - 1200] })).toEqual([]);
+});
+
+test('hotter than the program explains: the relay, and what to do', () => {
+  const log = [...steady(120, 5), ...steady(260, 1, 622, 5 * 3600 + 60).slice(0, 16)];
+  const [alarm] = alarmsOf(log, log.at(-1)!.t, quiet);
+  expect(alarm).toMatchObject({ level: 'alarm', kind: 'over-run' });
+  expect(alarm!.message).toMatch(/isolator/);
+});
+
+test('two readings in a row that cannot be believed are the thermocouple', () => {
+  expect(said(steady(120, 5), { doubted: 1 })).toEqual([]);
+  expect(said(steady(120, 5), { doubted: 2 })).toEqual(['alarm: thermocouple']);
+});
+
+test('past its hours by hand; a hand-fired kiln that stands still is noted', () => {
+  const by = { segments: null, profile: null };
+  expect(said(steady(100, 9), { ...by, every: 3600, latestHours: 8 })).toEqual(['alarm: late']);
+  const stands = [...steady(150, 6), ...steady(0, 2, 920, 6 * 3600 + 60)];
+  expect(said(stands, by).at(-1)).toBe('note: stands');
+});
+
+test('cooling by itself after the end is no alarm, whether somebody says so or not', () => {
+  const climb = steady(120, 10);
+  const hold = steady(0, 1, 1220, 36_060).slice(0, 11);
+  const fall = Array.from({ length: 400 }, (_, i) => ({
+    t: 36_060 + 660 + 60 * i,
+    c: 20 + 1200 * Math.exp(-i / 300),
+  }));
+  const log = [...climb, ...hold, ...fall];
+  expect(said(log)).toEqual([]);
+  expect(said(log, { cooling: true })).toEqual([]);
+});

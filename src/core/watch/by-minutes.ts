@@ -1,0 +1,132 @@
+/** What has changed in a firing that is read every few minutes. */
+import type { Reading } from '../heatwork';
+import { LID_BELOW, SAID_FOR, type AlarmKind, type Change, type WatchedKiln } from './kiln';
+import { alongLine, lineOf, type Line } from './window';
+
+/** What is explained by a touch: so many seconds after it. */
+const TOUCH_EXPLAINS = 1800;
+/** A controller may be beyond its setpoint by so much for a while, °C; more while a kiln is cool. */
+const OVERSHOOT = 11;
+const OVERSHOOT_COOL = 17;
+/** Before this a kiln only begins to warm: how fast it goes changes by itself, seconds. */
+const WARMING = 4500;
+/** And cooler than this, where somebody turns it up step by step, °C. */
+const WARM = 200;
+
+const { max, min } = Math;
+
+export function lookByMinutes(kiln: WatchedKiln, one: Reading): Change | null {
+  const { window } = kiln;
+  const t = one.t;
+  const recent = window.between(t - 420, t);
+  const prior = lineOf(window.between(t - 2100, t - 540));
+  const now = lineOf(recent);
+  if (now === null) return null;
+  const jitter = window.jitter();
+  const over = overRun(kiln, one, jitter);
+  if (over !== null) return over;
+  if (prior === null || prior.span < 600 || prior.n < 6) return null;
+  const fell = (kind: AlarmKind): Change => {
+    const from = max(...window.between(t - 900, t).map(({ c }) => c));
+    return { kind, at: t, from, to: one.c, minutes: 15 };
+  };
+  const tenAgo = window.between(t - 660, t - 540)[0];
+  if (tenAgo !== undefined && tenAgo.c - one.c > 240) return fell('fell');
+  if (kiln.touchedSince(t - TOUCH_EXPLAINS, t)) return null;
+  const last = lineOf(window.between(t - 130, t));
+  const level = last?.c ?? one.c;
+  const apartFrom = (line: Line): number => level - alongLine(line, last?.t ?? t);
+  const short = -apartFrom(prior);
+  const recent15 = max(...window.between(t - 900, t).map(({ c }) => c));
+  if (kiln.mayFall(t, t - 900, recent15, now.rate)) {
+    // On the way down: nothing but a door makes brick cool faster than it just did.
+    const long = lineOf(window.between(t - 3900, t - 2100));
+    const settled =
+      kiln.coolsByItself(t) &&
+      !kiln.corner(3000, t) &&
+      long !== null &&
+      long.span > 900 &&
+      long.rate < -40 &&
+      prior.rate > 1.4 * long.rate - 15;
+    const quick = lineOf(window.between(t - 300, t));
+    return settled &&
+      one.c > LID_BELOW &&
+      prior.rate < -15 &&
+      quick !== null &&
+      quick.n >= 4 &&
+      short > max(9, 6 * jitter) &&
+      quick.rate < 2 * prior.rate - 40
+      ? fell('open')
+      : null;
+  }
+  const program = kiln.clocks.length > 0;
+  const holding = kiln.clocks.filter(({ mode }) => mode === 'holds');
+  if (leftAndFell(kiln, level, jitter)) return fell('fell');
+  // What stood still before may have been given up.
+  if (prior.rate < 15) return null;
+  const highest = max(...window.between(t - 900, t - 130).map(({ c }) => c));
+  const settles = holding.length > 0 && level > min(...holding.map((one) => one.setpoint)) - 4;
+  const falls = now.rate < -15 && highest - level > max(kiln.tended ? 18 : 7, 5 * jitter);
+  if (falls && !settles) return fell('fell');
+  if (kiln.tended)
+    return -apartFrom(prior) > max(27, 5 * jitter) && now.rate < 0.3 * prior.rate && t > WARMING
+      ? fell('power')
+      : null;
+  const warm = t > WARMING && (program || one.c > WARM);
+  if (kiln.corner(2400, t) || !warm || now.span < 240) return null;
+  const wanted = program ? min(...kiln.clocks.map((clock) => clock.rate())) : prior.rate;
+  // What comes slowly shows against a quarter of an hour earlier.
+  const priors = [prior];
+  const earlier = lineOf(window.between(t - 3000, t - 1320));
+  if (program && earlier !== null && earlier.span > 1200 && !kiln.corner(4500, t))
+    priors.push(earlier);
+  for (const [i, was] of priors.entries()) {
+    const apart = apartFrom(was);
+    const slack = max(5.5 + 4 * i, 5.5 * jitter);
+    // It may have been catching up: it owes no more than its program asks for.
+    const owed = apartFrom({ ...was, rate: min(was.rate, wanted) });
+    if (-owed > slack && now.rate < (i === 0 ? 0.5 : 0.4) * min(was.rate, wanted) - 5 * jitter)
+      return fell('power');
+    if (program && apart > slack + 3 && now.rate > max(was.rate, wanted) + 14 + 6 * jitter)
+      return { ...fell('over-run'), from: alongLine(was, t) };
+  }
+  return null;
+}
+
+/** It held or came down just as it was asked to, and fell away from that. */
+function leftAndFell(kiln: WatchedKiln, level: number, jitter: number): boolean {
+  const followed = kiln.clocks.filter(({ mode, followed }) => mode !== 'rises' && followed > 600);
+  return (
+    followed.length > 0 && followed.every(({ setpoint }) => setpoint - level > max(9, 5 * jitter))
+  );
+}
+
+/** Hotter than any way of following the program explains. */
+function overRun(kiln: WatchedKiln, one: Reading, jitter: number): Change | null {
+  const ceiling = kiln.ceiling();
+  if (ceiling === Infinity) return null;
+  const t = one.t;
+  const seen: Change = { kind: 'over-run', at: t, from: ceiling, to: one.c, minutes: 0 };
+  const last = kiln.window.between(t - 130, t);
+  const least = min(...last.map(({ c }) => c));
+  const slack = max(one.c < 500 ? OVERSHOOT_COOL : OVERSHOOT, 4 * jitter);
+  if (last.length >= 2 && least > ceiling + slack) return seen;
+  // Whatever way it follows, nothing should heat it now, and it climbs.
+  const cold = kiln.clocks.every(
+    ({ mode, setpoint, since }) =>
+      ((mode === 'ended' || mode === 'free') && t - since > 480) ||
+      (mode === 'holds' && one.c > setpoint + 9),
+  );
+  const lowest = min(...kiln.window.between(t - 720, t).map(({ c }) => c));
+  const quick = lineOf(kiln.window.between(t - 310, t));
+  if (cold && one.c > LID_BELOW && quick !== null && quick.rate > 25 && least - lowest > slack)
+    return { ...seen, from: lowest };
+  // Its program has ended in every way, and it does not begin to cool.
+  const ended = kiln.clocks.every(
+    ({ mode, since }) => mode === 'ended' && t - since > 480 && t - since < SAID_FOR,
+  );
+  const now = lineOf(kiln.window.between(t - 250, t));
+  return ended && one.c > LID_BELOW && now !== null && now.span >= 180 && now.rate > -20
+    ? seen
+    : null;
+}

@@ -1,0 +1,3 @@
+export * from './alarms';
+export * from './watch';
+export type { AlarmKind, Change, WatchOptions } from './kiln';

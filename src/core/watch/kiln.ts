@@ -1,0 +1,135 @@
+/** What is known of a kiln that is watched: its last readings, and where its program may stand. */
+import type { Reading, Segment } from '../heatwork';
+import { ProgramClock, WAYS } from './clocks';
+import { lineOf, Window } from './window';
+
+export type AlarmKind = 'over-run' | 'fell' | 'power' | 'open';
+/** Something that has changed: when, and by what figures it is said. */
+export type Change = { kind: AlarmKind; at: number; from: number; to: number; minutes: number };
+
+export type WatchOptions = {
+  /** The program that it is fired by; null where somebody turns it up. */
+  segments: readonly Segment[] | null;
+  /** °C of the target cone's end point, where one was named: near it a fire may be turned down. */
+  top: number | null;
+  /** Electric: what it gives does not waver by itself. */
+  electric: boolean;
+  /** Seconds at which somebody touched the kiln: a switch, gas, damper, lid or a shut-off in the diary. */
+  touched?: readonly number[];
+  /** Seconds at which somebody said that it cools; Infinity while nobody has. */
+  coolsFrom?: number;
+};
+
+/** Readings that lie further apart than this are taken by hand, seconds. */
+export const BY_HAND = 400;
+/** Nearer than this to the end point of its cone a fire may be turned down or shut off, °C. */
+const NEAR_TOP = 40;
+/** Below this a lid may be cracked by habit, °C. */
+export const LID_BELOW = 320;
+/** An alarm is said for so long after what it saw, seconds. */
+export const SAID_FOR = 3600;
+
+/** A kiln that somebody has shut off cools as it will for so long, seconds. */
+const COOLS_STEADILY = 3900;
+
+const { abs, max } = Math;
+
+/** A kiln as its readings show it, and what may explain what it does. */
+export class WatchedKiln {
+  readonly window = new Window();
+  all: ProgramClock[] = [];
+  peak: Reading = { t: 0, c: -Infinity };
+  /** Seconds at which it was last falling with good reason, read by hand. */
+  falling = -Infinity;
+
+  constructor(readonly options: WatchOptions) {}
+
+  /** Takes in the next reading that is believed; hands back the one before it. */
+  read(one: Reading): Reading | null {
+    const before = this.window.last;
+    if (before === undefined) {
+      const { segments } = this.options;
+      this.all = segments === null ? [] : WAYS.map((way) => new ProgramClock(segments, way, one));
+    } else for (const clock of this.all) clock.follow(before, one);
+    this.window.add(one);
+    if (before !== undefined) this.judge(before, one);
+    if (one.c > this.peak.c) this.peak = one;
+    return before ?? null;
+  }
+
+  /** The ways of following the program that nothing speaks against. */
+  get clocks(): ProgramClock[] {
+    const left = this.all.filter(({ refuted }) => !refuted);
+    return left.length > 0 ? left : this.all;
+  }
+
+  /** Asks of each way of following the program whether the kiln speaks for it. */
+  private judge(before: Reading, one: Reading): void {
+    const hand = one.t - before.t > BY_HAND;
+    const line = hand ? lineOf([before, one]) : lineOf(this.window.between(one.t - 420, one.t));
+    for (const clock of this.all) clock.judge(one, line?.rate ?? null, one.t - before.t);
+  }
+
+  /** Is it tended by hand and by flame, whose heat goes up and down by itself? */
+  get tended(): boolean {
+    return this.clocks.length === 0 && !this.options.electric;
+  }
+
+  touchedSince(t: number, now: number): boolean {
+    return this.options.touched?.some((at) => at >= t - 60 && at <= now) ?? false;
+  }
+
+  cools(t: number): boolean {
+    return t >= (this.options.coolsFrom ?? Infinity);
+  }
+
+  /** May the fire be turned down, shut off or let fall about now, by program or by hand? */
+  mayFall(t: number, since: number, before: number, rate: number, hand = false): boolean {
+    if (this.cools(t) || this.falling >= since) return true;
+    if (this.all.length > 0)
+      return (
+        this.clocks.some((clock) => clock.letsFall(rate, since, hand)) ||
+        // At its top, and done in one of the ways: the minute at which a hold ends is not known.
+        (this.all.some(({ mode }) => mode === 'ended') &&
+          this.clocks.some(({ mode, setpoint }) => mode === 'holds' && abs(before - setpoint) < 12))
+      );
+    const { top } = this.options;
+    return top !== null && max(before, this.peak.c) > top - NEAR_TOP;
+  }
+
+  /** Does nothing but the room cool it? A program that leads it down ends at another time in every way. */
+  coolsByItself(t: number): boolean {
+    const { coolsFrom = -Infinity } = this.options;
+    if (t >= coolsFrom && t - coolsFrom < COOLS_STEADILY) return false;
+    const segments = this.options.segments ?? [];
+    const [before, last] = segments.slice(-2);
+    const led = last !== undefined && last.rate !== null && last.target < before!.target;
+    return !led || this.all.every(({ mode }) => mode === 'ended');
+  }
+
+  /** Has any way of following the program turned a corner within so many seconds? */
+  corner(seconds: number, t: number): boolean {
+    return this.clocks.some(({ since, turned }) => t - max(since, turned) < seconds);
+  }
+
+  /** °C that some way of following the program asked for that lets the kiln go, at most: it may have been there. */
+  askedAtMost(before: Reading, one: Reading): number {
+    const off = this.all.filter(({ mode, loose }) => loose >= before.t || mode === 'falls');
+    return one.c > before.c ? max(-Infinity, ...off.map(({ highest }) => highest)) : -Infinity;
+  }
+
+  /** °C that no way of following the program goes beyond; Infinity without a program. */
+  ceiling(): number {
+    if (this.clocks.length === 0) return Infinity;
+    return max(
+      ...this.clocks.map((clock) =>
+        clock.mode === 'ended' || clock.mode === 'free'
+          ? clock.from
+          : max(
+              clock.setpoint,
+              clock.mode === 'falls' && clock.followed < 600 ? clock.from : -Infinity,
+            ),
+      ),
+    );
+  }
+}

@@ -1,0 +1,35 @@
+/**
+ * Watches a firing as its readings come in, each looked at once. An alarm says that something has
+ * changed which neither the program, in any way a controller may follow it, nor the fire's going out
+ * explains; a kiln that was weak from lighting is behind, and that is a note.
+ */
+import type { Reading } from '../heatwork';
+import { lookByHand } from './by-hand';
+import { lookByMinutes } from './by-minutes';
+import { BY_HAND, SAID_FOR, WatchedKiln, type Change, type WatchOptions } from './kiln';
+
+export class Watch {
+  private readonly kiln: WatchedKiln;
+  private found: Change | null = null;
+
+  constructor(options: WatchOptions) {
+    this.kiln = new WatchedKiln(options);
+  }
+
+  /** The next reading that is believed. */
+  read(one: Reading): void {
+    const before = this.kiln.read(one);
+    if (before === null) return;
+    const hand = one.t - before.t > BY_HAND;
+    const seen = hand ? lookByHand(this.kiln, before, one) : lookByMinutes(this.kiln, one);
+    if (seen !== null) this.found = seen;
+  }
+
+  /** What has changed, for an hour, and while nobody has said that the kiln was touched since. */
+  change(now: number): Change | null {
+    const { found } = this;
+    if (found === null || now - found.at > SAID_FOR) return null;
+    const { touched } = this.kiln.options;
+    return touched?.some((at) => at > found.at && at <= now) ? null : found;
+  }
+}
