@@ -86,6 +86,7 @@ async function benchIngest(db: Database): Promise<void> {
       [{ at: new Date(lit.getTime() + i * 1000), celsius: 20, probeMv: null, doubt: null }],
       'device',
       null,
+      lit,
     );
     floorTimes.push(performance.now() - sent);
   }

@@ -88,7 +88,7 @@ export async function writeKilns(
       log.readings.map((one) => ({ ...one, firingId: firing.id, source: log.source })),
     );
     for (const entry of log.entries)
-      await addEntry(trx, firing.id, { id: random.id(entry.at), ...entry }, iben);
+      await addEntry(trx, firing.id, { id: random.id(entry.at), ...entry }, iben, entry.at);
     await keepLesson(trx, firing.id);
   }
 }

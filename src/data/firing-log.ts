@@ -13,6 +13,8 @@ export type LogEntry = {
   atmosphere: Atmosphere | null;
   text: string;
   by: string;
+  /** When it was written down; null where that is not known. */
+  addedAt: Date | null;
 };
 
 export async function entriesOfFiring(src: Source, firingId: string): Promise<LogEntry[]> {
@@ -29,6 +31,7 @@ export async function entriesOfFiring(src: Source, firingId: string): Promise<Lo
     atmosphere: row.atmosphere,
     text: row.text,
     by: row.by_name,
+    addedAt: row.added_at,
   }));
 }
 
@@ -53,8 +56,9 @@ export async function touchesOf(
 export async function addEntry(
   src: Source,
   firingId: string,
-  entry: Omit<LogEntry, 'by'>,
+  entry: Omit<LogEntry, 'by' | 'addedAt'>,
   by: string,
+  now: Date,
 ): Promise<void> {
   await src('firing_entry').insert({
     id: entry.id,
@@ -64,6 +68,7 @@ export async function addEntry(
     atmosphere: entry.atmosphere,
     text: entry.text,
     by_person: by,
+    added_at: now,
   });
 }
 

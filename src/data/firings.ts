@@ -30,6 +30,8 @@ export type Firing = FiringFields &
     climbRate: number | null;
     kilnLatestHours: number | null;
     electric: boolean;
+    /** In which unit somebody said that its log was written; null while nobody was asked. */
+    unitSaid: 'C' | 'F' | null;
     status: FiringStatus;
     reachedOrdinal: number | null;
     reachedBound: 'exact' | 'at least' | 'less than' | null;
@@ -54,6 +56,7 @@ const firing = (row: Row): Firing => ({
   climbRate: row.climb_rate,
   kilnLatestHours: row.kiln_latest_hours,
   electric: row.energy === 'electric',
+  unitSaid: row.unit_said,
   kind: row.kind,
   targetCone: row.target_cone,
   atmosphere: row.atmosphere,
@@ -171,6 +174,9 @@ export async function openFirings(src: Source): Promise<OpenFiring[]> {
     written: Number(row.written),
   }));
 }
+
+export const setUnitSaid = (src: Source, id: string, unit: 'C' | 'F'): Promise<number> =>
+  src('firing').where({ id }).update({ unit_said: unit });
 
 /** One firing, locked when it is read to be changed. */
 export async function findFiring(src: Source, id: string, lock = false): Promise<Firing | null> {

@@ -35,6 +35,7 @@ export const kilnColumns = (kiln: KilnFields): Record<string, unknown> => ({
   unit_price: kiln.unitPrice,
   climb_rate: kiln.climbRate,
   latest_hours: kiln.latestHours,
+  shows_unit: kiln.showsUnit,
   notes: kiln.notes,
 });
 
@@ -56,6 +57,7 @@ export const kiln = (row: Row): Kiln => ({
   unitPrice: row.unit_price,
   climbRate: row.climb_rate,
   latestHours: row.latest_hours,
+  showsUnit: row.shows_unit,
   notes: row.notes,
   revision: row.revision,
   archived: row.archived_at !== null,

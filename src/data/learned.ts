@@ -1,5 +1,11 @@
 /** What each firing taught of its kiln: kept beside it, so that a kiln is known by one indexed read. */
-import type { Bound, CoolingFit, OffsetEstimate, OffsetSighting, PlaceOffset } from '@/core/heatwork';
+import type {
+  Bound,
+  CoolingFit,
+  OffsetEstimate,
+  OffsetSighting,
+  PlaceOffset,
+} from '@/core/heatwork';
 import { NEW_SERIES, type FiringKind } from '@/core/firing';
 import type { Row, Source } from './database';
 import { groupRows } from './rows';

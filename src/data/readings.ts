@@ -16,6 +16,10 @@ export type KeptReading = {
   probeMv: number | null;
   source: ReadingSource;
   doubt: Doubt | 'struck' | null;
+  /** When it was written down, where that was not at once by a device; what it was before, and why it changed. */
+  addedAt: Date | null;
+  wasCelsius: number | null;
+  why: string | null;
 };
 
 /** Keeps readings; those of a moment that has one already are left out. Says how many were new. */
@@ -25,6 +29,7 @@ export const keepReadings = (
   readings: readonly NewReading[],
   source: ReadingSource,
   by: string | null,
+  now: Date,
 ): Promise<number> =>
   insertNew(
     src,
@@ -37,6 +42,7 @@ export const keepReadings = (
       source,
       doubt,
       by_person: by,
+      added_at: source === 'device' ? null : now,
     })),
   );
 
@@ -68,54 +74,16 @@ export async function logOf(src: Source, firingId: string, from: Date): Promise<
   return rows.map((row) => ({ t: (row.at.getTime() - start) / 1000, c: row.celsius }));
 }
 
-const reading = (row: Row): KeptReading => ({
+export const reading = (row: Row): KeptReading => ({
   at: row.at,
   celsius: row.celsius,
   probeMv: row.probe_mv,
   source: row.source,
   doubt: row.doubt,
+  addedAt: row.added_at,
+  wasCelsius: row.was_celsius,
+  why: row.changed_why,
 });
-
-/** How many readings of these firings were not believed since the last that was. */
-export async function doubtedLately(
-  src: Source,
-  firingIds: readonly string[],
-): Promise<Map<string, number>> {
-  if (firingIds.length === 0) return new Map();
-  const rows: Row[] = await src('reading')
-    .leftJoin(
-      src('reading')
-        .whereIn('firing_id', firingIds)
-        .whereNull('doubt')
-        .groupBy('firing_id')
-        .select('firing_id')
-        .max({ at: 'at' })
-        .as('believed'),
-      'believed.firing_id',
-      'reading.firing_id',
-    )
-    .whereIn('reading.firing_id', firingIds)
-    .whereNotNull('doubt')
-    .whereNot('doubt', 'struck')
-    .where((later) =>
-      later.whereNull('believed.at').orWhere('reading.at', '>', src.ref('believed.at')),
-    )
-    .groupBy('reading.firing_id')
-    .select('reading.firing_id')
-    .count({ n: '*' });
-  return new Map(rows.map((row) => [row.firing_id as string, Number(row.n)]));
-}
-
-/** Newest readings first, the doubted among them. */
-export async function lastReadings(
-  src: Source,
-  firingId: string,
-  limit: number,
-): Promise<KeptReading[]> {
-  return (
-    await src('reading').where({ firing_id: firingId }).orderBy('at', 'desc').limit(limit)
-  ).map(reading);
-}
 
 /** The last believed reading before a moment. */
 export async function believedBefore(
@@ -186,8 +154,17 @@ export async function setDoubt(
   firingId: string,
   at: Date,
   doubt: 'struck' | null,
+  change: { why: string; by: string },
 ): Promise<boolean> {
-  return (await src('reading').where({ firing_id: firingId, at }).update({ doubt })) === 1;
+  return (
+    (await src('reading')
+      .where({ firing_id: firingId, at })
+      .update({
+        doubt,
+        changed_why: doubt === null || change.why === '' ? null : change.why,
+        changed_by: change.by,
+      })) === 1
+  );
 }
 
 /** The last reading of each of these firings. */

@@ -28,14 +28,14 @@ test.each([
   ['nothing read nor intended', { targetCone: null }, 'unknown', 'unknown', 'cone unknown'],
   [
     'a log of a kiln that is known',
-    { byLog: log(SIX, 0.4) },
+    { byLog: log(SIX, 0.7) },
     'by log',
     '6',
     'about cone 6, by its log',
   ],
   [
     'a log of a kiln that is hardly known',
-    { byLog: log(SIX, 0.6) },
+    { byLog: log(SIX, 0.85) },
     'intended',
     '?6',
     'cone unknown, 6 intended',

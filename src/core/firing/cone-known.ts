@@ -15,8 +15,8 @@ export type ConeRecord = {
   targetCone: string | null;
 };
 
-/** A log says a cone when what is not known of it lies within one cone. */
-const WIDEST = 1;
+/** A log says "about" a cone when all that a further firing may be lies within three quarters of a cone of it. */
+const WIDEST = 1.5;
 
 const INTENDED = '?';
 

@@ -5,6 +5,9 @@ export const LOG_KINDS = [
   'bungs',
   'damper',
   'gas',
+  'switch',
+  'flame',
+  'peep',
   'shut-off',
   'weather',
   'note',
@@ -12,7 +15,7 @@ export const LOG_KINDS = [
 export type LogKind = (typeof LOG_KINDS)[number];
 
 /** After these the kiln does something else: somebody has touched it. */
-export const TOUCHES: readonly LogKind[] = ['lid', 'bungs', 'damper', 'gas', 'shut-off'];
+export const TOUCHES: readonly LogKind[] = ['lid', 'bungs', 'damper', 'gas', 'switch', 'shut-off'];
 
 export const UPKEEP_KINDS = [
   'elements',

@@ -1,4 +1,12 @@
-import { decimated, doubtOf, judgeReadings, rateNow, stretchesOf, profileOf } from './index';
+import {
+  decimated,
+  doubtOf,
+  judgeReadings,
+  looksFahrenheit,
+  rateNow,
+  stretchesOf,
+  profileOf,
+} from './index';
 
 const steady = (rate: number, hours: number, from = 20) =>
   Array.from({ length: hours * 60 + 1 }, (_, i) => ({ t: i * 60, c: from + (rate * i) / 60 }));
@@ -29,6 +37,40 @@ describe('which readings are believed', () => {
 
   test('after an hour without readings a kiln may be far away', () => {
     expect(doubtOf(900, 36_000 + 3600, last, 99_999)).toBeNull();
+  });
+});
+
+describe('a log wholly in °F', () => {
+  const inF = (c: number): number => (c * 9) / 5 + 32;
+  const climb = (to: number) => [
+    { t: 0, c: 20 },
+    { t: 3600, c: 120 },
+    { t: 5 * 3600, c: 700 },
+    { t: 9 * 3600, c: to },
+  ];
+  const asF = (to: number) => climb(to).map(({ t, c }) => ({ t, c: inF(c) }));
+
+  test.each([
+    ['cone 6', 1222],
+    ['cone 06', 998],
+    ['cone 018', 715],
+  ])('%s is noticed, and the same in °C is not', (_, top) => {
+    expect(looksFahrenheit(asF(top), top)).toBe(true);
+    expect(looksFahrenheit(climb(top), top)).toBe(false);
+    expect(looksFahrenheit(climb(top + 40), top)).toBe(false);
+  });
+  test('while it climbs, by its program', () => {
+    const wanted = (t: number): number => 20 + (100 * t) / 3600;
+    const log = [0, 1, 2, 3, 4, 5].map((h) => ({ t: h * 3600, c: inF(wanted(h * 3600) - 5) }));
+    expect(looksFahrenheit(log, 1222, wanted)).toBe(true);
+    const plain = log.map(({ t }) => ({ t, c: wanted(t) - 5 }));
+    expect(looksFahrenheit(plain, 1222, wanted)).toBe(false);
+  });
+  test('a kiln lit warm and ahead of its program is no question; three readings are too few', () => {
+    const wanted = (t: number): number => 20 + (100 * t) / 3600;
+    const ahead = [0, 1, 2, 3, 4].map((h) => ({ t: h * 3600, c: 60 + 130 * h }));
+    expect(looksFahrenheit(ahead, 1222, wanted)).toBe(false);
+    expect(looksFahrenheit(asF(1222).slice(0, 3), 1222)).toBe(false);
   });
 });
 

@@ -45,6 +45,37 @@ export function doubtOf(
   return 'jump';
 }
 
+/** A room of so many degrees is one in °F; °C for a kiln that is nearly cold. */
+const COLD_IN_F = [48, 112] as const;
+/** Beyond its cone by so much a firing is no firing of that cone, °C. */
+const PAST_TOP = 130;
+
+/**
+ * Does a whole log look as if it had been kept in °F and taken for °C? `top` is the end point of its
+ * cone, `wanted` what the program asked for at a time (both °C; null where there is none). It is a
+ * question to a person, never a change by itself.
+ */
+export function looksFahrenheit(
+  log: readonly Reading[],
+  top: number | null,
+  wanted: ((t: number) => number | null) | null = null,
+): boolean {
+  if (log.length < 4) return false;
+  const asCelsius = (f: number): number => ((f - 32) * 5) / 9;
+  const peak = log.reduce((most, { c }) => Math.max(most, c), -Infinity);
+  if (peak > HOTTEST) return true;
+  const begins = log.find(({ t }) => t > -3600 && t < 2700)?.c;
+  const coldInF = begins !== undefined && begins >= COLD_IN_F[0] && begins <= COLD_IN_F[1];
+  if (top !== null && peak > top + PAST_TOP) return coldInF || asCelsius(peak) > top - 60;
+  if (wanted === null || !coldInF) return false;
+  const compared = log.flatMap(({ t, c }) => {
+    const asked = wanted(t);
+    return asked === null || asked < 120 ? [] : [{ apart: c - asked, inF: asCelsius(c) - asked }];
+  });
+  const near = compared.filter(({ apart, inF }) => Math.abs(inF) < 40 && apart > 60).length;
+  return compared.length >= 4 && near > 0.8 * compared.length;
+}
+
 /** So many readings after a jump that agree with each other are the kiln, not the thermocouple. */
 const AGREE = 3;
 

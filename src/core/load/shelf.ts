@@ -213,6 +213,8 @@ export type KilnBuild = {
   climbRate: number | null;
   /** Hours after which a firing of it is late. */
   latestHours: number | null;
+  /** What its pyrometer shows; null: as the studio. */
+  showsUnit: 'C' | 'F' | null;
 };
 
 /** A kiln nobody has measured yet. */
@@ -227,6 +229,7 @@ export const UNMEASURED: KilnBuild = {
   unitPrice: null,
   climbRate: null,
   latestHours: null,
+  showsUnit: null,
 };
 
 /** The shelf of a kiln whose shelf has been measured. */

@@ -14,6 +14,7 @@ import * as looks from './0012-looks';
 import * as blends from './0013-blends';
 import * as coneByLog from './0014-cone-by-log';
 import * as lessons from './0015-lessons';
+import * as paperLogs from './0016-paper-logs';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -34,6 +35,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0013-blends', ...blends },
   { name: '0014-cone-by-log', ...coneByLog },
   { name: '0015-lessons', ...lessons },
+  { name: '0016-paper-logs', ...paperLogs },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

@@ -37,7 +37,16 @@ export const read = operation({
       );
     }
     const by = act.person.id;
-    if ((await keepReadings(act.trx, firingId, [{ ...reading, doubt: null }], 'hand', by)) === 0)
+    if (
+      (await keepReadings(
+        act.trx,
+        firingId,
+        [{ ...reading, doubt: null }],
+        'hand',
+        by,
+        act.now,
+      )) === 0
+    )
       throw refuse('There is a reading of this very moment already.');
     if (firing.status === 'opened') await learnFrom(act.trx, firingId);
   },
@@ -70,9 +79,10 @@ export const litAt = operation({
 export const strike = operation({
   contract: contracts.strike,
   permit: permit('keep records'),
-  run: async (act, { firingId, at, struck }) => {
+  run: async (act, { firingId, at, struck, why }) => {
     found(await findFiring(act.trx, firingId, true), 'This firing');
-    if (!(await setDoubt(act.trx, firingId, new Date(at), struck ? 'struck' : null)))
+    const change = { why, by: act.person.id };
+    if (!(await setDoubt(act.trx, firingId, new Date(at), struck ? 'struck' : null, change)))
       throw notFound('This reading');
     await learnFrom(act.trx, firingId);
   },
@@ -121,6 +131,7 @@ export const write = operation({
         atmosphere: kind === 'atmosphere' ? atmosphere : null,
       },
       act.person.id,
+      act.now,
     );
   },
 });

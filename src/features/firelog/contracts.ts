@@ -7,6 +7,8 @@ export const strikeSchema = z.object({
   firingId: z.uuid(),
   at: z.iso.datetime(),
   struck: z.boolean(),
+  /** Why it is struck, where that is said. */
+  why: z.string().trim().max(200, 'At most 200 characters.').default(''),
 });
 export const strike = toggled(contract('firelog.strike', strikeSchema), 'struck');
 const celsius = z
@@ -25,7 +27,60 @@ export const read = undoneBy(contract('firelog.read', readSchema), strike, ({ fi
   firingId,
   at,
   struck: true,
+  why: '',
 }));
+const moments = z.array(z.number().int()).max(2000);
+export const keepPaper = toggled(
+  contract(
+    'firelog.keep-paper',
+    z.object({ firingId: z.uuid(), at: moments, remarks: z.array(z.uuid()), kept: z.boolean() }),
+  ),
+  'kept',
+);
+export const paperSchema = z.object({
+  firingId: z.uuid(),
+  /** Milliseconds since 1970 and °C. */
+  readings: z
+    .array(z.tuple([z.number().int(), celsius]))
+    .max(2000, 'At most 2000 lines at a time.'),
+  remarks: z
+    .array(
+      z.object({
+        id: z.uuid(),
+        at: z.number().int(),
+        kind: z.enum(LOG_KINDS),
+        text: z.string().trim().min(1).max(500),
+      }),
+    )
+    .max(2000),
+});
+/** A log from paper, in one act: readings and what was done beside them. */
+export const paper = undoneBy(
+  contract(
+    'firelog.paper',
+    paperSchema,
+    answers<{ kept: number; repeated: number; doubted: number }>(),
+  ),
+  keepPaper,
+  ({ firingId, readings, remarks }) => ({
+    firingId,
+    at: readings.map(([at]) => at),
+    remarks: remarks.map(({ id }) => id),
+    kept: false,
+  }),
+);
+export const correctSchema = z.object({
+  firingId: z.uuid(),
+  at: z.iso.datetime(),
+  celsius,
+  why: z.string().trim().min(1, 'Say why.').max(200, 'At most 200 characters.'),
+});
+export const correct = contract('firelog.correct', correctSchema);
+/** In which unit the readings of a firing were written down: taken for °C, they may have been °F. */
+export const sayUnit = toggled(
+  contract('firelog.say-unit', z.object({ firingId: z.uuid(), fahrenheit: z.boolean() })),
+  'fahrenheit',
+);
 export const litSchema = z.object({ firingId: z.uuid(), at: z.iso.datetime() });
 export const litAt = contract('firelog.lit-at', litSchema);
 export const importLogSchema = z.object({

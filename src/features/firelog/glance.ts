@@ -5,7 +5,8 @@ import type { Source } from '@/data/database';
 import type { OpenFiring } from '@/data/firings';
 import { coolingsOf } from '@/data/learned';
 import { touchesOf } from '@/data/firing-log';
-import { doubtedLately, leanLogsOf } from '@/data/readings';
+import { doubtedLately } from '@/data/mend-readings';
+import { leanLogsOf } from '@/data/readings';
 import type { Studio } from '@/data/studio';
 import { alarmsOfFiring } from './alarms';
 

@@ -104,7 +104,7 @@ test('a firing under way says what to do next, and raises its alarms', async () 
   expect(now.curve.length).toBeGreaterThan(300);
   expect((await room(3 * HOUR)).alarms.map(({ kind }) => kind)).toContain('missed');
   await studio.must('firings.set-run', { firingId, latestHours: 8 });
-  expect((await room()).alarms.map(({ kind }) => kind)).toContain('over-run');
+  expect((await room()).alarms.map(({ kind }) => kind)).toContain('late');
   await finish(firingId);
 });
 

@@ -1,6 +1,7 @@
 import { v7 } from 'uuid';
 import { findFiring } from '@/data/firings';
-import { lastReadings, logOf, strayOf } from '@/data/readings';
+import { readingsToMend } from '@/data/mend-readings';
+import { logOf, strayOf } from '@/data/readings';
 import { type TestStudio } from '../../../test-support/studio';
 import { kilnTests } from '../../../test-support/kiln';
 import { firingRoom } from './room';
@@ -162,7 +163,7 @@ test('a reading by hand: kept, asked about when strange, struck and taken back',
   });
   await studio.must('firelog.strike', { firingId, at: minutes(at, 62), struck: true });
   expect((await logOf(studio.db, firingId, at)).map(({ c }) => c)).toEqual([20, 150]);
-  expect((await lastReadings(studio.db, firingId, 1))[0]).toMatchObject({ doubt: 'struck' });
+  expect((await readingsToMend(studio.db, firingId))[0]).toMatchObject({ doubt: 'struck' });
   await studio.must('firelog.strike', { firingId, at: minutes(at, 62), struck: false });
   expect(await logOf(studio.db, firingId, at)).toHaveLength(3);
   expect(await read(60 * 9, 200)).toMatchObject({

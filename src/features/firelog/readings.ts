@@ -64,7 +64,7 @@ export async function takeReadings(
   now: Date,
 ): Promise<Omit<Taken, 'stray'>> {
   const judged = await judge(trx, firingId, readings, now);
-  const kept = await keepReadings(trx, firingId, judged, source, by);
+  const kept = await keepReadings(trx, firingId, judged, source, by, now);
   return {
     kept,
     repeated: judged.length - kept,

@@ -72,7 +72,7 @@ test('a kiln with a mechanical shut-off and no cone in mind is followed all the 
   expect(now.stretches.every(({ kind }) => kind === 'climb')).toBe(true);
   expect(now.alarms).toEqual([]);
   // Untended past its time: by the kiln's own hours.
-  expect((await room(firingId, 2.5 * HOUR)).alarms.map(({ kind }) => kind)).toContain('over-run');
+  expect((await room(firingId, 2.5 * HOUR)).alarms.map(({ kind }) => kind)).toContain('late');
   await studio.must('firelog.write', {
     firingId,
     id: v7(),

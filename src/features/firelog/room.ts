@@ -7,6 +7,7 @@ import {
   fitCooling,
   holdFor,
   kineticsOf,
+  looksFahrenheit,
   KELVIN,
   plannedAt,
   predictedRange,
@@ -26,15 +27,8 @@ import type { Alarm } from '@/core/watch';
 import type { Source } from '@/data/database';
 import { entriesOfFiring, type LogEntry } from '@/data/firing-log';
 import type { Firing } from '@/data/firings';
-import {
-  countDoubts,
-  doubtedLately,
-  lastReadings,
-  logOf,
-  probeOf,
-  strayOf,
-  type KeptReading,
-} from '@/data/readings';
+import { doubtedLately, readingsToMend } from '@/data/mend-readings';
+import { countDoubts, logOf, probeOf, strayOf, type KeptReading } from '@/data/readings';
 import type { Studio } from '@/data/studio';
 import { alarmsOfFiring } from './alarms';
 import { knownOf, type KilnKnown } from '../kilns/server';
@@ -64,7 +58,10 @@ export type FiringRoom = {
   short: string | null;
   probe: { t: number; mv: number; celsius: number }[];
   stretches: Stretch[];
-  latest: KeptReading[];
+  /** Readings that can be put right one by one. */
+  toMend: KeptReading[];
+  /** Is its log, by its shape, in °F taken for °C, with nobody asked yet? */
+  looksFahrenheit: boolean;
   doubts: [string, number][];
   known: KilnKnown;
   strays: Awaited<ReturnType<typeof strayOf>>;
@@ -88,9 +85,9 @@ export async function firingRoom(
     knownOf(src, kiln.id),
     strayOf(src, kiln.id),
   ]);
-  const [probe, latest, doubts, doubted] = await Promise.all([
+  const [probe, toMend, doubts, doubted] = await Promise.all([
     startedAt === null ? [] : probeOf(src, firing.id),
-    lastReadings(src, firing.id, 6),
+    readingsToMend(src, firing.id),
     countDoubts(src, firing.id),
     doubtedLately(src, [firing.id]),
   ]);
@@ -158,7 +155,14 @@ export async function firingRoom(
     short: firing.status === 'opened' ? fellShort(bands, firing.atmosphere) : null,
     probe: probe.map(({ at, mv, celsius }) => ({ t: seconds(at), mv, celsius })),
     stretches: stretchesOf(lean),
-    latest,
+    toMend,
+    looksFahrenheit:
+      firing.unitSaid === null &&
+      looksFahrenheit(
+        lean,
+        cone === null ? null : kineticsOf(cone).t0 - KELVIN,
+        profile === null ? null : (t) => plannedAt(profile, t),
+      ),
     doubts: [...doubts],
     known,
     strays,

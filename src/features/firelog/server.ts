@@ -1,3 +1,3 @@
-export * as firelogOperations from './actions';
+export * as firelogOperations from './operations';
 export { ingestRequest } from './ingest';
 export { firingRoom, type FiringRoom } from './room';

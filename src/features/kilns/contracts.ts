@@ -40,6 +40,8 @@ export const kilnFields = z.object({
   unitPrice: z.number('Give a number.').min(0).max(1000).nullable().default(null),
   climbRate: z.number('Give a number.').min(20).max(1500).nullable().default(null),
   latestHours: z.number('Give a number.').min(1).max(200).nullable().default(null),
+  /** What its pyrometer shows; null: as the studio. */
+  showsUnit: z.enum(['C', 'F']).nullable().default(null),
   notes: text,
 });
 /** `id: null` makes a new one; otherwise the revision that was read must still be the last. */

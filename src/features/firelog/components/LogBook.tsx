@@ -16,9 +16,12 @@ import type { LogEntry } from '@/data/firing-log';
 import { useSend } from '@/platform/useSend';
 import { Caution } from '@/ui/Caution';
 import { ProblemNote } from '@/ui/Problem';
-import { moment } from '@/ui/time';
+import { localNow, moment, momentsAt } from '@/ui/time';
 import { useSay } from '@/ui/Undo';
 import * as contracts from '../contracts';
+
+/** Written down so much later than it was, a line says so, ms. */
+const LATE = 3_600_000;
 
 const HINT: Record<LogKind, string> = {
   atmosphere: 'how it was judged: flame at the spy hole, smoke, probe',
@@ -26,6 +29,9 @@ const HINT: Record<LogKind, string> = {
   bungs: 'top bung in, bottom out',
   damper: 'in to 40 mm',
   gas: '8 kPa on both burners',
+  switch: 'all to high',
+  flame: 'a hand long at the spy hole',
+  peep: 'plug in, colour orange',
   'shut-off': 'the mechanical shut-off tripped',
   weather: 'wind from the sea, 8 °C',
   note: 'anything worth knowing next time',
@@ -52,11 +58,16 @@ export function LogBook({
   const [text, setText] = useState('');
   const [air, setAir] = useState<Atmosphere>('oxidation');
   const [ago, setAgo] = useState('0');
+  const [when, setWhen] = useState('');
+  const meant = ago === 'at' ? momentsAt(when, timeZone) : [];
+  const [second, setSecond] = useState(false);
   const add = async (): Promise<void> => {
+    const at = ago === 'at' ? meant.at(second ? -1 : 0) : Date.now() - Number(ago) * 60_000;
+    if (at === undefined) return;
     const answer = await act(contracts.write, {
       firingId,
       id: v7(),
-      at: new Date(Date.now() - Number(ago) * 60_000).toISOString(),
+      at: new Date(at).toISOString(),
       kind,
       atmosphere: kind === 'atmosphere' ? air : null,
       text,
@@ -126,7 +137,10 @@ export function LogBook({
               select
               label="When"
               value={ago}
-              onChange={(event) => setAgo(event.target.value)}
+              onChange={(event) => {
+                setAgo(event.target.value);
+                if (event.target.value === 'at') setWhen(localNow(timeZone));
+              }}
               sx={{ maxWidth: { sm: 150 } }}
             >
               {[
@@ -135,12 +149,30 @@ export function LogBook({
                 ['30', '30 min ago'],
                 ['60', '1 h ago'],
                 ['120', '2 h ago'],
+                ['at', 'at …'],
               ].map(([value, label]) => (
                 <MenuItem key={value} value={value}>
                   {label}
                 </MenuItem>
               ))}
             </TextField>
+            {ago === 'at' && (
+              <TextField
+                type="datetime-local"
+                label="At"
+                value={when}
+                onChange={(event) => setWhen(event.target.value)}
+                error={meant.length === 0}
+                helperText={meant.length === 0 ? 'The clocks left this hour out.' : undefined}
+                slotProps={{ inputLabel: { shrink: true } }}
+                sx={{ maxWidth: { sm: 230 } }}
+              />
+            )}
+            {meant.length > 1 && (
+              <Button onClick={() => setSecond(!second)}>
+                {second ? 'the second time' : 'the first time'} that hour came
+              </Button>
+            )}
             <Button type="submit" variant="outlined" disabled={busy} sx={{ flex: 'none' }}>
               Write down
             </Button>
@@ -175,6 +207,11 @@ export function LogBook({
             </Typography>
             <Typography sx={{ gridColumn: { xs: '1 / 3', sm: 'auto' } }}>
               {entry.text}{' '}
+              {entry.addedAt !== null && entry.addedAt.getTime() - entry.at.getTime() > LATE && (
+                <Typography component="span" variant="body2" color="text.secondary">
+                  written down {moment(entry.addedAt, timeZone)},{' '}
+                </Typography>
+              )}
               <Typography component="span" variant="body2" color="text.secondary">
                 {entry.by}
               </Typography>

@@ -13,6 +13,8 @@ import { useNow } from '@/ui/useNow';
 import { useSay } from '@/ui/Undo';
 import * as contracts from '../contracts';
 
+/** What no kiln shows is not asked about: it cannot be so. */
+const [COLDEST, HOTTEST] = [-30, 2500];
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '⌫', '0'];
 
 /**
@@ -75,7 +77,8 @@ export function ReadPad({
       setAsk(null);
       say(`${formatTemperature(celsius, units)} written down`, answer.undo);
       router.refresh();
-    } else if (answer.problem.fields?.celsius) setAsk({ celsius: shown, at });
+    } else if (answer.problem.fields?.celsius && celsius >= COLDEST && celsius <= HOTTEST)
+      setAsk({ celsius: shown, at });
   };
   const press = (key: string): void => {
     clear();

@@ -12,6 +12,9 @@ import { ImportLog } from '../components/ImportLog';
 import { LitAt } from '../components/LitAt';
 import { LiveRefresh } from '../components/LiveRefresh';
 import { LogBook } from '../components/LogBook';
+import { PaperLog } from '../components/PaperLog';
+import { ReadingsBook } from '../components/ReadingsBook';
+import { UnitQuestion } from '../components/UnitQuestion';
 import { NowPanel } from '../components/NowPanel';
 import { ReadPad } from '../components/ReadPad';
 import { Strays } from '../components/Strays';
@@ -24,6 +27,9 @@ const STRENGTH: Record<string, number> = {
   'moderate reduction': 3,
   'heavy reduction': 4,
 };
+
+/** The air is drawn as bands; the weather is of the day. */
+const UNMARKED = new Set(['atmosphere', 'weather']);
 
 /** A firing that has been lit: how hot, the curve, the diary, and what was learned. */
 export function UnderWay({
@@ -44,7 +50,9 @@ export function UnderWay({
   const live = firing.status === 'firing' || firing.status === 'cooling';
   const fuelled = kiln.energy === 'gas' || kiln.energy === 'wood';
   const cone = firing.targetCone;
-  const marked = new Set(['lid', 'bungs', 'shut-off']);
+  const top = cone !== null && isCone(cone) ? endPointFor(cone, 60) : null;
+  // What is read off its pyrometer is typed as it shows it.
+  const shown = { ...units, temperature: kiln.showsUnit ?? units.temperature };
   const start = room.startedAt?.getTime() ?? 0;
   return (
     <>
@@ -59,6 +67,7 @@ export function UnderWay({
         />
       )}
       <Section title={live ? 'Now' : 'Its log'}>
+        {room.looksFahrenheit && edit && <UnitQuestion firingId={firing.id} />}
         {(live || room.readings > 0) && (
           <NowPanel
             room={room}
@@ -74,7 +83,7 @@ export function UnderWay({
                   last={room.last}
                   rate={room.rate}
                   everyS={firing.readEveryS}
-                  units={units}
+                  units={shown}
                   probe={fuelled}
                 />
               ) : undefined
@@ -97,7 +106,7 @@ export function UnderWay({
               strength: STRENGTH[band.atmosphere] ?? 0,
             }))}
             events={room.entries
-              .filter(({ kind }) => marked.has(kind))
+              .filter(({ kind }) => !UNMARKED.has(kind))
               .map((entry) => ({ t: (entry.at.getTime() - start) / 1000, label: entry.kind }))}
             levels={
               cone !== null && isCone(cone)
@@ -159,6 +168,23 @@ export function UnderWay({
               units={units}
               timeZone={studio.timeZone}
             />
+            <Box sx={{ mt: 1 }}>
+              <PaperLog
+                firingId={firing.id}
+                startedAt={room.startedAt}
+                units={shown}
+                timeZone={studio.timeZone}
+                top={top}
+              />
+            </Box>
+            {room.toMend.length > 0 && (
+              <ReadingsBook
+                firingId={firing.id}
+                readings={room.toMend}
+                units={units}
+                timeZone={studio.timeZone}
+              />
+            )}
           </Box>
         )}
       </Section>

@@ -46,6 +46,16 @@ export function KilnForm({ kiln }: { kiln: Kiln | null }) {
               { value: 'by hand', label: 'Hand' },
             ]}
           />
+          <SelectInput
+            control={control}
+            name="fields.showsUnit"
+            label="Its pyrometer shows"
+            none="what the studio uses"
+            choices={[
+              { value: 'C', label: '°C' },
+              { value: 'F', label: '°F' },
+            ]}
+          />
           <Stack direction="row" spacing={2}>
             <NumberInput control={control} name="fields.volumeL" label="Volume, l" />
             <NumberInput control={control} name="fields.shelves" label="Shelves" />
