@@ -1,1 +1,2 @@
 export * from './codes';
+export * from './marks';

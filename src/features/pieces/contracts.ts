@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { FACE_KINDS, METHODS, STAGES, WEIGHTS } from '@/core/zones';
-import { contract, toggled } from '@/platform/contract';
+import { ATMOSPHERES } from '@/core/signs';
+import { answers, contract, toggled, undoneBy } from '@/platform/contract';
+import { optionalCone } from '@/platform/fields';
 
 const fraction = z
   .number('Give a number.')
@@ -65,6 +67,35 @@ export const correctSchema = z.object({
   layers: z.array(layerSchema).max(12, 'At most 12 layers.'),
 });
 export const correctLayers = contract('pieces.correct-layers', correctSchema);
+const changed = z.object({
+  bodyId: z.uuid().optional(),
+  form: z.string().trim().min(1).max(40).optional(),
+  heightMm: heightField.optional(),
+  faces: z.array(faceSchema).min(1).max(4).optional(),
+  ownerId: z.uuid().nullable().optional(),
+  wantedCone: optionalCone.optional(),
+  wantedAtmosphere: z.enum(ATMOSPHERES).nullable().optional(),
+  mark: markField.nullable().optional(),
+  /** What was really put on; what was meant stays as it is. */
+  layers: z.array(layerSchema).max(12).optional(),
+  /** The same as on another piece. */
+  layersLike: z.uuid().optional(),
+});
+export const putRightSchema = z.object({
+  changes: z
+    .array(z.object({ pieceIds: z.array(z.uuid()).min(1).max(500), to: changed }))
+    .min(1)
+    .max(600),
+});
+export type PutRight = z.input<typeof putRightSchema>;
+const backAgain = contract('pieces.put-back', putRightSchema);
+export { backAgain as putBack };
+/** One act for one piece, a lot or a ticked selection: only what is named changes. */
+export const putRight = undoneBy(
+  contract('pieces.put-right', putRightSchema, answers<{ before: PutRight['changes'] }>()),
+  backAgain,
+  (_, { before }) => ({ changes: before }),
+);
 export const editPieceSchema = z.object({
   pieceId: z.uuid(),
   mark: markField,

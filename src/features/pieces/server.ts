@@ -1,2 +1,2 @@
-export * as piecesOperations from './actions';
+export * as piecesOperations from './operations';
 export { type MakeChoices, makeChoices, pieceRoom, versionsOn } from './queries';

@@ -9,6 +9,7 @@ import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
 import { MONO } from '@/ui/theme';
+import { PutRight } from '../components/PutRight';
 import * as contracts from '../contracts';
 
 export type PieceRow = {
@@ -54,10 +55,14 @@ export function PieceGrid({
   rows,
   binned,
   edit,
+  bodies,
+  people,
 }: {
   rows: readonly PieceRow[];
   binned: boolean;
   edit: boolean;
+  bodies: readonly { id: string; name: string }[];
+  people: readonly { id: string; name: string }[];
 }) {
   const router = useRouter();
   const say = useSay();
@@ -80,6 +85,15 @@ export function PieceGrid({
   return (
     <>
       <ProblemNote>{problem}</ProblemNote>
+      {edit && (
+        <PutRight
+          pieces={rows.filter(({ id }) => chosen.includes(id)).slice(0, 500)}
+          bodies={bodies}
+          people={people}
+          label={`Put ${chosen.length || ''} right …`}
+          done={() => setSelection({ type: 'include', ids: new Set() })}
+        />
+      )}
       {edit && (
         <Button
           disabled={busy || chosen.length === 0 || chosen.length > 500}

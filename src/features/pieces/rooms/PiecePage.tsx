@@ -15,6 +15,7 @@ import { may, mayTouchPiece, permit } from '@/features/people';
 import { PictureDrop } from '../../media';
 import { CorrectLayers } from '../components/CorrectLayers';
 import { EditPiece } from '../components/EditPiece';
+import { PutRight } from '../components/PutRight';
 import { FiringLooks } from '../components/FiringLooks';
 import { PiecePicture } from '../../media';
 import { FlagList } from '../components/PieceActs';
@@ -66,6 +67,12 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
             <Button component={Link} href={`/tests/ask?design=list&match=${piece.code}`}>
               Match it
             </Button>
+            <PutRight
+              pieces={[{ id: piece.id, code: piece.code }]}
+              bodies={choices.bodies}
+              people={choices.people}
+              label="Put right …"
+            />
             {piece.lotId && (
               <Button component={Link} href={`/tests?lot=${piece.lotId}`} variant="outlined">
                 Its lot

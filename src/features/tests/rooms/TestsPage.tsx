@@ -9,6 +9,7 @@ import { listQuestions } from '@/data/questions';
 import { may, permit } from '@/features/people';
 import { QuestionList } from '../../questions/rooms/QuestionList';
 import { PieceGrid } from '../../pieces/rooms/PieceGrid';
+import { makeChoices } from '../../pieces/server';
 import { stateWords } from '@/data/journey';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
@@ -32,7 +33,8 @@ export async function TestsPage({
     ...(lot ? { lotId: lot } : {}),
   });
   const ids = pieces.map((piece) => piece.id);
-  const [faces, layers, flags, open, fired, coatings] = await Promise.all([
+  const [choices, faces, layers, flags, open, fired, coatings] = await Promise.all([
+    makeChoices(db),
     facesOf(db, ids),
     layersOf(db, ids, ['done']),
     flagsOf(db, ids),
@@ -103,7 +105,13 @@ export async function TestsPage({
         </Nothing>
       ) : (
         <Section title={bin === '1' ? 'In the bin' : 'Pieces'}>
-          <PieceGrid rows={rows} binned={bin === '1'} edit={may(person, 'keep records')} />
+          <PieceGrid
+            rows={rows}
+            binned={bin === '1'}
+            edit={may(person, 'keep records')}
+            bodies={choices.bodies}
+            people={choices.people}
+          />
         </Section>
       )}
     </Page>
