@@ -197,9 +197,25 @@ export async function makePieces(
   return { codes, ids: codes.map((code) => rows.find((row) => row.code === code)!.id as string) };
 }
 
+/** A kiln of a firing's own: one kiln holds one load. */
+async function freeKiln({ db }: TestStudio): Promise<string> {
+  const id = v7();
+  await createKiln(db, id, {
+    name: `Kiln ${id}`,
+    energy: 'electric',
+    control: 'controller',
+    volumeL: 200,
+    shelves: 3,
+    ...UNMEASURED,
+    notes: '',
+  });
+  return id;
+}
+
+/** A planned firing, in a kiln of its own unless one is named. */
 export async function planFiring(studio: TestStudio, rest: object = {}): Promise<string> {
   const fields = {
-    kilnId: studio.kiln,
+    kilnId: 'kilnId' in rest ? rest.kilnId : await freeKiln(studio),
     kind: 'glaze',
     targetCone: '6',
     atmosphere: 'oxidation',
@@ -236,9 +252,10 @@ export async function fired(
   studio: TestStudio,
   layers: object[],
   rest: object = {},
+  firing: object = {},
 ): Promise<{ firingId: string; ids: string[]; codes: string[] }> {
   const pieces = await makePieces(studio, layers, rest);
-  const firingId = await planFiring(studio);
+  const firingId = await planFiring(studio, firing);
   await studio.must('loading.place', { firingId, pieceIds: pieces.ids, shelf: 1 });
   await advance(studio, firingId);
   return { firingId, ...pieces };

@@ -1,10 +1,9 @@
 /** A firing's diary, its plan of running, and what was overruled when its lid was closed. */
-import { TOUCHES, type LogKind } from '@/core/firing';
+import type { LogKind } from '@/core/firing';
 import type { Segment } from '@/core/heatwork';
 import type { Atmosphere } from '@/core/signs';
 import type { Row, Source } from './database';
 import type { Overrule } from '@/core/load/check-terms';
-import { groupRows } from './rows';
 
 export type LogEntry = {
   id: string;
@@ -33,24 +32,6 @@ export async function entriesOfFiring(src: Source, firingId: string): Promise<Lo
     by: row.by_name,
     addedAt: row.added_at,
   }));
-}
-
-/** When somebody touched the kilns of these firings, by their diaries. */
-export async function touchesOf(
-  src: Source,
-  firingIds: readonly string[],
-): Promise<Map<string, Date[]>> {
-  const rows: Row[] = await src('firing_entry')
-    .whereIn('firing_id', firingIds)
-    .whereIn('kind', [...TOUCHES])
-    .whereNull('dropped_at')
-    .orderBy('at')
-    .select('firing_id', 'at');
-  return groupRows(
-    rows,
-    (row): Date => row.at,
-    (row) => row.firing_id,
-  );
 }
 
 export async function addEntry(

@@ -43,10 +43,11 @@ export type Firing = FiringFields &
     startedAt: Date | null;
     openedAt: Date | null;
     writtenUpAt: Date | null;
+    calledOff: boolean;
     revision: number;
   };
 
-const firing = (row: Row): Firing => ({
+export const firing = (row: Row): Firing => ({
   id: row.id,
   kilnId: row.kiln_id,
   no: row.no,
@@ -75,10 +76,12 @@ const firing = (row: Row): Firing => ({
   startedAt: row.started_at,
   openedAt: row.opened_at,
   writtenUpAt: row.written_up_at,
+  calledOff: row.called_off_at !== null,
   revision: row.revision,
 });
 
-const firings = (src: Source) =>
+/** Firings with what is asked of their kiln beside them. */
+export const firings = (src: Source) =>
   src('firing')
     .join('kiln', 'kiln.id', 'firing.kiln_id')
     .select(
@@ -113,10 +116,12 @@ export async function listFirings(
     limit?: number;
   } = {},
 ): Promise<Firing[]> {
-  const query = firings(src).orderBy([
-    { column: 'firing.planned_for', order: 'desc' },
-    { column: 'firing.no', order: 'desc' },
-  ]);
+  const query = firings(src)
+    .whereNull('firing.called_off_at')
+    .orderBy([
+      { column: 'firing.planned_for', order: 'desc' },
+      { column: 'firing.no', order: 'desc' },
+    ]);
   if (filter.ids) query.whereIn('firing.id', filter.ids);
   if (filter.kilnId !== undefined) query.where('firing.kiln_id', filter.kilnId);
   if (filter.no !== undefined) query.where('firing.no', filter.no);
@@ -154,6 +159,7 @@ export async function newestFirings(
 /** All of them with how many pieces they hold and how many of those are written up, newest first. */
 export async function openFirings(src: Source): Promise<OpenFiring[]> {
   const rows: Row[] = await firings(src)
+    .whereNull('firing.called_off_at')
     .where((either) =>
       either.whereNot('firing.status', 'opened').orWhereNull('firing.written_up_at'),
     )
@@ -174,9 +180,6 @@ export async function openFirings(src: Source): Promise<OpenFiring[]> {
     written: Number(row.written),
   }));
 }
-
-export const setUnitSaid = (src: Source, id: string, unit: 'C' | 'F'): Promise<number> =>
-  src('firing').where({ id }).update({ unit_said: unit });
 
 /** One firing, locked when it is read to be changed. */
 export async function findFiring(src: Source, id: string, lock = false): Promise<Firing | null> {
@@ -283,21 +286,4 @@ export async function setWrittenUp(src: Source, id: string, at: Date | null): Pr
 
 export async function setLit(src: Source, id: string, at: Date): Promise<void> {
   await src('firing').where({ id }).update({ started_at: at });
-}
-
-export type FiringWindow = { id: string; startedAt: Date; openedAt: Date | null };
-
-/** The last firings of a kiln that have been lit, newest first: when each began and was opened. */
-export async function firingsOfKiln(
-  src: Source,
-  kilnId: string,
-  limit: number,
-): Promise<FiringWindow[]> {
-  const rows: Row[] = await src('firing')
-    .where({ kiln_id: kilnId })
-    .whereNotNull('started_at')
-    .orderBy('started_at', 'desc')
-    .limit(limit)
-    .select('id', 'started_at', 'opened_at');
-  return rows.map((row) => ({ id: row.id, startedAt: row.started_at, openedAt: row.opened_at }));
 }

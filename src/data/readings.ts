@@ -1,6 +1,7 @@
 /** Temperatures of firings as they were read, and of kilns that had no firing under way. */
+import { TOUCHES } from '@/core/firing';
 import type { Doubt, Reading } from '@/core/heatwork';
-import { groupRows } from './rows';
+
 import { insertMany, insertNew, type Row, type Source } from './database';
 
 export type ReadingSource = 'hand' | 'device' | 'file';
@@ -237,37 +238,59 @@ export const insertReadings = (
     2000,
   );
 
-/** Logs of several firings at once, at most a reading a minute, in seconds since each was lit. */
-export async function leanLogsOf(
+export type Glimpse = {
+  /** One believed reading a minute at most: seconds since it was lit, °C. */
+  log: Reading[];
+  /** Readings not believed since the last that was, at most one a minute counted. */
+  doubted: number;
+  /** When the diary says that somebody touched the kiln. */
+  touched: Date[];
+};
+
+/** What these firings' readings and diaries come to, in one read however many they are. */
+export async function glimpsesOf(
   src: Source,
   firings: readonly { id: string; startedAt: Date }[],
-): Promise<Map<string, Reading[]>> {
+): Promise<Map<string, Glimpse>> {
   const start = new Map(firings.map(({ id, startedAt }) => [id, startedAt.getTime()]));
-  if (start.size === 0) return new Map();
-  const rows: Row[] = await src
-    .from(
-      src('reading')
-        .whereIn('firing_id', [...start.keys()])
-        .whereNull('doubt')
-        .select(
-          'firing_id',
-          'at',
-          'celsius',
-          src.raw(
-            'ROW_NUMBER() OVER (PARTITION BY firing_id, FLOOR(UNIX_TIMESTAMP(at) / 60) ORDER BY at DESC) AS nth',
-          ),
-        )
-        .as('numbered'),
-    )
-    .where('nth', 1)
-    .orderBy(['firing_id', 'at'])
-    .select('firing_id', 'at', 'celsius');
-  return groupRows(
-    rows,
-    (row): Reading => ({
-      t: (row.at.getTime() - (start.get(row.firing_id) as number)) / 1000,
-      c: row.celsius,
-    }),
-    (row) => row.firing_id,
+  const found = new Map(
+    firings.map(({ id }): [string, Glimpse] => [id, { log: [], doubted: 0, touched: [] }]),
   );
+  if (start.size === 0) return found;
+  const ids = [...start.keys()];
+  const numbered = src('reading')
+    .whereIn('firing_id', ids)
+    .where((one) => one.whereNull('doubt').orWhereNot('doubt', 'struck'))
+    .select(
+      'firing_id',
+      'at',
+      'celsius',
+      src.raw(`IF(doubt IS NULL, 'read', 'doubted') AS what`),
+      src.raw(
+        'ROW_NUMBER() OVER (PARTITION BY firing_id, FLOOR(UNIX_TIMESTAMP(at) / 60), doubt IS NULL ORDER BY at DESC) AS nth',
+      ),
+    )
+    .as('numbered');
+  const rows: Row[] = await src
+    .from(numbered)
+    .where('nth', 1)
+    .select('firing_id', 'at', 'celsius', 'what')
+    .unionAll(
+      src('firing_entry')
+        .whereIn('firing_id', ids)
+        .whereIn('kind', [...TOUCHES])
+        .whereNull('dropped_at')
+        .select('firing_id', 'at', src.raw('NULL'), src.raw(`'touched'`)),
+    )
+    .orderBy(['firing_id', 'at']);
+  for (const { firing_id: id, at, celsius, what } of rows) {
+    const glimpse = found.get(id)!;
+    if (what === 'touched') glimpse.touched.push(at);
+    else if (what === 'doubted') glimpse.doubted++;
+    else {
+      glimpse.log.push({ t: (at.getTime() - start.get(id)!) / 1000, c: celsius });
+      glimpse.doubted = 0;
+    }
+  }
+  return found;
 }

@@ -143,7 +143,8 @@ test('a lot is written up in one go, its exception by itself; one that differs i
 
 test('a piece is in one kiln at a time, and the load says which', async () => {
   const { ids, codes } = await makePieces(studio, []);
-  const [first, second] = [await planFiring(studio), await planFiring(studio)];
+  const inMarta = { kilnId: studio.kiln };
+  const [first, second] = [await planFiring(studio, inMarta), await planFiring(studio)];
   await studio.must('loading.place', { firingId: first, pieceIds: ids, shelf: 1 });
   expect(
     await studio.act('loading.place', { firingId: second, pieceIds: ids, shelf: 1 }),

@@ -26,9 +26,8 @@ const TAKES: Record<WaitsFor, readonly FiringKind[]> = {
 const reduces = (atmosphere: string): boolean => atmosphere.includes('reduction');
 
 /**
- * Why a firing does not suit a piece, in words; null when it does, as far as both are known. A cone
- * that is wanted counts before the ranges of the coatings (a test may leave them on purpose); a body
- * is never sent beyond its range.
+ * Why a firing does not suit a piece, in words; null when it does, as far as both are known. A test
+ * that is to leave the range of its glaze on purpose is put in from all that waits, and the checks ask.
  */
 export function unsuited(wish: Wish, offer: Offer): string | null {
   if (wish.waitsFor === null) return 'it waits for nothing';
@@ -40,10 +39,9 @@ export function unsuited(wish: Wish, offer: Offer): string | null {
     const { range } = wish.body;
     if (range !== null && compareCones(target, range.high) > 0)
       return `${wish.body.name} goes to cone ${formatCone(range.high)} at most`;
-    if (wish.cone === null)
-      for (const { name, range: own } of wish.coatings)
-        if (own !== null && !inConeRange(target, own))
-          return `${name} is for cone ${formatCone(own.low)} to ${formatCone(own.high)}`;
+    for (const { name, range: own } of wish.coatings)
+      if (own !== null && !inConeRange(target, own))
+        return `${name} is for cone ${formatCone(own.low)} to ${formatCone(own.high)}`;
   }
   if (
     wish.atmosphere !== null &&

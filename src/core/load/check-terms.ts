@@ -35,6 +35,8 @@ export type LoadItem = {
   /** What this very stack did before ran by so much, mm; null when it was never seen. */
   ranMm: number | null;
   bisqued: boolean;
+  /** The air it was made for; null where any will do. */
+  wantedAtmosphere: string | null;
   setting: Setting;
   shelf: number | null;
   spot: Spot | null;

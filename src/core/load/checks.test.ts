@@ -15,6 +15,7 @@ const item = (code: string, rest: Partial<LoadItem> = {}): LoadItem => ({
   glazedFoot: false,
   ranMm: null,
   bisqued: true,
+  wantedAtmosphere: null,
   setting: 'shelf',
   shelf: 1,
   spot: null,
@@ -42,6 +43,17 @@ const ids = (items: readonly LoadItem[], firing: Partial<LoadFiring> = {}): stri
 describe('checks of a load', () => {
   test('a plain load has nothing to say', () => {
     expect(found([item('A'), item('B')])).toEqual([]);
+  });
+
+  test('an empty load stops; what was made for another air is worth a look', () => {
+    expect(found([])).toMatchObject([{ id: 'empty', level: 'stop' }]);
+    const wants = item('A', { wantedAtmosphere: 'heavy reduction' });
+    expect(found([wants])).toMatchObject([
+      { id: 'wanted air', level: 'look', title: 'Made for heavy reduction', pieces: ['A'] },
+    ]);
+    expect(ids([wants], { atmosphere: 'light reduction' })).toEqual([]);
+    expect(ids([wants], { atmosphere: 'unknown' })).toEqual([]);
+    expect(ids([item('B', { wantedAtmosphere: 'neutral' })])).toEqual([]);
   });
 
   test('chrome near tin white, on the same shelf only', () => {

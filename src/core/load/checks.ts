@@ -111,6 +111,41 @@ function air(items: readonly LoadItem[], firing: LoadFiring): Finding[] {
   }));
 }
 
+/** A piece made for one air and put into another: reduction and oxidation are two glazes. */
+function wishes(items: readonly LoadItem[], firing: LoadFiring): Finding[] {
+  if (firing.atmosphere === 'unknown' || firing.kind === 'bisque') return [];
+  const other = items.filter(
+    ({ wantedAtmosphere: wanted }) =>
+      wanted !== null &&
+      wanted !== 'unknown' &&
+      wanted.includes('reduction') !== reduced(firing.atmosphere),
+  );
+  if (other.length === 0) return [];
+  return [
+    {
+      id: 'wanted air',
+      level: 'look',
+      title: `Made for ${[...new Set(other.map(({ wantedAtmosphere }) => wantedAtmosphere))].join(', ')}`,
+      reason: `This firing is ${firing.atmosphere}. Keep them for another, or mean it.`,
+      pieces: codes(other),
+    },
+  ];
+}
+
+/** A kiln with nothing in it is fired on purpose, or a load was forgotten. */
+function empty(items: readonly LoadItem[]): Finding[] {
+  if (items.length > 0) return [];
+  return [
+    {
+      id: 'empty',
+      level: 'stop',
+      title: 'Nothing is in the load',
+      reason: 'Put pieces in from the queue or by their codes.',
+      pieces: [],
+    },
+  ];
+}
+
 function settings(items: readonly LoadItem[], firing: LoadFiring): Finding[] {
   if (firing.kind === 'bisque') return [];
   const findings: Finding[] = [];
@@ -249,7 +284,9 @@ function confounded(items: readonly LoadItem[]): Finding[] {
 export function checkLoad(items: readonly LoadItem[], firing: LoadFiring): Finding[] {
   const findings = [
     ...damp(items, firing),
+    ...empty(items),
     ...heat(items, firing),
+    ...wishes(items, firing),
     ...settings(items, firing),
     ...places(items, firing),
     ...vapour(firing.kind === 'bisque' ? [] : items),

@@ -15,6 +15,7 @@ import * as blends from './0013-blends';
 import * as coneByLog from './0014-cone-by-log';
 import * as lessons from './0015-lessons';
 import * as paperLogs from './0016-paper-logs';
+import * as calledOff from './0017-called-off';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -36,6 +37,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0014-cone-by-log', ...coneByLog },
   { name: '0015-lessons', ...lessons },
   { name: '0016-paper-logs', ...paperLogs },
+  { name: '0017-called-off', ...calledOff },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

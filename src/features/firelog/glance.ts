@@ -4,9 +4,7 @@ import type { Alarm } from '@/core/watch';
 import type { Source } from '@/data/database';
 import type { OpenFiring } from '@/data/firings';
 import { coolingsOf } from '@/data/learned';
-import { touchesOf } from '@/data/firing-log';
-import { doubtedLately } from '@/data/mend-readings';
-import { leanLogsOf } from '@/data/readings';
+import { glimpsesOf, type Glimpse } from '@/data/readings';
 import type { Studio } from '@/data/studio';
 import { alarmsOfFiring } from './alarms';
 
@@ -18,6 +16,8 @@ export type Glance = {
   crack: CoolTime | null;
 };
 
+const NOTHING_READ: Glimpse = { log: [], doubted: 0, touched: [] };
+
 export async function glance(
   src: Source,
   hot: readonly OpenFiring[],
@@ -25,14 +25,11 @@ export async function glance(
   now = new Date(),
 ): Promise<(OpenFiring & { room: Glance })[]> {
   if (hot.length === 0) return [];
-  const ids = hot.map(({ firing }) => firing.id);
-  const [logs, touches, doubts, coolings] = await Promise.all([
-    leanLogsOf(
+  const [glimpses, coolings] = await Promise.all([
+    glimpsesOf(
       src,
       hot.flatMap(({ firing: { id, startedAt } }) => (startedAt ? [{ id, startedAt }] : [])),
     ),
-    touchesOf(src, ids),
-    doubtedLately(src, ids),
     coolingsOf(
       src,
       hot.map(({ firing }) => firing.kilnId),
@@ -41,7 +38,7 @@ export async function glance(
   return hot.map((one) => {
     const { firing } = one;
     const start = firing.startedAt?.getTime() ?? 0;
-    const log = logs.get(firing.id) ?? [];
+    const { log, doubted, touched } = glimpses.get(firing.id) ?? NOTHING_READ;
     const end = log.at(-1);
     const fit =
       firing.status === 'cooling' || (rateNow(log, 30) ?? 0) < -40
@@ -53,8 +50,8 @@ export async function glance(
         last: end === undefined ? null : { at: new Date(start + end.t * 1000), celsius: end.c },
         rate: rateNow(log),
         alarms: alarmsOfFiring(firing, log, now, {
-          touched: touches.get(firing.id) ?? [],
-          doubted: doubts.get(firing.id) ?? 0,
+          touched,
+          doubted,
         }),
         crack: fit === null ? null : timeToCool(fit, studio.crackAtC),
       },

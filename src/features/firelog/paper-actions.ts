@@ -1,6 +1,7 @@
 /** Logs that are caught up afterwards: from paper, put right, or read in another unit. */
 import { addEntry, dropEntry } from '@/data/firing-log';
-import { findFiring, setUnitSaid, type Firing } from '@/data/firings';
+import { findFiring, type Firing } from '@/data/firings';
+import { setUnitSaid } from '@/data/kiln-firings';
 import {
   convertReadings,
   correctReading,

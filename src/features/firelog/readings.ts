@@ -1,7 +1,7 @@
 /** Readings on their way in: which firing they belong to, and whether they are believed. */
 import { judgeReadings, type Doubt } from '@/core/heatwork';
 import type { Transaction } from '@/data/database';
-import { firingsOfKiln, type FiringWindow } from '@/data/firings';
+import { firingsOfKiln, type FiringWindow } from '@/data/kiln-firings';
 import {
   believedBefore,
   jumpsBetween,

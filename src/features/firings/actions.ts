@@ -6,7 +6,8 @@ import { listPlacements } from '@/data/placements';
 import { checkMove } from '@/core/firing/progress';
 import { checkedLoad } from '../loading/server';
 import { conflict, found, notFound, refuse } from '@/platform/refusal';
-import { createFiring, findFiring, moveFiring, updateFiring } from '@/data/firings';
+import { createFiring, findFiring, moveFiring, updateFiring, type Firing } from '@/data/firings';
+import { callOff, insideKiln } from '@/data/kiln-firings';
 import { followCones, listWitnesses, readWitness, setWitnesses } from '@/data/witnesses';
 import { formatTemperature } from '@/core/units';
 import { lastOf } from '@/data/readings';
@@ -99,6 +100,8 @@ export const move = operation({
     const placements = await listPlacements(trx, { firingId });
     if (from === 'planned' && placements.length === 0)
       throw refuse('Nothing is in the load yet. Put pieces in first.');
+    if (firing.calledOff) throw refuse('This firing was called off. Take that back first.');
+    if (to === 'loaded' || to === 'firing') await refuseSecond(trx, firing);
     if (from === 'planned' && to === 'loaded') {
       const { findings } = await checkedLoad(trx, firing);
       const stops = findings.filter((one) => one.level === 'stop' && one.overruledBy === null);
@@ -115,6 +118,36 @@ export const move = operation({
     );
     if (to === 'opened') await learnFrom(trx, firingId, now);
     else if (from === 'opened') await relearn(trx, firing.kilnId, null, now);
+  },
+});
+
+/** Two loads are never in one kiln: what is inside comes out first, or was forgotten to be said. */
+async function refuseSecond(trx: Transaction, firing: Firing): Promise<void> {
+  const inside = await insideKiln(trx, firing.kilnId, firing.id);
+  if (inside === null) return;
+  const title = `${inside.kilnName} ${inside.no}`;
+  throw refuse(
+    inside.status === 'loaded'
+      ? `${title} stands closed in this kiln. Fire it first, or open its load again there.`
+      : `${title} is still ${inside.status === 'firing' ? 'firing' : 'cooling'} in this kiln. Open it first; if it was opened and nobody said so, say it on its page.`,
+  );
+}
+
+/** A firing that nobody will light: its number stays, its pieces wait again. */
+export const callFiringOff = operation({
+  contract: contracts.callOff,
+  permit: permit('keep records'),
+  run: async ({ trx, now }, { firingId, calledOff }) => {
+    const firing = found(await findFiring(trx, firingId, true), 'This firing');
+    if (firing.status !== 'planned' && firing.status !== 'loaded')
+      throw refuse('It has been lit: it can be put right, not called off.');
+    if (!(await callOff(trx, firingId, calledOff ? now : null)))
+      throw refuse('Some of its pieces are in another load by now. Plan it anew.');
+    const placements = await listPlacements(trx, { firingId });
+    await settleJourneys(
+      trx,
+      placements.map(({ pieceId }) => pieceId),
+    );
   },
 });
 

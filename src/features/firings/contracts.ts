@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CONE_ROLES, FIRING_KINDS, STATUSES } from '@/core/firing';
 import { ATMOSPHERES } from '@/core/signs';
-import { answers, contract } from '@/platform/contract';
+import { answers, contract, toggled } from '@/platform/contract';
 import { coneField, optionalCone } from '@/platform/fields';
 import { segmentsField } from '../kilns/contracts';
 
@@ -42,6 +42,10 @@ export const moveSchema = z.object({
   reason: z.string().trim().max(300, 'At most 300 characters.').default(''),
 });
 export const move = contract('firings.move', moveSchema);
+export const callOff = toggled(
+  contract('firings.call-off', z.object({ firingId: z.uuid(), calledOff: z.boolean() })),
+  'calledOff',
+);
 export const readConesSchema = z.object({
   firingId: z.uuid(),
   readings: z

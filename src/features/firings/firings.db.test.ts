@@ -38,7 +38,9 @@ const fields = (rest: object = {}) => ({
 });
 
 test('firings of a kiln are numbered one after another, even when planned at once', async () => {
-  const ids = await Promise.all([0, 1, 2, 3].map(() => planFiring(studio)));
+  const ids = await Promise.all(
+    [0, 1, 2, 3].map(() => planFiring(studio, { kilnId: studio.kiln })),
+  );
   const numbers = await Promise.all(ids.map(async (id) => (await findFiring(studio.db, id))!.no));
   expect([...numbers].sort((a, b) => a - b)).toEqual([1, 2, 3, 4]);
 });
@@ -67,7 +69,8 @@ test('a cone that does not exist, a day that is none, and a kiln that is gone ar
 
 test('a piece is in one kiln at a time, and once in a load', async () => {
   const { ids, codes } = await pieces(2);
-  const [first, second] = [await planFiring(studio), await planFiring(studio)];
+  const inMarta = { kilnId: studio.kiln };
+  const [first, second] = [await planFiring(studio, inMarta), await planFiring(studio)];
   expect((await put(first, ids)).ok).toBe(true);
   expect(await put(second, [ids[0]!])).toMatchObject({
     problem: { message: expect.stringContaining(`${codes[0]} is in Marta`) as string },
@@ -89,7 +92,7 @@ test('two people putting one piece into two kilns at the same moment: one is tol
 
 test('a shelf that the kiln has not, a binned piece and one that is gone are refused', async () => {
   const { ids } = await pieces(2);
-  const firingId = await planFiring(studio);
+  const firingId = await planFiring(studio, { kilnId: studio.kiln });
   expect(await put(firingId, ids, { shelf: 4 })).toMatchObject({
     problem: { message: 'Marta has 3 shelves.', fields: { shelf: '1 to 3.' } },
   });

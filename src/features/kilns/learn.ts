@@ -11,6 +11,7 @@ import {
 import { NEW_SERIES } from '@/core/firing';
 import type { Source } from '@/data/database';
 import { findFiring, type Firing } from '@/data/firings';
+import { lastLit } from '@/data/kiln-firings';
 import { listUpkeep, type Upkeep } from '@/data/kiln-care';
 import {
   lessonsOf,
@@ -111,10 +112,13 @@ export type KilnKnown = {
 
 /** What is known of a kiln now: since its elements or thermocouple were last changed. */
 export async function knownOf(src: Source, kilnId: string, at = new Date()): Promise<KilnKnown> {
-  const [lessons, upkeep] = await Promise.all([lessonsOf(src, kilnId), listUpkeep(src, [kilnId])]);
+  const [lessons, upkeep, lit] = await Promise.all([
+    lessonsOf(src, kilnId),
+    listUpkeep(src, [kilnId]),
+    lastLit(src, kilnId),
+  ]);
   const all = seriesOf(lessons, upkeep);
   const now = all.at(-1)!.lessons;
-  const lit = lessons.at(-1)?.startedAt ?? null;
   const taught = (series: readonly Lesson[]): Taught =>
     series.at(-1)?.taught ?? { offset: null, places: [] };
   return {

@@ -149,6 +149,7 @@ export async function checkedLoad(src: Source, firing: Firing): Promise<CheckedL
           piece.waitingFor !== 'bisque' ||
           fired.has(piece.id) ||
           piece.done.some((layer) => layer.stage === 'glaze-fired'),
+        wantedAtmosphere: piece.wantedAtmosphere,
         setting: placement.setting,
         shelf: placement.shelf,
         spot:

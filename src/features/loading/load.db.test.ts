@@ -215,9 +215,10 @@ test('the calendar: what is to come, what waits, and as iCalendar with the day t
 });
 
 test('two firings compared: what differed, and what the same stack did', async () => {
+  const inMarta = { kilnId: studio.kiln };
   const [a, b] = [
-    await fired(studio, [layer(studio.version('tarn'), 0.1, 1)]),
-    await fired(studio, [layer(studio.version('tarn'), 0.1, 1)]),
+    await fired(studio, [layer(studio.version('tarn'), 0.1, 1)], {}, inMarta),
+    await fired(studio, [layer(studio.version('tarn'), 0.1, 1)], {}, inMarta),
   ];
   await studio.must('opening.record', recordInput(a.firingId, a.ids, { surface: 'gloss' }));
   await studio.must(

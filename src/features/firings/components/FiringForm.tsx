@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
+import { useEffect, useRef } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { parseCone, usualPack } from '@/core/cones';
 import { ATMOSPHERES } from '@/core/signs';
@@ -17,6 +18,8 @@ import * as contracts from '../contracts';
 
 type Planned = Taken<typeof contracts.plan>;
 export type FiringFields = Planned['fields'];
+/** How a kiln is usually fired: as it was last. */
+export type Usual = Pick<FiringFields, 'kind' | 'targetCone' | 'atmosphere'>;
 
 const KINDS = [
   { value: 'glaze', label: 'Glaze' },
@@ -27,7 +30,15 @@ const KINDS = [
 ];
 
 /** Plans a firing; it comes with its usual cone pack on as many shelves as its kiln has. */
-export function PlanForm({ kilns, start }: { kilns: readonly Kiln[]; start: FiringFields }) {
+export function PlanForm({
+  kilns,
+  start,
+  usual,
+}: {
+  kilns: readonly Kiln[];
+  start: FiringFields;
+  usual: Readonly<Record<string, Usual>>;
+}) {
   const router = useRouter();
   const form = useContractForm(contracts.plan, {
     start: { fields: start, cones: [] },
@@ -38,8 +49,26 @@ export function PlanForm({ kilns, start }: { kilns: readonly Kiln[]; start: Firi
   return (
     <FormShell form={form} act="Plan this firing">
       <Fields kilns={kilns} />
+      <FollowKiln usual={usual} />
     </FormShell>
   );
+}
+
+/** Another kiln brings its own usual firing with it, as long as nobody has said otherwise. */
+function FollowKiln({ usual }: { usual: Readonly<Record<string, Usual>> }) {
+  const { control, formState, setValue } = useFormContext<{ fields: FiringFields }>();
+  const kilnId = useWatch({ control, name: 'fields.kilnId' });
+  const before = useRef(kilnId);
+  const { dirtyFields } = formState;
+  useEffect(() => {
+    if (before.current === kilnId) return;
+    before.current = kilnId;
+    const own = usual[kilnId];
+    if (own === undefined) return;
+    for (const field of ['kind', 'targetCone', 'atmosphere'] as const)
+      if (!dirtyFields.fields?.[field]) setValue(`fields.${field}`, own[field] as never);
+  }, [kilnId, usual, dirtyFields, setValue]);
+  return null;
 }
 
 /** Changes what was planned. */

@@ -37,7 +37,7 @@ beforeEach(() => localStorage.clear());
 test('a planned firing comes with its usual cones, on top and below where there are shelves for it', async () => {
   const sent = server(() => ({ ok: true, data: { id: 'f', no: 1 } }));
   const hand = person();
-  show(<PlanForm kilns={[kiln(5)]} start={start} />);
+  show(<PlanForm usual={{}} kilns={[kiln(5)]} start={start} />);
   await hand.clear(named('Target cone'));
   await hand.type(named('Target cone'), '5½');
   await press(hand, 'Plan this firing');
@@ -57,11 +57,11 @@ test('a planned firing comes with its usual cones, on top and below where there 
 test('one shelf has one pack; a bisque has none; a cone there is not is said beside its field', async () => {
   const sent = server(() => ({ ok: true, data: { id: 'f', no: 1 } }));
   const hand = person();
-  const one = show(<PlanForm kilns={[kiln(1)]} start={start} />);
+  const one = show(<PlanForm usual={{}} kilns={[kiln(1)]} start={start} />);
   await press(hand, 'Plan this firing');
   expect(conesOf(sent[0]!.body.input).every((cone) => cone.endsWith(' shelf'))).toBe(true);
   one.unmount();
-  show(<PlanForm kilns={[kiln(1)]} start={start} />);
+  show(<PlanForm usual={{}} kilns={[kiln(1)]} start={start} />);
   await press(hand, 'Bisque');
   await press(hand, 'Plan this firing');
   expect(conesOf(sent[1]!.body.input)).toEqual([]);

@@ -9,6 +9,7 @@ import { findFiring, listEvents, listFirings } from '@/data/firings';
 import { listWitnesses } from '@/data/witnesses';
 import { unitsOf } from '@/data/studio';
 import { may, permit } from '@/features/people';
+import { CallOff } from '../components/CallOff';
 import { ConePacks } from '../components/ConePacks';
 import { EditFiring } from '../components/EditFiring';
 import { Load } from '../../loading';
@@ -100,6 +101,11 @@ export async function FiringPage({ params }: { params: Promise<{ id: string }> }
         </>
       }
     >
+      {firing.calledOff && (
+        <Typography role="note" sx={{ fontWeight: 650, mb: 1 }}>
+          This firing was called off; its pieces wait again.
+        </Typography>
+      )}
       {/* At a kiln that is hot the temperature comes first. */}
       {live && underWay}
       <Section title={opened ? `Reached ${reachedWords(firing)}` : 'On its way'}>
@@ -172,8 +178,9 @@ export async function FiringPage({ params }: { params: Promise<{ id: string }> }
         ))}
       </Section>
       {keeps && (
-        <Box sx={{ mb: 4 }}>
+        <Box sx={{ mb: 4, display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           <EditFiring key={firing.revision} start={fields} firing={firing} />
+          {waits && <CallOff firingId={firing.id} calledOff={firing.calledOff} />}
         </Box>
       )}
     </Page>

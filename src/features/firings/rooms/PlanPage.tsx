@@ -7,6 +7,7 @@ import { database } from '@/platform/database';
 import { Nothing, Page } from '@/ui/Page';
 import { today } from '@/ui/time';
 import { listKilns } from '@/data/kilns';
+import { usualFirings } from '@/data/kiln-firings';
 
 export async function PlanPage({
   searchParams,
@@ -16,7 +17,12 @@ export async function PlanPage({
   const { studio } = await enter(permit('keep records'));
   const query = await searchParams;
   const kilns = (await listKilns(database())).filter((kiln) => !kiln.archived);
+  const usual = await usualFirings(
+    database(),
+    kilns.map(({ id }) => id),
+  );
   const kiln = kilns.find((one) => one.slug === query.kiln) ?? kilns[0];
+  const own = usual[kiln?.id ?? ''];
   return (
     <Page title="Plan a firing" lead="Then put pieces in, from the queue or by their codes.">
       {kiln === undefined ? (
@@ -32,11 +38,12 @@ export async function PlanPage({
       ) : (
         <PlanForm
           kilns={kilns}
+          usual={usual}
           start={{
             kilnId: kiln.id,
-            kind: (query.kind as 'glaze') ?? 'glaze',
-            targetCone: query.cone ?? '6',
-            atmosphere: (query.atmosphere as 'oxidation') ?? 'oxidation',
+            kind: (query.kind as 'glaze') ?? own?.kind ?? 'glaze',
+            targetCone: query.cone ?? own?.targetCone ?? '6',
+            atmosphere: (query.atmosphere as 'oxidation') ?? own?.atmosphere ?? 'oxidation',
             plannedFor: today(studio.timeZone),
             notes: '',
           }}
