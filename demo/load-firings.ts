@@ -55,6 +55,7 @@ export async function writeKilns(
         kind: one.kind,
         doneOn: new Date(now.getTime() - one.daysAgo * 86_400_000).toISOString().slice(0, 10),
         note: one.note,
+        shelf: null,
       },
       iben,
       now,

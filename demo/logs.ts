@@ -227,6 +227,9 @@ export const UPKEEP: readonly {
     note: 'All six; the old ones sagged.',
   },
   { kiln: 'marta', kind: 'chrome', daysAgo: 120, note: 'Rosehip spat on the left wall.' },
+  { kiln: 'marta', kind: 'ground', daysAgo: 12, note: 'All of them, washed anew.' },
+  { kiln: 'pip', kind: 'ground', daysAgo: 30, note: '' },
+  { kiln: 'gable', kind: 'ground', daysAgo: 40, note: '' },
   { kiln: 'pip', kind: 'idle', daysAgo: 210, note: 'Six weeks over the summer.' },
   { kiln: 'gable', kind: 'repair', daysAgo: 400, note: 'New door seal, by the fitter.' },
 ];

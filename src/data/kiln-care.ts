@@ -1,5 +1,6 @@
 /** What is done to kilns between firings, and the devices that may speak for them. */
 import type { UpkeepKind } from '@/core/firing';
+import { gluesShelf, ON_THE_SHELF } from '@/core/signs';
 import type { Row, Source } from './database';
 import { tokenHash } from './ids';
 
@@ -9,6 +10,8 @@ export type Upkeep = {
   kind: UpkeepKind;
   doneOn: string;
   note: string;
+  /** The shelf that was ground; null for all of them, or for what is no shelf’s. */
+  shelf: number | null;
   by: string;
 };
 
@@ -25,6 +28,7 @@ export async function listUpkeep(src: Source, kilnIds: readonly string[]): Promi
     kind: row.kind,
     doneOn: row.done_on,
     note: row.note,
+    shelf: row.shelf,
     by: row.by_name,
   }));
 }
@@ -41,6 +45,7 @@ export async function addUpkeep(
     kind: upkeep.kind,
     done_on: upkeep.doneOn,
     note: upkeep.note,
+    shelf: upkeep.shelf,
     by_person: by,
     at: now,
   });
@@ -52,6 +57,56 @@ export async function dropUpkeep(src: Source, id: string, at: Date | null): Prom
   if (row === undefined) return null;
   await src('kiln_upkeep').where({ id }).update({ dropped_at: at });
   return row.kiln_id;
+}
+
+export type ToGrind = { kilnId: string; kilnName: string; kilnSlug: string; shelf: number };
+
+/** Shelves on which glaze was seen at an opening, and which nobody has ground since; by kiln and shelf. */
+export async function shelvesToGrind(src: Source, kilnId?: string): Promise<ToGrind[]> {
+  const query = src('observation_sign')
+    .join('observation', 'observation.id', 'observation_sign.observation_id')
+    .join('placement', function () {
+      this.on('placement.piece_id', 'observation.piece_id').andOn(
+        'placement.firing_id',
+        'observation.firing_id',
+      );
+    })
+    .join('firing', 'firing.id', 'placement.firing_id')
+    .join('kiln', 'kiln.id', 'firing.kiln_id')
+    .whereIn('observation_sign.sign', [...ON_THE_SHELF])
+    .whereNull('observation.superseded_at')
+    .where('firing.status', 'opened')
+    .whereNotNull('placement.shelf')
+    .whereNot('placement.setting', 'waster')
+    .whereNotExists(
+      src('kiln_upkeep')
+        .whereRaw('kiln_upkeep.kiln_id = firing.kiln_id')
+        .where('kiln_upkeep.kind', 'ground')
+        .whereNull('kiln_upkeep.dropped_at')
+        .whereRaw('(kiln_upkeep.shelf IS NULL OR kiln_upkeep.shelf = placement.shelf)')
+        .whereRaw('kiln_upkeep.done_on >= DATE(firing.opened_at)'),
+    )
+    .orderBy(['kiln.name', 'placement.shelf'])
+    .select(
+      'firing.kiln_id',
+      'kiln.name',
+      'kiln.slug',
+      'placement.shelf',
+      'observation_sign.sign',
+      'observation_sign.severity',
+    );
+  if (kilnId !== undefined) query.where('firing.kiln_id', kilnId);
+  const rows: Row[] = await query;
+  const found = new Map<string, ToGrind>();
+  for (const row of rows)
+    if (gluesShelf({ sign: row.sign, severity: row.severity }))
+      found.set(`${row.kiln_id}/${row.shelf}`, {
+        kilnId: row.kiln_id,
+        kilnName: row.name,
+        kilnSlug: row.slug,
+        shelf: row.shelf,
+      });
+  return [...found.values()];
 }
 
 export type KilnToken = { id: string; name: string; at: Date; usedAt: Date | null };

@@ -23,6 +23,7 @@ export const UPKEEP_KINDS = [
   'chrome',
   'idle',
   'repair',
+  'ground',
   'other',
 ] as const;
 export type UpkeepKind = (typeof UPKEEP_KINDS)[number];

@@ -145,6 +145,13 @@ export const SIGNS: readonly Sign[] = [
   },
 ];
 
+/** Signs that can mean glaze on the shelf. */
+export const ON_THE_SHELF: readonly string[] = ['stuck', 'running'];
+
+/** Does what was seen mean that the shelf beneath has to be ground? */
+export const gluesShelf = ({ sign, severity }: { sign: string; severity: number }): boolean =>
+  sign === 'stuck' || (sign === 'running' && severity === 3);
+
 const BY_ID = new Map(SIGNS.map((sign) => [sign.id, sign]));
 
 /** The sign of an id; undefined for an unknown one. */

@@ -16,6 +16,7 @@ import * as coneByLog from './0014-cone-by-log';
 import * as lessons from './0015-lessons';
 import * as paperLogs from './0016-paper-logs';
 import * as calledOff from './0017-called-off';
+import * as grinding from './0018-grinding';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -38,6 +39,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0015-lessons', ...lessons },
   { name: '0016-paper-logs', ...paperLogs },
   { name: '0017-called-off', ...calledOff },
+  { name: '0018-grinding', ...grinding },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

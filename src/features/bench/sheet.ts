@@ -7,6 +7,8 @@ import { plannedLines } from '../firings/rooms/PlannedLines';
 import { waitingLines } from '../loading/rooms/WaitingLines';
 import { doubtLines } from '../opening/rooms/DoubtLines';
 import { openingLines } from '../opening/rooms/OpeningLines';
+import { grindLines } from '../kilns/rooms/GrindLines';
+import { today } from '@/ui/time';
 import { flagLines } from '../pieces/rooms/FlagLines';
 import { ripeLines, stockLines } from '../questions/rooms/QuestionLines';
 import { bucketLines } from '../store/rooms/BucketLines';
@@ -22,7 +24,7 @@ export async function daySheet(db: Database, studio: Studio): Promise<DaySheet> 
   const among = (...statuses: readonly string[]) =>
     firings.filter(({ firing }) => statuses.includes(firing.status));
   const planned = among('planned', 'loaded');
-  const [has, hot, waiting, ripe, buckets, stock, flags, doubts] = await Promise.all([
+  const [has, hot, waiting, ripe, buckets, stock, flags, doubts, grind] = await Promise.all([
     countStore(db),
     hotLines(db, studio, among('firing', 'cooling')),
     waitingLines(db, planned),
@@ -31,11 +33,12 @@ export async function daySheet(db: Database, studio: Studio): Promise<DaySheet> 
     stockLines(db),
     flagLines(db),
     doubtLines(db),
+    grindLines(db, today(studio.timeZone)),
   ]);
   return {
     has,
     hot,
-    opened: [...openingLines(among('opened'), studio.timeZone), ...doubts],
+    opened: [...openingLines(among('opened'), studio.timeZone), ...grind, ...doubts],
     waiting,
     planned: plannedLines(planned),
     store: [...ripe, ...buckets, ...stock],

@@ -104,6 +104,8 @@ export const upkeepSchema = z.object({
   kind: z.enum(UPKEEP_KINDS),
   doneOn: z.iso.date('Give a date.'),
   note: z.string().trim().max(500).default(''),
+  /** Which shelf was ground; null for all of them. */
+  shelf: z.number().int().min(1).max(40).nullable().default(null),
 });
 export const upkeep = undoneBy(contract('kilns.upkeep', upkeepSchema), dropUpkeep, ({ id }) => ({
   id,

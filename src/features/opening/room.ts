@@ -1,3 +1,4 @@
+import { gluesShelf } from '@/core/signs';
 import { verdictOf } from '@/core/journey';
 import { meansCorrection, stateOf, type Place } from '@/core/looks';
 import type { Verdict } from '@/core/signs';
@@ -148,10 +149,7 @@ export function tally(
   for (const piece of pieces) {
     const seen = said(piece);
     if (seen === null) missing.push(piece.code);
-    const dripped =
-      seen?.signs.some(
-        ({ sign, severity }) => sign === 'stuck' || (sign === 'running' && severity === 3),
-      ) ?? false;
+    const dripped = seen?.signs.some(gluesShelf) ?? false;
     if (dripped && piece.shelf !== null && piece.setting !== 'waster') grind.add(piece.shelf);
     if (seen?.verdict === 'refire') refire.push(piece.code);
     if (piece.owner !== null && seen !== null)

@@ -16,3 +16,7 @@ export function statusWords(
   const here = `${waiting} on this device, not yet on the server`;
   return sending && trouble === null ? `${here}; sending …` : `${here}. ${trouble ?? ''}`;
 }
+
+/** Cones of a firing of which none was read; one that was read says what the firing was. */
+export const unreadOf = (cones: readonly { bendDegrees: number | null }[]): number =>
+  cones.every(({ bendDegrees }) => bendDegrees === null) ? cones.length : 0;

@@ -22,6 +22,7 @@ const WORDS: Record<UpkeepKind, string> = {
   chrome: 'Chrome in the bricks',
   idle: 'Stood idle',
   repair: 'Repair',
+  ground: 'Shelves ground',
   other: 'Other',
 };
 

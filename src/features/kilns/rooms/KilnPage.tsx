@@ -5,7 +5,8 @@ import { notFound } from 'next/navigation';
 import { shelfOf } from '@/core/load';
 import { formatSpan } from '@/core/units';
 import { listFirings } from '@/data/firings';
-import { listTokens, listUpkeep } from '@/data/kiln-care';
+import { listTokens, listUpkeep, shelvesToGrind } from '@/data/kiln-care';
+import { ToGrindList } from './GrindLines';
 import { strayOf } from '@/data/readings';
 import { coneMovesOf, listWitnesses } from '@/data/witnesses';
 import { unitsOf } from '@/data/studio';
@@ -40,12 +41,13 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
   const kiln = (await listKilns(db)).find((one) => one.slug === slug) ?? null;
   if (kiln === null) notFound();
   const keeps = may(person, 'keep records');
-  const [known, firings, upkeep, stray, moves] = await Promise.all([
+  const [known, firings, upkeep, stray, moves, grind] = await Promise.all([
     knownOf(db, kiln.id),
     listFirings(db, { kilnId: kiln.id }),
     listUpkeep(db, [kiln.id]),
     strayOf(db, kiln.id),
     coneMovesOf(db, kiln.id, 8),
+    shelvesToGrind(db, kiln.id),
   ]);
   const tokens = may(person, 'run the studio') ? await listTokens(db, kiln.id) : null;
   const opened = firings.filter(({ status, kind }) => status === 'opened' && kind !== 'bisque');
@@ -88,6 +90,11 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
           units={units}
           timeZone={studio.timeZone}
         />
+      )}
+      {grind.length > 0 && (
+        <Section title="Shelves to grind">
+          <ToGrindList shelves={grind} today={today(studio.timeZone)} />
+        </Section>
       )}
       <Section title="Its thermocouple, by its cones">
         {offset === null ? (

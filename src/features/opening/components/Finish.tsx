@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { Caution } from '@/ui/Caution';
 import { MONO } from '@/ui/theme';
 import { ProblemNote } from '@/ui/Problem';
+import { useState } from 'react';
 import type { Tally } from '../room';
 
 /** What remains when the kiln is empty: what is missing, shelves to grind, whom to tell. */
@@ -13,19 +14,26 @@ export function Finish({
   tally,
   writtenUp,
   waiting,
+  unread,
   busy,
   problem,
   onFinish,
+  onCones,
   onPick,
 }: {
   tally: Tally;
   writtenUp: boolean;
   waiting: number;
+  /** Witness cones of the firing that nobody has read. */
+  unread: number;
   busy: boolean;
   problem: string | null;
   onFinish: (done: boolean) => void;
+  onCones: () => void;
   onPick: (code: string) => void;
 }) {
+  const [asked, setAsked] = useState(false);
+  const ask = unread > 0 && !writtenUp;
   return (
     <Box sx={{ maxWidth: 640 }}>
       <Typography component="h1" sx={{ fontSize: '2.4rem', fontWeight: 800 }}>
@@ -70,12 +78,21 @@ export function Finish({
           <b>{owner}:</b> <span style={{ fontFamily: MONO }}>{codes.join(', ')}</span>
         </Typography>
       ))}
+      {ask && asked && (
+        <Typography role="note" sx={{ mt: 1, fontWeight: 650 }}>
+          {count(unread, 'witness cone is', 'witness cones are')} not read: without them this firing
+          has no cone.{' '}
+          <Button size="small" variant="outlined" onClick={onCones}>
+            Read the cones
+          </Button>
+        </Typography>
+      )}
       <ProblemNote>{problem}</ProblemNote>
       <Button
         variant="contained"
         size="large"
         disabled={busy || waiting > 0}
-        onClick={() => onFinish(!writtenUp)}
+        onClick={() => (ask && !asked ? setAsked(true) : onFinish(!writtenUp))}
         sx={{ mt: 2 }}
       >
         {writtenUp

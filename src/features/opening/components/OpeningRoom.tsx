@@ -33,7 +33,7 @@ import { RoomHead } from './RoomHead';
 import * as contracts from '../contracts';
 import { ConePacks } from '@/features/firings';
 import type { RecordInput, SeenInput } from '../contracts';
-import { sameStack, statusWords } from '../status';
+import { sameStack, statusWords, unreadOf } from '../status';
 
 type Drafts = Record<string, SeenInput>;
 
@@ -254,6 +254,8 @@ export function OpeningRoom(props: {
               tally={tally(pieces, (one) => nowOf(looksAt(one, null)))}
               writtenUp={props.writtenUp}
               waiting={state.waiting}
+              unread={unreadOf(props.cones)}
+              onCones={() => pick('cones')}
               busy={busy}
               problem={problem}
               onFinish={(done) => void finish(done)}

@@ -1,0 +1,47 @@
+import { person, press, screen, show } from '../../../../test-support/dom';
+
+const { Finish } = await import('./Finish');
+
+const tally = { written: 3, all: 3, missing: [], grind: [], tell: [], refire: [] };
+const finish = (rest: object = {}) => {
+  const said: (boolean | 'cones')[] = [];
+  show(
+    <Finish
+      tally={tally}
+      writtenUp={false}
+      waiting={0}
+      unread={0}
+      busy={false}
+      problem={null}
+      onFinish={(done) => said.push(done)}
+      onCones={() => said.push('cones')}
+      onPick={() => undefined}
+      {...rest}
+    />,
+  );
+  return said;
+};
+
+test('unread cones are asked about once, with the way to them, and then it closes', async () => {
+  const hand = person();
+  const said = finish({ unread: 6 });
+  await press(hand, 'The opening is written up');
+  expect(said).toEqual([]);
+  expect(screen.getByRole('note').textContent).toMatch(/6 witness cones are not read/);
+  await press(hand, 'Read the cones');
+  await press(hand, 'The opening is written up');
+  expect(said).toEqual(['cones', true]);
+});
+
+test('with cones read it closes at once; what was closed is opened again without a word', async () => {
+  const hand = person();
+  const said = finish();
+  await press(hand, 'The opening is written up');
+  expect(said).toEqual([true]);
+});
+
+test('what glaze ran onto is named with its caution', () => {
+  finish({ tally: { ...tally, grind: [2, 3] } });
+  expect(screen.getByText('2, 3', { exact: false })).toBeTruthy();
+  expect(screen.getByText(/eyes and lungs covered/)).toBeTruthy();
+});
