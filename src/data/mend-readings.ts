@@ -31,26 +31,44 @@ export const setDoubts = (
     .whereIn('at', [...at])
     .update({ doubt, changed_by: by });
 
+type Change = { why: string; by: string };
+
+/** Changes the reading of one moment, and keeps by whom and why; false when there is none. */
+const change = async (
+  src: Source,
+  firingId: string,
+  at: Date,
+  fields: object,
+  { why, by }: Change,
+): Promise<boolean> =>
+  (await src('reading')
+    .where({ firing_id: firingId, at })
+    .update({ ...fields, changed_why: why === '' ? null : why, changed_by: by })) === 1;
+
+/** Takes a reading out of belief, or back into it. */
+export const setDoubt = (
+  src: Source,
+  firingId: string,
+  at: Date,
+  doubt: 'struck' | null,
+  said: Change,
+): Promise<boolean> => change(src, firingId, at, { doubt }, said);
+
 /** Puts a reading right; what it was first stays beside it. */
-export async function correctReading(
+export const correctReading = (
   src: Source,
   firingId: string,
   at: Date,
   celsius: number,
-  change: { why: string; by: string },
-): Promise<boolean> {
-  return (
-    (await src('reading')
-      .where({ firing_id: firingId, at })
-      .update({
-        was_celsius: src.raw('COALESCE(was_celsius, celsius)'),
-        celsius,
-        doubt: null,
-        changed_why: change.why,
-        changed_by: change.by,
-      })) === 1
+  said: Change,
+): Promise<boolean> =>
+  change(
+    src,
+    firingId,
+    at,
+    { was_celsius: src.raw('COALESCE(was_celsius, celsius)'), celsius, doubt: null },
+    said,
   );
-}
 
 /** Reads all of a firing’s figures as °F that were taken for °C, or takes that back. */
 export async function convertReadings(

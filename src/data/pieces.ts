@@ -3,11 +3,9 @@ import { waitsFor, type MadeFor, type Passage, type WaitsFor } from '@/core/jour
 import type { Face } from '@/core/zones';
 import { insertMany, type Row, type Source } from './database';
 import { flagsOf, type Flag } from './flags';
+import type { FaceFields } from './faces';
 import { facesOf, layerRow, layersOf, type LayerFields, type PieceLayer } from './layers';
-import { groupRows } from './rows';
 import { takePieceNumbers } from './studio';
-
-export type FaceFields = { no: number; kind: Face['kind']; slipVersionId: string | null };
 
 export type NewPiece = {
   id: string;
@@ -232,36 +230,6 @@ export async function updatePiece(
   await src('piece')
     .where({ id })
     .update({ ...fields, revision: src.raw('revision + 1') });
-}
-
-/** The faces of pieces as they are kept, by piece. */
-export const faceFieldsOf = async (
-  src: Source,
-  pieceIds: readonly string[],
-): Promise<Map<string, FaceFields[]>> =>
-  groupRows(
-    (await src('face').whereIn('piece_id', pieceIds).orderBy('no')) as Row[],
-    (row): FaceFields => ({ no: row.no, kind: row.kind, slipVersionId: row.slip_version_id }),
-    (row) => row.piece_id,
-  );
-
-/** Gives a piece other faces; layers keep to theirs by number. */
-export async function replaceFaces(
-  src: Source,
-  pieceId: string,
-  faces: readonly FaceFields[],
-): Promise<void> {
-  await src('face').where({ piece_id: pieceId }).delete();
-  await insertMany(
-    src,
-    'face',
-    faces.map(({ no, kind, slipVersionId }) => ({
-      piece_id: pieceId,
-      no,
-      kind,
-      slip_version_id: slipVersionId,
-    })),
-  );
 }
 
 export async function createLot(

@@ -149,25 +149,6 @@ export async function probeOf(
   return kept;
 }
 
-/** Takes a reading out of belief, or back into it. */
-export async function setDoubt(
-  src: Source,
-  firingId: string,
-  at: Date,
-  doubt: 'struck' | null,
-  change: { why: string; by: string },
-): Promise<boolean> {
-  return (
-    (await src('reading')
-      .where({ firing_id: firingId, at })
-      .update({
-        doubt,
-        changed_why: doubt === null || change.why === '' ? null : change.why,
-        changed_by: change.by,
-      })) === 1
-  );
-}
-
 /** The last reading of each of these firings. */
 export async function lastOf(
   src: Source,

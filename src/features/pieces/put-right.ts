@@ -4,15 +4,9 @@ import { listBodies } from '@/data/bodies';
 import { refreshCells } from '@/data/cells';
 import { pairsOf } from '@/data/fired';
 import { settleJourneys } from '@/data/journey';
+import { faceFieldsOf, replaceFaces, type FaceFields } from '@/data/faces';
 import { replaceDone, type LayerFields } from '@/data/layers';
-import {
-  faceFieldsOf,
-  loadPieces,
-  replaceFaces,
-  updatePiece,
-  type FaceFields,
-  type Piece,
-} from '@/data/pieces';
+import { loadPieces, updatePiece, type Piece } from '@/data/pieces';
 import { operation, type Act } from '@/platform/operation';
 import { notFound, refuse } from '@/platform/refusal';
 import { permit } from '../people';
