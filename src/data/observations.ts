@@ -140,10 +140,6 @@ export async function listObservations(
   }));
 }
 
-/** How many looks of before nobody has said what they were. */
-export const countDoubted = async (src: Source): Promise<number> =>
-  Number((await src('observation').whereNotNull('doubted_as').count({ n: '*' }).first())?.n ?? 0);
-
 /** Says what a doubted look was: a look of its own, or a correction of the one it had replaced. */
 export async function settleDoubt(
   src: Source,

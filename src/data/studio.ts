@@ -63,17 +63,23 @@ export const unitsOf = (
   mass: studio.massUnit,
 });
 
-/** How many bodies, coatings and kilns there are: what a new studio has to begin with. */
+/** How many bodies, coatings and kilns there are, and looks of before that nobody has settled. */
 export async function countStore(
   src: Source,
-): Promise<{ bodies: number; coatings: number; kilns: number }> {
+): Promise<{ bodies: number; coatings: number; kilns: number; doubted: number }> {
   const count = (table: string) => src(table).count('*');
   const row = (await src
-    .select({ bodies: count('body'), coatings: count('coating'), kilns: count('kiln') })
+    .select({
+      bodies: count('body'),
+      coatings: count('coating'),
+      kilns: count('kiln'),
+      doubted: count('observation').whereNotNull('doubted_as'),
+    })
     .first()) as Row;
   return {
     bodies: Number(row.bodies),
     coatings: Number(row.coatings),
     kilns: Number(row.kilns),
+    doubted: Number(row.doubted),
   };
 }

@@ -24,7 +24,7 @@ export async function daySheet(db: Database, studio: Studio): Promise<DaySheet> 
   const among = (...statuses: readonly string[]) =>
     firings.filter(({ firing }) => statuses.includes(firing.status));
   const planned = among('planned', 'loaded');
-  const [has, hot, waiting, ripe, buckets, stock, flags, doubts, grind] = await Promise.all([
+  const [has, hot, waiting, ripe, buckets, stock, flags, grind] = await Promise.all([
     countStore(db),
     hotLines(db, studio, among('firing', 'cooling')),
     waitingLines(db, planned),
@@ -32,13 +32,16 @@ export async function daySheet(db: Database, studio: Studio): Promise<DaySheet> 
     bucketLines(db),
     stockLines(db),
     flagLines(db),
-    doubtLines(db),
     grindLines(db, today(studio.timeZone)),
   ]);
   return {
     has,
     hot,
-    opened: [...openingLines(among('opened'), studio.timeZone), ...grind, ...doubts],
+    opened: [
+      ...openingLines(among('opened'), studio.timeZone),
+      ...grind,
+      ...doubtLines(has.doubted),
+    ],
     waiting,
     planned: plannedLines(planned),
     store: [...ripe, ...buckets, ...stock],

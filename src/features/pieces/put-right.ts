@@ -1,5 +1,6 @@
 /** Pieces put right together: body, form, faces, wanted firing, owner, mark, layers. */
 import { FORMS } from '@/core/designs';
+import { ATMOSPHERES } from '@/core/signs';
 import { listBodies } from '@/data/bodies';
 import { refreshCells } from '@/data/cells';
 import { pairsOf } from '@/data/fired';
@@ -52,7 +53,7 @@ function beforeOf(
     heightMm: piece.heightMm,
     ownerId: piece.ownerId,
     wantedCone: piece.wantedCone,
-    wantedAtmosphere: piece.wantedAtmosphere as never,
+    wantedAtmosphere: ATMOSPHERES.find((one) => one === piece.wantedAtmosphere) ?? null,
     mark: piece.mark,
   };
   const named = Object.fromEntries(

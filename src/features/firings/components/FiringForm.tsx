@@ -65,8 +65,10 @@ function FollowKiln({ usual }: { usual: Readonly<Record<string, Usual>> }) {
     before.current = kilnId;
     const own = usual[kilnId];
     if (own === undefined) return;
-    for (const field of ['kind', 'targetCone', 'atmosphere'] as const)
-      if (!dirtyFields.fields?.[field]) setValue(`fields.${field}`, own[field] as never);
+    const touched = dirtyFields.fields;
+    if (!touched?.kind) setValue('fields.kind', own.kind);
+    if (!touched?.targetCone) setValue('fields.targetCone', own.targetCone);
+    if (!touched?.atmosphere) setValue('fields.atmosphere', own.atmosphere);
   }, [kilnId, usual, dirtyFields, setValue]);
   return null;
 }

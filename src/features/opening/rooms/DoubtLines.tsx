@@ -2,14 +2,11 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactElement } from 'react';
 import { count } from '@/core/units';
-import type { Source } from '@/data/database';
-import { countDoubted } from '@/data/observations';
 import { Line } from '@/ui/Lines';
 import Link from '@/ui/Link';
 
 /** Looks from before of which nobody has said what they were, as a line of the day sheet. */
-export async function doubtLines(src: Source): Promise<ReactElement[]> {
-  const doubted = await countDoubted(src);
+export function doubtLines(doubted: number): ReactElement[] {
   if (doubted === 0) return [];
   return [
     <Line
