@@ -6,40 +6,17 @@ import { refreshCells } from '@/data/cells';
 import { pairsOf } from '@/data/fired';
 import { settleJourneys } from '@/data/journey';
 import { faceFieldsOf, replaceFaces, type FaceFields } from '@/data/faces';
-import { replaceDone, type LayerFields } from '@/data/layers';
+import { replaceDone } from '@/data/layers';
 import { loadPieces, updatePiece, type Piece } from '@/data/pieces';
 import { operation, type Act } from '@/platform/operation';
 import { notFound, refuse } from '@/platform/refusal';
 import { permit } from '../people';
 import * as contracts from './contracts';
+import { layerOf } from './layers';
 import type { z } from 'zod';
 
 type Changes = z.output<typeof contracts.putRightSchema>['changes'];
 type Before = contracts.PutRight['changes'];
-
-const layerOf = ({
-  coatingVersionId,
-  method,
-  coats,
-  weight,
-  thicknessMm,
-  seconds,
-  stage,
-  driedBefore,
-  region,
-  generation,
-}: Piece['done'][number]): LayerFields => ({
-  coatingVersionId,
-  method,
-  coats,
-  weight,
-  thicknessMm,
-  seconds,
-  stage,
-  driedBefore,
-  region,
-  generation,
-});
 
 /** What a piece was in the fields that a change names: what takes the change back. */
 function beforeOf(

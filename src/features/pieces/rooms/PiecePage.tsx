@@ -25,6 +25,7 @@ import { database } from '@/platform/database';
 import { Page, Section } from '@/ui/Page';
 import { MONO } from '@/ui/theme';
 import { calendarDay } from '@/ui/time';
+import { layerOf } from '../layers';
 import { pieceRoom } from '../queries';
 import { paintable, type listCoatings } from '@/data/coatings';
 
@@ -219,31 +220,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                   slipVersionId: null,
                 }))}
                 heightMm={piece.heightMm}
-                layers={piece.done.map(
-                  ({
-                    coatingVersionId,
-                    method,
-                    coats,
-                    weight,
-                    thicknessMm,
-                    seconds,
-                    stage,
-                    driedBefore,
-                    region,
-                    generation,
-                  }) => ({
-                    coatingVersionId,
-                    method,
-                    coats,
-                    weight,
-                    thicknessMm,
-                    seconds,
-                    stage,
-                    driedBefore,
-                    region,
-                    generation,
-                  }),
-                )}
+                layers={piece.done.map(layerOf)}
                 coatings={allVersions(coatings)}
                 bodyColour={body?.colour ?? '#cccccc'}
                 form={piece.form}
