@@ -4,6 +4,7 @@ import { firingsOperations } from '@/features/firings/server';
 import { kilnsOperations } from '@/features/kilns/server';
 import { loadingOperations } from '@/features/loading/server';
 import { mediaOperations } from '@/features/media/server';
+import { mergingOperations } from '@/features/merging/server';
 import { openingOperations } from '@/features/opening/server';
 import { peopleOperations } from '@/features/people/server';
 import { piecesOperations } from '@/features/pieces/server';
@@ -27,6 +28,7 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
     firelogOperations,
     openingOperations,
     exchangeOperations,
+    mergingOperations,
   ]
     .flatMap((group): Operation[] => Object.values(group))
     .map((operation) => [operation.contract.name, operation]),

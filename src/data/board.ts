@@ -243,3 +243,14 @@ export async function cellsWithCoats(src: Source, slugs: readonly string[]): Pro
     query.whereIn('id', src('cell_coat').where({ slug }).select('cell_id'));
   return (await query).map(cell);
 }
+
+/** Cells by their ids. */
+export async function cellsByIds(src: Source, ids: readonly string[]): Promise<Cell[]> {
+  await freshen(src);
+  return (await src('cell').whereIn('id', ids)).map(cell);
+}
+
+/** The cells that pieces stand in. */
+export async function cellsOfPieces(src: Source, pieceIds: readonly string[]): Promise<string[]> {
+  return src('sighting').whereIn('piece_id', pieceIds).distinct().pluck('cell_id');
+}

@@ -19,9 +19,11 @@ export type Body = {
   traits: BodyTrait[];
   revision: number;
   archived: boolean;
+  /** It was a double of this one, which has its records now. */
+  mergedInto: string | null;
 };
 
-export type BodyFields = Omit<Body, 'id' | 'slug' | 'revision' | 'archived'>;
+export type BodyFields = Omit<Body, 'id' | 'slug' | 'revision' | 'archived' | 'mergedInto'>;
 
 export const bodyColumns = (body: BodyFields): Record<string, unknown> => ({
   name: body.name,
@@ -51,6 +53,7 @@ export const body = (row: Row): Body => ({
   traits: row.traits,
   revision: row.revision,
   archived: row.archived_at !== null,
+  mergedInto: row.merged_into,
 });
 
 export async function listBodies(src: Source): Promise<Body[]> {

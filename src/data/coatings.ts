@@ -21,6 +21,8 @@ export type Coating = {
   traits: CoatingTrait[];
   revision: number;
   archived: boolean;
+  /** It was a double of this one, which has its records now. */
+  mergedInto: string | null;
   /** Made by a question for its blends; not offered among the studio's own. */
   trial: boolean;
   versions: CoatingVersion[];
@@ -28,7 +30,7 @@ export type Coating = {
 
 export type CoatingFields = Omit<
   Coating,
-  'id' | 'slug' | 'revision' | 'archived' | 'trial' | 'versions'
+  'id' | 'slug' | 'revision' | 'archived' | 'mergedInto' | 'trial' | 'versions'
 >;
 
 export const coatingColumns = (coating: CoatingFields): Record<string, unknown> => ({
@@ -68,6 +70,7 @@ export async function listCoatings(src: Source): Promise<Coating[]> {
     traits: row.traits,
     revision: row.revision,
     archived: row.archived_at !== null,
+    mergedInto: row.merged_into,
     trial: Boolean(row.trial),
     versions: byCoating.get(row.id) ?? [],
   }));

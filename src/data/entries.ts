@@ -27,5 +27,16 @@ export async function setArchived(
   id: string,
   at: Date | null,
 ): Promise<void> {
-  await src(table).where({ id }).update({ archived_at: at });
+  // A double stays put away; it is taken apart from what it was merged into instead.
+  await src(table).where({ id }).whereNull('merged_into').update({ archived_at: at });
+}
+
+type Entry = { id: string; slug: string; mergedInto: string | null };
+
+/** The entry that a slug stands for: a double stands for the one it was merged into. */
+export function entryAt<T extends Entry>(entries: readonly T[], slug: string): T | undefined {
+  const found = entries.find((one) => one.slug === slug);
+  return found === undefined || found.mergedInto === null
+    ? found
+    : entries.find(({ id }) => id === found.mergedInto);
 }

@@ -15,9 +15,11 @@ export type Kiln = KilnBuild & {
   notes: string;
   revision: number;
   archived: boolean;
+  /** It was a double of this one, which has its records now. */
+  mergedInto: string | null;
 };
 
-export type KilnFields = Omit<Kiln, 'id' | 'slug' | 'revision' | 'archived'>;
+export type KilnFields = Omit<Kiln, 'id' | 'slug' | 'revision' | 'archived' | 'mergedInto'>;
 
 export const kilnColumns = (kiln: KilnFields): Record<string, unknown> => ({
   name: kiln.name,
@@ -61,6 +63,7 @@ export const kiln = (row: Row): Kiln => ({
   notes: row.notes,
   revision: row.revision,
   archived: row.archived_at !== null,
+  mergedInto: row.merged_into,
 });
 
 export async function listKilns(src: Source): Promise<Kiln[]> {

@@ -3,6 +3,8 @@ import type { Row, Source } from './database';
 import { newToken, tokenHash } from './ids';
 
 export type Person = { id: string; name: string; login: string; role: Role; disabled: boolean };
+/** With whom a double was merged. */
+export type Listed = Person & { mergedInto: string | null };
 
 const person = (row: Row): Person => ({
   id: row.id,
@@ -17,8 +19,11 @@ export async function countPeople(src: Source): Promise<number> {
   return Number(row?.n ?? 0);
 }
 
-export async function listPeople(src: Source): Promise<Person[]> {
-  return (await src('person').orderBy(['role', 'name'])).map(person);
+export async function listPeople(src: Source): Promise<Listed[]> {
+  return (await src('person').orderBy(['role', 'name'])).map((row: Row) => ({
+    ...person(row),
+    mergedInto: row.merged_into,
+  }));
 }
 
 export async function findPerson(src: Source, id: string): Promise<Person | null> {
@@ -55,7 +60,7 @@ export async function setRole(src: Source, id: string, role: Role): Promise<void
 
 /** Signing-in is stopped, what they recorded stays; their sessions end at once. */
 export async function setDisabled(src: Source, id: string, at: Date | null): Promise<void> {
-  await src('person').where({ id }).update({ disabled_at: at });
+  await src('person').where({ id }).whereNull('merged_into').update({ disabled_at: at });
   if (at !== null) await src('session').where({ person_id: id }).delete();
 }
 

@@ -17,6 +17,7 @@ import * as lessons from './0015-lessons';
 import * as paperLogs from './0016-paper-logs';
 import * as calledOff from './0017-called-off';
 import * as grinding from './0018-grinding';
+import * as merging from './0019-merging';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -40,6 +41,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0016-paper-logs', ...paperLogs },
   { name: '0017-called-off', ...calledOff },
   { name: '0018-grinding', ...grinding },
+  { name: '0019-merging', ...merging },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

@@ -51,6 +51,7 @@ const coating = (slug: string, rest: Partial<Coating> = {}): Coating => ({
   traits: [],
   revision: 1,
   archived: false,
+  mergedInto: null,
   trial: false,
   versions: [],
   ...rest,

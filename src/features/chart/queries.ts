@@ -24,6 +24,7 @@ import {
 } from '@/core/zones';
 import { boardOf, sortCones, type Board } from './board';
 import { listBodies, type Body } from '@/data/bodies';
+import { entryAt } from '@/data/entries';
 import { coatNames, listCoatings, type Coating } from '@/data/coatings';
 
 /** What the address of the chart says. Everything may be missing. */
@@ -67,6 +68,10 @@ export async function chartData(src: Source, view: ChartView): Promise<ChartData
     boardChoices(src),
     whole ? boardCells(src, { body: slug, cone, atmosphere, slips }) : null,
   ]);
+  const named = slug === undefined ? undefined : entryAt(bodies, slug);
+  // An address of a body that was a double shows the body it is.
+  if (named !== undefined && named.slug !== slug)
+    return chartData(src, { ...view, body: named.slug });
   const slugs = new Map(bodies.map((body) => [body.id, body.slug]));
   const asked = (choice: BoardChoice): boolean[] => [
     view.body === undefined || slugs.get(choice.bodyId) === view.body,

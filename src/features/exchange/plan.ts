@@ -42,9 +42,11 @@ const plain = (name: string): string =>
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim();
 
+type Merged = { mergedInto: string | null };
+
 function nameAll(
   names: readonly (string | null)[],
-  known: readonly Known[],
+  known: readonly (Known & Merged)[],
   answers: Record<string, string>,
 ): Naming[] {
   const counts = new Map<string, number>();
@@ -55,7 +57,8 @@ function nameAll(
     counts.set(key, (counts.get(key) ?? 0) + 1);
     if (!spelling.has(key)) spelling.set(key, name);
   }
-  const byName = new Map(known.map((one) => [plain(one.name), one.id]));
+  // A double's name still means what it was merged into.
+  const byName = new Map(known.map((one) => [plain(one.name), one.mergedInto ?? one.id]));
   return [...counts].map(([key, rows]) => {
     const name = spelling.get(key) as string;
     return { name, rows, id: (answers[name] as string | undefined) ?? byName.get(key) ?? null };
@@ -115,7 +118,7 @@ export async function planImport(
     rowsWithoutKiln: good.filter((row) => row.kiln === null).length,
     rowsWithCone: good.filter((row) => row.cone !== null).length,
     rowsWithoutMethod: good.filter((row) => row.coats.some((coat) => coat.method === null)).length,
-    known: { bodies: bodies.map(named), coatings: coatings.map(named), kilns: kilns.map(named) },
+    known: { bodies: named(bodies), coatings: named(coatings), kilns: named(kilns) },
     counts: {
       add: good.length,
       refused: rows.length - good.length,
@@ -130,7 +133,8 @@ export async function planImport(
   return plan;
 }
 
-const named = ({ id, name }: Known): Known => ({ id, name });
+const named = (entries: readonly (Known & Merged)[]): Known[] =>
+  entries.flatMap(({ id, name, mergedInto }) => (mergedInto === null ? [{ id, name }] : []));
 
 /** A code that the studio has given out belongs to a piece already recorded. */
 async function refuseKnownPieces(src: Source, rows: readonly ImportRow[]): Promise<void> {

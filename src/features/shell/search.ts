@@ -6,6 +6,7 @@ import type { Person } from '@/data/people';
 import { findByMarks, listPieces } from '@/data/pieces';
 import { may, mayTouchPiece } from '../people';
 import { listBodies } from '@/data/bodies';
+import { entryAt } from '@/data/entries';
 import { listCoatings } from '@/data/coatings';
 import { listKilns } from '@/data/kilns';
 
@@ -96,7 +97,17 @@ export async function search(
       }
     }
   }
-  for (const coating of coatings.filter((one) => wanted !== '' && has(one.name, wanted))) {
+  /** Entries of that name; a double leads to what it is. */
+  const called = <T extends Parameters<typeof entryAt>[0][number] & { name: string }>(
+    entries: readonly T[],
+  ): T[] => [
+    ...new Set(
+      entries
+        .filter((one) => wanted !== '' && has(one.name, wanted))
+        .flatMap(({ slug }) => entryAt(entries, slug) ?? []),
+    ),
+  ];
+  for (const coating of called(coatings)) {
     found.push({
       kind: coating.kind,
       title: coating.name,
@@ -104,7 +115,7 @@ export async function search(
       href: records ? `/store/coatings/${coating.slug}` : `/chart?at=${coating.slug}/`,
     });
   }
-  for (const body of bodies.filter((one) => wanted !== '' && has(one.name, wanted))) {
+  for (const body of called(bodies)) {
     found.push({
       kind: 'body',
       title: `Chart on ${body.name}`,
@@ -115,7 +126,8 @@ export async function search(
   if (records && wanted !== '') {
     const kilns = await listKilns(src);
     const number = /(\d+)$/.exec(wanted)?.[1];
-    const kiln = kilns.find((one) => has(wanted, one.name.toLowerCase()) || has(one.name, wanted));
+    const meant = kilns.find((one) => has(wanted, one.name.toLowerCase()) || has(one.name, wanted));
+    const kiln = meant && entryAt(kilns, meant.slug);
     if (kiln) {
       if (number === undefined)
         found.push({

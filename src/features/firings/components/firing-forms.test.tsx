@@ -18,6 +18,7 @@ const kiln = (shelves: number): Kiln => ({
   notes: '',
   revision: 1,
   archived: false,
+  mergedInto: null,
   ...UNMEASURED,
 });
 const start = {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { shelfOf } from '@/core/load';
 import { formatSpan } from '@/core/units';
 import { listFirings } from '@/data/firings';
@@ -25,6 +25,7 @@ import { Page, Section } from '@/ui/Page';
 import { calendarDay, day, today } from '@/ui/time';
 import { firingTitle, reachedWords } from '@/core/firing';
 import { KilnForm } from '../components/KilnForm';
+import { entryAt } from '@/data/entries';
 import { listKilns } from '@/data/kilns';
 
 export async function KilnPage({ params }: { params: Promise<{ slug: string }> }) {
@@ -38,8 +39,9 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
     );
   }
   const db = database();
-  const kiln = (await listKilns(db)).find((one) => one.slug === slug) ?? null;
+  const kiln = entryAt(await listKilns(db), slug) ?? null;
   if (kiln === null) notFound();
+  if (kiln.slug !== slug) redirect(`/kilns/${kiln.slug}`);
   const keeps = may(person, 'keep records');
   const [known, firings, upkeep, stray, moves, grind] = await Promise.all([
     knownOf(db, kiln.id),

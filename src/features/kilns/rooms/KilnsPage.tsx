@@ -25,7 +25,8 @@ const firstPlace = (cones: readonly Witness[]): Witness[] =>
 export async function KilnsPage() {
   const { person } = await enter(permit('see records'));
   const db = database();
-  const [kilns, firings] = await Promise.all([listKilns(db), newestFirings(db, SHOWN)]);
+  const [all, firings] = await Promise.all([listKilns(db), newestFirings(db, SHOWN)]);
+  const kilns = all.filter(({ mergedInto }) => mergedInto === null);
   const shown = kilns.map((kiln) => ({
     kiln,
     ...(firings.get(kiln.id) ?? { newest: [], all: 0 }),

@@ -29,7 +29,7 @@ export async function StudioPage() {
         <>
           <Section title="People">
             <PeopleList
-              people={await listPeople(db)}
+              people={(await listPeople(db)).filter(({ mergedInto }) => mergedInto === null)}
               invitations={await listInvitations(db, now)}
               own={person.id}
             />
@@ -52,6 +52,13 @@ export async function StudioPage() {
               One JSON document
             </Button>{' '}
             <Button href="/api/export/schema">Its schema</Button>
+            <p>
+              A body, coating, kiln or person that is on record twice, as after an import, can be
+              made one.
+            </p>
+            <Button component={Link} href="/studio/merge" variant="outlined">
+              What is on record twice
+            </Button>
           </Section>
           <Section title="Settings">
             <StudioForm studio={studio} />

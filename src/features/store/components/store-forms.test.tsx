@@ -112,6 +112,7 @@ const gull: Coating = {
   traits: [],
   revision: 1,
   archived: false,
+  mergedInto: null,
   trial: false,
   versions: [],
 };

@@ -1,18 +1,25 @@
-import { notFound } from 'next/navigation';
-import { permit } from '@/features/people';
+import { notFound, redirect } from 'next/navigation';
+import { may, permit } from '@/features/people';
 import { CoatingForm } from '../components/forms';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { Page } from '@/ui/Page';
 import { listCoatings } from '@/data/coatings';
+import { entryAt } from '@/data/entries';
+import { MergeLink } from '../../merging';
 
 export async function CoatingEditPage({ params }: { params: Promise<{ slug: string }> }) {
-  await enter(permit('keep records'));
+  const { person } = await enter(permit('keep records'));
   const { slug } = await params;
-  const coating = (await listCoatings(database())).find((one) => one.slug === slug);
+  const coating = entryAt(await listCoatings(database()), slug);
   if (coating === undefined) notFound();
+  if (coating.slug !== slug) redirect(`/store/coatings/${coating.slug}`);
   return (
-    <Page title={coating.name} lead={`Edit this ${coating.kind}`}>
+    <Page
+      title={coating.name}
+      lead={`Edit this ${coating.kind}`}
+      acts={may(person, 'run the studio') && <MergeLink kind="coating" id={coating.id} />}
+    >
       <CoatingForm coating={coating} />
     </Page>
   );

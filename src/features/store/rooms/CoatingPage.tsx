@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { formatConeRange } from '@/core/cones';
 import { coneWords } from '@/core/firing';
 import { standingWords } from '@/core/standing';
@@ -20,6 +20,7 @@ import { Caution } from '@/ui/Caution';
 import { Nothing, Page, Section } from '@/ui/Page';
 import { Picture } from '@/ui/Picture';
 import { listBodies } from '@/data/bodies';
+import { entryAt } from '@/data/entries';
 import { listCoatings } from '@/data/coatings';
 
 export async function CoatingPage({ params }: { params: Promise<{ slug: string }> }) {
@@ -34,8 +35,9 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
   }
   const db = database();
   const coatings = await listCoatings(db);
-  const coating = coatings.find((one) => one.slug === slug);
+  const coating = entryAt(coatings, slug);
   if (coating === undefined) notFound();
+  if (coating.slug !== slug) redirect(`/store/coatings/${coating.slug}`);
   const versionIds = coating.versions.map(({ id }) => id);
   const recipes = await recipesOf(db, versionIds);
   const fired = await firedVersions(db, versionIds);

@@ -22,13 +22,14 @@ const range = (one: { coneLow: string | null; coneHigh: string | null }): string
 export async function StorePage() {
   await enter(permit('see records'));
   const db = database();
-  const [buckets, bodies, all, pictures] = await Promise.all([
+  const [buckets, clays, all, pictures] = await Promise.all([
     listBuckets(db),
     listBodies(db),
     listCoatings(db),
     picturesOfCoatings(db),
   ]);
-  const coatings = all.filter((one) => !one.trial);
+  const bodies = clays.filter(({ mergedInto }) => mergedInto === null);
+  const coatings = all.filter((one) => !one.trial && one.mergedInto === null);
   const entries = await entriesOf(
     db,
     buckets.map(({ id }) => id),

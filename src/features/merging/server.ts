@@ -1,0 +1,1 @@
+export * as mergingOperations from './actions';
