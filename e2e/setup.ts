@@ -6,12 +6,12 @@ import { ensureDatabase, openLocal, startDatabase } from '../scripts/mariadb';
 import { migrate } from '../src/data/migrations';
 import { startApplication, type RunningApplication } from './application';
 
-/** One database server; one application on an empty studio, one on the demo studio. */
+/** One database server; applications on two empty studios and one on the demo studio. */
 export default async function setup(): Promise<() => Promise<void>> {
   const directory = mkdtempSync(join(tmpdir(), 'jiten-e2e-'));
   const server = await startDatabase(directory, { throwaway: true });
   const applications: RunningApplication[] = [];
-  for (const name of ['empty', 'demo'] as const) {
+  for (const name of ['empty', 'fresh', 'demo'] as const) {
     await ensureDatabase(server.port, name);
     const db = openLocal(server.port, name);
     await migrate(db);

@@ -10,6 +10,8 @@ import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
 
 export const EMPTY = (): string => process.env.JITEN_E2E_EMPTY as string;
+/** A studio in which nobody has set anything up yet. */
+export const FRESH = (): string => process.env.JITEN_E2E_FRESH as string;
 export const DEMO = (): string => process.env.JITEN_E2E_DEMO as string;
 export const PASSWORD = 'a kiln full of tiles';
 

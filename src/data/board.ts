@@ -1,4 +1,5 @@
 /** What the chart reads: cells, the pieces behind them, their pictures. */
+import type { Addressed } from '@/core/axes';
 import type { ConeKnown } from '@/core/firing';
 import type { Atmosphere, Surface } from '@/core/signs';
 import type { CellSummary, Sighting } from '@/core/standing';
@@ -248,6 +249,31 @@ export async function cellsWithCoats(src: Source, slugs: readonly string[]): Pro
 export async function cellsByIds(src: Source, ids: readonly string[]): Promise<Cell[]> {
   await freshen(src);
   return (await src('cell').whereIn('id', ids)).map(cell);
+}
+
+/** The cell of the tallest stack that a piece stands in, with what its address says; null where in none. */
+export async function tallestCell(src: Source, pieceId: string): Promise<Addressed | null> {
+  const row: Row | undefined = await src('cell')
+    .join('sighting', 'sighting.cell_id', 'cell.id')
+    .join('body', 'body.id', 'cell.body_id')
+    .where('sighting.piece_id', pieceId)
+    .orderBy([
+      { column: 'sighting.seen_at', order: 'desc' },
+      { column: 'cell.depth', order: 'desc' },
+    ])
+    .first('cell.*', 'body.slug as body_slug');
+  return row === undefined
+    ? null
+    : {
+        id: row.id,
+        body: row.body_slug,
+        slips: row.slips,
+        cone: row.cone,
+        atmosphere: row.atmosphere,
+        base: row.base_slug,
+        over: row.over_slug,
+        depth: row.depth,
+      };
 }
 
 /** The cells that pieces stand in. */

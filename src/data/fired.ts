@@ -51,6 +51,8 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
         'firing.cone_known',
         'firing.atmosphere',
         'kiln.name as kiln_name',
+        'kiln.nobody_knows',
+        'piece.coats_known',
         'lot.name as lot_name',
       ),
   );
@@ -87,13 +89,14 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
       bodyId: row.body_id,
       firingStatus: row.firing_status,
       openedAt: row.opened_at,
-      faces: faces.get(key(row)) ?? [],
+      // What nobody knows of is no evidence: without faces it stands in no cell.
+      faces: row.coats_known ? (faces.get(key(row)) ?? []) : [],
       layers: coats,
       cone: row.cone_band,
       coneKnown: row.cone_known,
       atmosphere: row.atmosphere,
       variables: circumstances({
-        kiln: row.kiln_name,
+        kiln: row.nobody_knows ? null : row.kiln_name,
         firing: `${row.kiln_name} ${row.no}`,
         kind: row.kind,
         shelf: row.shelf,

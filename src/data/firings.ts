@@ -44,6 +44,8 @@ export type Firing = FiringFields &
     openedAt: Date | null;
     writtenUpAt: Date | null;
     calledOff: boolean;
+    /** Nobody wrote it down: it is kept for the tiles that came out of it. */
+    unrecorded: boolean;
     revision: number;
   };
 
@@ -77,6 +79,7 @@ export const firing = (row: Row): Firing => ({
   openedAt: row.opened_at,
   writtenUpAt: row.written_up_at,
   calledOff: row.called_off_at !== null,
+  unrecorded: Boolean(row.unrecorded),
   revision: row.revision,
 });
 

@@ -17,9 +17,14 @@ export type Kiln = KilnBuild & {
   archived: boolean;
   /** It was a double of this one, which has its records now. */
   mergedInto: string | null;
+  /** It stands for "nobody knows which". */
+  nobodyKnows: boolean;
 };
 
-export type KilnFields = Omit<Kiln, 'id' | 'slug' | 'revision' | 'archived' | 'mergedInto'>;
+export type KilnFields = Omit<
+  Kiln,
+  'id' | 'slug' | 'revision' | 'archived' | 'mergedInto' | 'nobodyKnows'
+>;
 
 export const kilnColumns = (kiln: KilnFields): Record<string, unknown> => ({
   name: kiln.name,
@@ -64,6 +69,7 @@ export const kiln = (row: Row): Kiln => ({
   revision: row.revision,
   archived: row.archived_at !== null,
   mergedInto: row.merged_into,
+  nobodyKnows: Boolean(row.nobody_knows),
 });
 
 export async function listKilns(src: Source): Promise<Kiln[]> {

@@ -64,6 +64,8 @@ export async function replaceDone(
     'layer',
     layers.map((layer, i) => layerRow(pieceId, 'done', setNo, i + 1, layer, by, now)),
   );
+  // Whoever says what lies on a piece knows it, even that nothing does.
+  await src('piece').where({ id: pieceId }).update({ coats_known: true });
 }
 
 const coatOf = (row: Row): Coat => ({

@@ -26,6 +26,8 @@ export type NewPiece = {
   faces: FaceFields[];
   meant: LayerFields[];
   done: LayerFields[];
+  /** False where nobody knows what lies on it; true unless said. */
+  coatsKnown?: boolean;
 };
 
 export type PieceSummary = {
@@ -47,6 +49,8 @@ export type PieceSummary = {
   wantedCone: string | null;
   wantedAtmosphere: string | null;
   createdAt: Date;
+  /** False where nobody knows what lies on it. */
+  coatsKnown: boolean;
   binned: boolean;
   revision: number;
 };
@@ -87,6 +91,7 @@ export async function createPieces(
       waiting_for: waitsFor({ madeFor: piece.madeFor, passages: piece.been ?? [] }),
       wanted_cone: piece.wantedCone,
       wanted_atmosphere: piece.wantedAtmosphere,
+      coats_known: piece.coatsKnown ?? true,
       created_by: by,
       created_at: now,
     })),
@@ -141,6 +146,7 @@ const summary = (row: Row): PieceSummary => ({
   wantedCone: row.wanted_cone,
   wantedAtmosphere: row.wanted_atmosphere,
   createdAt: row.created_at,
+  coatsKnown: Boolean(row.coats_known),
   binned: row.binned_at !== null,
   revision: row.revision,
 });
@@ -225,6 +231,7 @@ export async function updatePiece(
     kind: 'tile' | 'ware';
     wanted_cone: string | null;
     wanted_atmosphere: string | null;
+    coats_known: boolean;
   }>,
 ): Promise<void> {
   await src('piece')

@@ -14,6 +14,8 @@ export type Placement = {
   xMm: number | null;
   yMm: number | null;
   turned: boolean;
+  /** It was on no list when the kiln was lit. */
+  late: boolean;
 };
 
 const placement = (row: Row): Placement => ({
@@ -27,6 +29,7 @@ const placement = (row: Row): Placement => ({
   xMm: row.x_mm,
   yMm: row.y_mm,
   turned: Boolean(row.turned),
+  late: Boolean(row.late),
 });
 
 export async function listPlacements(
@@ -72,7 +75,7 @@ export async function openFiringsOf(
 
 export async function place(
   src: Source,
-  placements: readonly (Placement & { open: boolean })[],
+  placements: readonly (Omit<Placement, 'late'> & { open: boolean; late?: boolean })[],
   by: string,
   now: Date,
 ): Promise<void> {
@@ -90,6 +93,7 @@ export async function place(
         x_mm: one.xMm,
         y_mm: one.yMm,
         turned: one.turned,
+        late: one.late ?? false,
         placed_by: by,
         placed_at: now,
       })),

@@ -64,6 +64,10 @@ export const unitsOf = (
 });
 
 /** How many bodies, coatings and kilns there are, and looks of before that nobody has settled. */
+/** A studio that lacks a body, a coating or a kiln is led through its first steps. */
+export const isBeginning = (has: { bodies: number; coatings: number; kilns: number }): boolean =>
+  Math.min(has.bodies, has.coatings, has.kilns) === 0;
+
 export async function countStore(
   src: Source,
 ): Promise<{ bodies: number; coatings: number; kilns: number; doubted: number }> {
@@ -72,7 +76,7 @@ export async function countStore(
     .select({
       bodies: count('body'),
       coatings: count('coating'),
-      kilns: count('kiln'),
+      kilns: count('kiln').where({ nobody_knows: false }),
       doubted: count('observation').whereNotNull('doubted_as'),
     })
     .first()) as Row;

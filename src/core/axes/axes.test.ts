@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { ATMOSPHERES } from '../signs';
 import { CONE_KNOWN } from '../firing';
+import { CELL, chartAddress } from './address';
 import { AXES, byCone, CONE, BASE, OVER, type Placed } from './axes';
 import { crossingKey, layOut } from './layout';
 
@@ -99,4 +100,29 @@ test('any two axes: each piece is counted once wherever its cell has a place', (
       for (const { main, row } of crossings.values()) expect(main.cone).toBe(row);
     }),
   );
+});
+
+test('a cell has an address that opens it: by its pair, or by itself where no pair says it', () => {
+  const cell = {
+    id: 'ab12',
+    body: 'peat',
+    slips: 'soot-slip#1',
+    cone: '?6',
+    atmosphere: 'light reduction',
+    base: 'tarn',
+    over: 'pitch',
+    depth: 2,
+  };
+  const asked = (one: Parameters<typeof chartAddress>[0]): Record<string, string> =>
+    Object.fromEntries(new URL(chartAddress(one), 'http://studio').searchParams);
+  expect(asked(cell)).toEqual({
+    body: 'peat',
+    cone: '?6',
+    atmosphere: 'light reduction',
+    ground: 'soot-slip#1',
+    at: 'tarn/pitch',
+  });
+  expect(asked({ ...cell, over: null, depth: 1 }).at).toBe('tarn/');
+  expect(asked({ ...cell, depth: 3 }).at).toBe(`${CELL}ab12`);
+  expect(asked({ ...cell, base: null, over: null, depth: 0 }).at).toBe(`${CELL}ab12`);
 });

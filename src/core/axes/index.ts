@@ -1,2 +1,3 @@
+export * from './address';
 export * from './axes';
 export * from './layout';

@@ -2,7 +2,8 @@ import type { Layer } from '../zones';
 
 /** What is known of how a piece came to be fired, apart from its stack and ground. */
 export type History = {
-  kiln: string;
+  /** Null where nobody knows which. */
+  kiln: string | null;
   firing: string;
   kind: string;
   shelf: number | null;
@@ -22,11 +23,11 @@ export const FIRINGS_OWN: ReadonlySet<string> = new Set(['kiln', 'firing']);
  */
 export function circumstances(history: History): Record<string, string> {
   const found: Record<string, string> = {
-    kiln: history.kiln,
     firing: history.firing,
     form: history.form,
     'times glaze-fired': String(history.generation),
   };
+  if (history.kiln !== null) found.kiln = history.kiln;
   if (history.shelf !== null) found.shelf = String(history.shelf);
   if (history.setting !== 'unknown') found['stood on'] = history.setting;
   if (history.lot !== null) found.lot = history.lot;

@@ -18,6 +18,7 @@ import * as paperLogs from './0016-paper-logs';
 import * as calledOff from './0017-called-off';
 import * as grinding from './0018-grinding';
 import * as merging from './0019-merging';
+import * as inHand from './0020-in-hand';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -42,6 +43,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0017-called-off', ...calledOff },
   { name: '0018-grinding', ...grinding },
   { name: '0019-merging', ...merging },
+  { name: '0020-in-hand', ...inHand },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

@@ -1,1 +1,1 @@
-export { chartData, zoomData, type ChartView } from './queries';
+export { chartData, zoomData, type ChartData, type ChartView } from './queries';

@@ -5,8 +5,7 @@ import type { Transaction } from '@/data/database';
 import { createFiring } from '@/data/firings';
 import { newId } from '@/data/ids';
 import type { Kiln } from '@/data/kilns';
-import { setImported } from '@/data/past-firings';
-import { followCones, listWitnesses, readWitness, setWitnesses } from '@/data/witnesses';
+import { setConeShown, setImported } from '@/data/past-firings';
 import type { ImportRow } from './interpret';
 import { firingKey } from './plan';
 
@@ -14,6 +13,7 @@ export type WrittenFiring = {
   id: string;
   no: number;
   kiln: string;
+  nobodyKnows: boolean;
   seenAt: Date;
   band: string;
   known: ConeKnown;
@@ -51,28 +51,22 @@ export async function writeFirings(
     );
     const seenAt = row.date === null ? now : new Date(`${row.date}T12:00:00Z`);
     await setImported(trx, id, seenAt);
-    if (conesShown && row.cone !== null) await coneShown(trx, id, row.cone, by, seenAt);
+    if (conesShown && row.cone !== null) await setConeShown(trx, id, row.cone, by, seenAt);
     const { band, known } = coneOf({
       reachedOrdinal: conesShown && row.cone !== null ? coneOrdinal(row.cone) : null,
       reachedBound: 'exact',
       byLog: null,
       targetCone: row.cone,
     });
-    written.set(key, { id, no, kiln: kiln.name, seenAt, band, known });
+    written.set(key, {
+      id,
+      no,
+      kiln: kiln.name,
+      nobodyKnows: kiln.nobodyKnows,
+      seenAt,
+      band,
+      known,
+    });
   }
   return written;
-}
-
-/** The cone that a file says was reached: kept as a cone that came down, as recorded. */
-async function coneShown(
-  trx: Transaction,
-  firingId: string,
-  cone: string,
-  by: string,
-  at: Date,
-): Promise<void> {
-  await setWitnesses(trx, firingId, [{ cone, role: 'target', place: 'as recorded' }]);
-  for (const { id } of (await listWitnesses(trx, [firingId])).get(firingId) ?? [])
-    await readWitness(trx, id, 90, by, at);
-  await followCones(trx, firingId);
 }

@@ -13,14 +13,14 @@ import { createLot, createPieces, type NewPiece } from '@/data/pieces';
 import type { LayerFields } from '@/data/layers';
 import type { ImportRow } from './interpret';
 import { writeFirings } from './write-firings';
+import { plainBody, plainCoating } from '../store/server';
 import { firingKey, resolver, type ImportPlan, type Naming } from './plan';
 import type { Imported, ImportOptions } from './contracts';
 import { createBody, listBodies } from '@/data/bodies';
 import { createCoating, listCoatings, type Coating } from '@/data/coatings';
 import { createKiln, listKilns, type Kiln } from '@/data/kilns';
+import { unknownKiln } from '@/data/past-firings';
 import { summariseCells } from '@/data/cell-summaries';
-
-const GREY = '#9b9b96';
 
 /** Makes what the person said is new and gives every name its id. */
 async function settle(
@@ -45,38 +45,12 @@ export async function writeImport(
 ): Promise<Imported> {
   const bodyNames = await settle(plan.bodies, async (body) => {
     const id = newId();
-    await createBody(trx, id, {
-      name: body,
-      kind: 'other',
-      coneLow: null,
-      coneHigh: null,
-      ground: 'light',
-      ironBearing: false,
-      colour: '#cfc6b4',
-      notes: 'Brought in with past tests.',
-      cautions: '',
-      traits: [],
-    });
+    await createBody(trx, id, plainBody(body, 'Brought in with past tests.'));
     return id;
   });
   const coatingNames = await settle(plan.coatings, async (coating) => {
     const id = newId();
-    await createCoating(
-      trx,
-      id,
-      {
-        name: coating,
-        kind: 'glaze',
-        coneLow: null,
-        coneHigh: null,
-        colour: GREY,
-        atmosphereNotes: '',
-        whatItDoes: '',
-        cautions: '',
-        traits: [],
-      },
-      now,
-    );
+    await createCoating(trx, id, plainCoating(coating), now);
     return id;
   });
   const newKiln = async (kiln: string): Promise<string> => {
@@ -97,7 +71,7 @@ export async function writeImport(
     plan.rowsWithoutKiln === 0
       ? null
       : options.kilnForRest === 'new'
-        ? await newKiln('Kiln not recorded')
+        ? await unknownKiln(trx, now)
         : options.kilnForRest;
 
   const bodies = new Map((await listBodies(trx)).map((body) => [body.id, body]));
@@ -199,7 +173,7 @@ export async function writeImport(
       coneKnown: firing.known,
       atmosphere: row.atmosphere,
       variables: circumstances({
-        kiln: firing.kiln,
+        kiln: firing.nobodyKnows ? null : firing.kiln,
         firing: `${firing.kiln} ${firing.no}`,
         kind: 'glaze',
         shelf: null,

@@ -1,3 +1,4 @@
 export * as loadingOperations from './actions';
 export { checkedLoad, type CheckedLoad } from './load-check';
 export { loadOf } from './queries';
+export { putIn } from './put-in';

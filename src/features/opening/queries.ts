@@ -59,6 +59,8 @@ export async function openingRoom(
         shelf: place.shelf,
         setting: place.setting,
         generation: place.generation,
+        joined: place.late ? place.id : null,
+        coatsKnown: piece.coatsKnown,
         flags: piece.flags.map((flag) => flag.text),
         faces: piece.faces,
         layers: piece.done.filter((layer) => layer.generation <= Math.max(place.generation, 1)),
@@ -97,6 +99,21 @@ export async function openingRoom(
     coatings: paintable(coatings),
     place,
   };
+}
+
+/** Body and form that most pieces of a firing have: what one that was forgotten most likely is. */
+export async function usualPot(
+  src: Source,
+  firingId: string,
+): Promise<{ bodyId: string; form: string } | null> {
+  const placements = await listPlacements(src, { firingId });
+  const pieces = await loadPieces(src, { ids: placements.map(({ pieceId }) => pieceId) });
+  const counts = new Map<string, { n: number; bodyId: string; form: string }>();
+  for (const { bodyId, form } of pieces) {
+    const key = `${bodyId}/${form}`;
+    counts.set(key, { n: (counts.get(key)?.n ?? 0) + 1, bodyId, form });
+  }
+  return [...counts.values()].sort((a, b) => b.n - a.n)[0] ?? null;
 }
 
 /** Looks by the part they are of, as they came: oldest first. */

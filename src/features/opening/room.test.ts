@@ -24,6 +24,8 @@ const piece = (id: string, rest: Partial<RoomPiece> = {}): RoomPiece => ({
   shelf: 1,
   setting: 'shelf',
   generation: 1,
+  joined: null,
+  coatsKnown: true,
   flags: [],
   faces: [],
   layers: [],

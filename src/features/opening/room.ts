@@ -30,6 +30,10 @@ export type RoomPiece = {
   shelf: number | null;
   setting: string;
   generation: number;
+  /** It was on no list when the kiln was lit: where it stands in the firing, so that it can be taken out again. */
+  joined: string | null;
+  /** False where nobody knows what lies on it. */
+  coatsKnown: boolean;
   flags: string[];
   faces: import('@/core/zones').Face[];
   layers: import('@/core/zones').Layer[];

@@ -1,1 +1,4 @@
-export * as openingOperations from './actions';
+import * as looks from './actions';
+import { inHand, join } from './in-hand';
+
+export const openingOperations = { ...looks, inHand, join };

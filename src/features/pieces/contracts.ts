@@ -78,6 +78,8 @@ const changed = z.object({
   mark: markField.nullable().optional(),
   /** What was really put on; what was meant stays as it is. */
   layers: z.array(layerSchema).max(12).optional(),
+  /** False: nobody knows what lies on it, which is not the same as bare. */
+  coatsKnown: z.boolean().optional(),
   /** The same as on another piece. */
   layersLike: z.uuid().optional(),
 });

@@ -1,2 +1,3 @@
 export * as piecesOperations from './operations';
+export { newLayer } from './layers';
 export { type MakeChoices, makeChoices, pieceRoom, versionsOn } from './queries';

@@ -5,3 +5,4 @@ import * as recipes from './recipes';
 export const storeOperations = { ...entries, ...recipes, ...buckets };
 export { bodyExpansions, recipeMaterials } from './queries';
 export { mixSteps } from './variants';
+export { plainBody, plainCoating } from './plain';

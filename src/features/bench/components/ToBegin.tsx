@@ -18,12 +18,27 @@ export function ToBegin({
     <Section title="To begin">
       <Lines>
         <Line
+          figure="→"
+          act={
+            <Button component={Link} href="/tests/fired" variant="contained">
+              I hold a fired tile
+            </Button>
+          }
+        >
+          <Typography sx={{ fontWeight: 650 }}>
+            The quickest way to a chart: take a tile off the board and write it up.
+          </Typography>
+          <Typography variant="body2" color="text.secondary">
+            Its body and its coatings come into the store with it.
+          </Typography>
+        </Line>
+        <Line
           figure={bodies > 0 ? '✓' : '1'}
           act={
             <Button
               component={Link}
               href="/store/bodies/new"
-              variant={bodies > 0 ? 'text' : 'contained'}
+              variant={bodies > 0 ? 'text' : 'outlined'}
             >
               Add a body
             </Button>
@@ -37,7 +52,7 @@ export function ToBegin({
             <Button
               component={Link}
               href="/store/coatings/new"
-              variant={coatings > 0 ? 'text' : 'contained'}
+              variant={coatings > 0 ? 'text' : 'outlined'}
             >
               Add a coating
             </Button>
@@ -48,7 +63,7 @@ export function ToBegin({
         <Line
           figure={kilns > 0 ? '✓' : '3'}
           act={
-            <Button component={Link} href="/kilns/new" variant={kilns > 0 ? 'text' : 'contained'}>
+            <Button component={Link} href="/kilns/new" variant={kilns > 0 ? 'text' : 'outlined'}>
               Add a kiln
             </Button>
           }

@@ -6,6 +6,7 @@ import { Lines } from '@/ui/Lines';
 import Link from '@/ui/Link';
 import { Nothing, Page, Section } from '@/ui/Page';
 import { calendarDay, today } from '@/ui/time';
+import { isBeginning } from '@/data/studio';
 import { permit } from '../../people';
 import { ToBegin } from '../components/ToBegin';
 import { daySheet } from '../sheet';
@@ -37,6 +38,9 @@ export async function BenchPage() {
           <Button component={Link} href="/tests/make" variant="contained">
             Make tiles
           </Button>
+          <Button component={Link} href="/tests/fired" variant="outlined">
+            I hold a fired tile
+          </Button>
           <Button component={Link} href="/kilns/plan" variant="outlined">
             Plan a firing
           </Button>
@@ -46,7 +50,7 @@ export async function BenchPage() {
         </>
       }
     >
-      {Object.values(sheet.has).includes(0) && <ToBegin {...sheet.has} />}
+      {isBeginning(sheet.has) && <ToBegin {...sheet.has} />}
       <Part title="In the kilns" lines={sheet.hot} none={<Nothing>No kiln is hot.</Nothing>} />
       <Part
         title="To be written up"

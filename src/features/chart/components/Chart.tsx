@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { parseAsString, useQueryStates } from 'nuqs';
 import { useMemo, useRef, useState, useTransition, type KeyboardEvent } from 'react';
+import { CELL } from '@/core/axes';
 import type { Units } from '@/core/units';
 import { count } from '@/core/units';
 import { coatsOfKey, describeStack, nameIn } from '@/core/zones';
@@ -26,9 +27,6 @@ const VIEW = {
   at: parseAsString,
   refires: parseAsString,
 };
-
-/** How an open cell of a deeper stack begins in the address. */
-const CELL = 'cell:';
 
 const ZoomPanel = dynamic(() => import('./ZoomPanel').then((module) => module.ZoomPanel), {
   ssr: false,

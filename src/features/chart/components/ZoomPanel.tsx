@@ -137,14 +137,23 @@ export function ZoomPanel(props: Props) {
               Nobody has fired {pair} on {placeWords(props.place)} yet.
             </Typography>
             {props.mayMake ? (
-              <Button
-                component={Link}
-                href={`/tests/make?${makeQuery.toString()}`}
-                variant="contained"
-                size="large"
-              >
-                Make this tile
-              </Button>
+              <>
+                <Button
+                  component={Link}
+                  href={`/tests/make?${makeQuery.toString()}`}
+                  variant="contained"
+                  size="large"
+                >
+                  Make this tile
+                </Button>{' '}
+                <Button
+                  component={Link}
+                  href={`/tests/fired?${new URLSearchParams({ body: chosen.body, cone: chosen.cone, atmosphere: chosen.atmosphere, at: `${base}/${over ?? ''}` })}`}
+                  size="large"
+                >
+                  I hold one, fired
+                </Button>
+              </>
             ) : (
               props.share === null && (
                 <Typography>Ask a technician or teacher to make this tile.</Typography>

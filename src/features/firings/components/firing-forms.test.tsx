@@ -19,6 +19,7 @@ const kiln = (shelves: number): Kiln => ({
   revision: 1,
   archived: false,
   mergedInto: null,
+  nobodyKnows: false,
   ...UNMEASURED,
 });
 const start = {

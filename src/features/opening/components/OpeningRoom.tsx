@@ -33,6 +33,8 @@ import { RoomHead } from './RoomHead';
 import * as contracts from '../contracts';
 import { ConePacks } from '@/features/firings';
 import type { RecordInput, SeenInput } from '../contracts';
+import { takeOut as takingOut } from '../../loading/contracts';
+import { join as joining } from '../in-hand-contracts';
 import { sameStack, statusWords, unreadOf } from '../status';
 
 type Drafts = Record<string, SeenInput>;
@@ -198,6 +200,22 @@ export function OpeningRoom(props: {
       window.location.reload();
     }
   };
+  const takeOut = async ({ joined }: RoomPiece): Promise<void> => {
+    const answer = await act(takingOut, {
+      firingId: props.firingId,
+      placementIds: [joined ?? ''],
+    });
+    if (!answer.ok) return say(answer.problem.message);
+    router.replace(`/opening/${props.firingId}`);
+    router.refresh();
+  };
+  const join = async (code: string): Promise<void> => {
+    const answer = await act(joining, { firingId: props.firingId, code });
+    if (!answer.ok) return say(answer.problem.message);
+    // Its drawing, layers and flags come with the page.
+    router.replace(`/opening/${props.firingId}?piece=${code}`);
+    router.refresh();
+  };
   const finish = async (done: boolean): Promise<void> => {
     const answer = await act(contracts.finish, { firingId: props.firingId, done });
     if (!answer.ok) return;
@@ -228,6 +246,8 @@ export function OpeningRoom(props: {
             written={written}
             at={at}
             onPick={pick}
+            firingId={props.firingId}
+            onJoin={(code) => void join(code)}
             extra={[
               { id: 'cones', label: 'Cones' },
               { id: 'finish', label: `${written.size} of ${pieces.length}` },
@@ -282,6 +302,7 @@ export function OpeningRoom(props: {
               chosen={chosen.size === 0 ? new Set([piece.id]) : chosen}
               onChosen={setChosen}
               onPicture={(files) => void takePictures(files)}
+              onTakeOut={looksAt(piece, null).length > 0 ? null : () => void takeOut(piece)}
               onSave={(next) => void save(next)}
             />
           )}

@@ -10,6 +10,7 @@ import Typography from '@mui/material/Typography';
 import { FORMS } from '@/core/designs';
 import type { Units } from '@/core/units';
 import { describeRegion, describeZone, zoneKey, zonesOf } from '@/core/zones';
+import Link from '@/ui/Link';
 import { Picture } from '@/ui/Picture';
 import { MONO } from '@/ui/theme';
 import { Silhouette, faceName, namesOf, paintsOf } from '../../drawings';
@@ -41,6 +42,8 @@ export type InHand = {
   onChosen: (chosen: ReadonlySet<string>) => void;
   onPicture: (files: readonly File[]) => void;
   onSave: (next: boolean) => void;
+  /** Takes a piece out again that was put in by mistake; null where it is written up. */
+  onTakeOut: (() => void) | null;
 };
 
 /** The piece in hand: what lies on it, its pictures, and what is to be said of it. */
@@ -71,6 +74,20 @@ export function PieceInHand(props: InHand) {
           {piece.generation > 1 ? `, glaze firing ${piece.generation}` : ''}
           {piece.owner ? `, ${piece.owner}’s` : ''}
         </Typography>
+        {!piece.coatsKnown && (
+          <Typography>
+            Nobody knows what is on it.{' '}
+            <Link href={`/pieces/${piece.code}`}>Say it on its page</Link>
+          </Typography>
+        )}
+        {piece.joined !== null && props.onTakeOut !== null && (
+          <Typography variant="body2">
+            It was on no list of this firing.{' '}
+            <Button size="small" onClick={props.onTakeOut}>
+              It was not in it
+            </Button>
+          </Typography>
+        )}
         {piece.flags.map((flag) => (
           <Typography
             key={flag}

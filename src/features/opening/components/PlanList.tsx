@@ -1,10 +1,12 @@
 'use client';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { readCode } from '@/core/codes';
+import Link from '@/ui/Link';
 import { MONO } from '@/ui/theme';
 import type { RoomPiece } from '../room';
 
@@ -15,17 +17,24 @@ export function PlanList({
   at,
   onPick,
   extra,
+  firingId,
+  onJoin,
 }: {
   pieces: readonly RoomPiece[];
   written: ReadonlySet<string>;
   at: string;
   onPick: (id: string) => void;
   extra: readonly { id: string; label: string }[];
+  firingId: string;
+  /** Puts a piece that was on no list into this firing. */
+  onJoin: (code: string) => void;
 }) {
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
+  const [missing, setMissing] = useState<string | null>(null);
   const find = (): void => {
     const read = readCode(text);
+    setMissing(null);
     const piece = pieces.find(
       (one) =>
         (read.ok && one.code === read.code) ||
@@ -35,7 +44,10 @@ export function PlanList({
       onPick(piece.id);
       setText('');
       setWrong(null);
-    } else setWrong(read.ok ? `${read.code} was not in this firing.` : read.message);
+    } else {
+      setWrong(read.ok ? `${read.code} is on no list of this firing.` : read.message);
+      if (read.ok) setMissing(read.code);
+    }
   };
   const shelves = [...new Set(pieces.map((piece) => piece.shelf))];
   return (
@@ -65,6 +77,16 @@ export function PlanList({
         <Typography role="alert" variant="body2" color="error">
           {wrong}
         </Typography>
+      )}
+      {missing !== null && (
+        <Button
+          variant="contained"
+          fullWidth
+          onClick={() => onJoin(missing)}
+          sx={{ my: 1, minHeight: 48 }}
+        >
+          {missing} was in it too
+        </Button>
       )}
       <Box sx={{ display: 'flex', gap: 0.5, mb: 1 }}>
         {extra.map((one) => (
@@ -132,6 +154,9 @@ export function PlanList({
           </Box>
         </Box>
       ))}
+      <Button component={Link} href={`/tests/fired?firing=${firingId}`} fullWidth>
+        A pot on no list
+      </Button>
     </Box>
   );
 }

@@ -28,6 +28,8 @@ export async function OpeningPage({
   return (
     <>
       <OpeningRoom
+        // Another load is another room: a pot that joined comes with all that is known of it.
+        key={room.pieces.map((one) => one.id).join()}
         firingId={id}
         title={firingTitle(firing)}
         reached={reachedWords(firing)}

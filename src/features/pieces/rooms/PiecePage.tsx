@@ -58,7 +58,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
           {piece.code}
         </Box>
       }
-      lead={`${piece.mark ? `“${piece.mark}”, ` : ''}${piece.form} in ${piece.bodyName}${piece.heightMm ? `, ${formatLength(piece.heightMm, units)}` : ''}; ${stateWords(piece, open?.label, times)}${piece.ownerName ? `; belongs to ${piece.ownerName}` : ''}`}
+      lead={`${piece.mark ? `“${piece.mark}”, ` : ''}${piece.form} in ${piece.bodyName}${piece.heightMm ? `, ${formatLength(piece.heightMm, units)}` : ''}${piece.coatsKnown ? '' : ', nobody knows what is on it'}; ${stateWords(piece, open?.label, times)}${piece.ownerName ? `; belongs to ${piece.ownerName}` : ''}`}
       acts={
         keeps ? (
           <>

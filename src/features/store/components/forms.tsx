@@ -59,14 +59,14 @@ function Traits({ among }: { among: readonly string[] }) {
   );
 }
 
-export function BodyForm({ body }: { body: Body | null }) {
+export function BodyForm({ body, back = '/store' }: { body: Body | null; back?: string }) {
   return (
     <EntryForm
       contract={contracts.saveBody}
       archive={putAway('body')}
       noun="body"
       entry={body}
-      back="/store"
+      back={back}
       blank={{
         name: '',
         kind: 'stoneware',
@@ -113,14 +113,20 @@ export function BodyForm({ body }: { body: Body | null }) {
   );
 }
 
-export function CoatingForm({ coating }: { coating: Coating | null }) {
+export function CoatingForm({
+  coating,
+  back = coating ? `/store/coatings/${coating.slug}` : '/store',
+}: {
+  coating: Coating | null;
+  back?: string;
+}) {
   return (
     <EntryForm
       contract={contracts.saveCoating}
       archive={putAway('coating')}
       noun="coating"
       entry={coating}
-      back={coating ? `/store/coatings/${coating.slug}` : '/store'}
+      back={back}
       blank={{
         name: '',
         kind: 'glaze',

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { notFound, redirect } from 'next/navigation';
 import { bodyTestsOf } from '@/data/stock';
+import { countStore, isBeginning } from '@/data/studio';
 import { may, permit } from '@/features/people';
 import { BodyTests } from '../../questions';
 import { BodyForm } from '../components/forms';
@@ -25,7 +26,10 @@ export async function BodyPage({ params }: { params: Promise<{ slug: string }> }
       }
       lead={body ? 'Clay body' : 'What is not known yet can stay empty.'}
     >
-      <BodyForm body={body} />
+      <BodyForm
+        body={body}
+        back={isBeginning(await countStore(database())) ? '/bench' : '/store'}
+      />
       {body !== null && (
         <Box sx={{ mt: 4 }}>
           <Section title="Measured of the clay itself">

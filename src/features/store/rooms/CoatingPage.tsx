@@ -9,6 +9,7 @@ import { standingWords } from '@/core/standing';
 import { cellsOfCoating } from '@/data/board';
 import { listBuckets } from '@/data/buckets';
 import { firedVersions, recipesOf } from '@/data/recipes';
+import { countStore, isBeginning } from '@/data/studio';
 import { permit } from '@/features/people';
 import { CoatingForm } from '../components/forms';
 import { RecipeRoom } from '../components/RecipeRoom';
@@ -29,7 +30,10 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
   if (slug === 'new') {
     return (
       <Page title="A new coating" lead="What is not known yet can stay empty.">
-        <CoatingForm coating={null} />
+        <CoatingForm
+          coating={null}
+          back={isBeginning(await countStore(database())) ? '/bench' : '/store'}
+        />
       </Page>
     );
   }

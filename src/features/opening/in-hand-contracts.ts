@@ -1,0 +1,65 @@
+/** A fired piece in hand whose making or firing nobody recorded. */
+import { z } from 'zod';
+import { isCone } from '@/core/cones';
+import { ATMOSPHERES } from '@/core/signs';
+import { answers, contract, undoneBy } from '@/platform/contract';
+import { optionalCone } from '@/platform/fields';
+import { bin, markField, stretchSchema } from '../pieces/contracts';
+import { takeOut } from '../loading/contracts';
+import { seenSchema } from './contracts';
+
+/** Something of the store by its id, or by a name that the store may not have yet. */
+const named = z
+  .object({ id: z.uuid().nullable(), name: z.string().trim().max(80, 'At most 80 characters.') })
+  .refine(({ id, name }) => id !== null || name !== '', 'Choose one, or give a name.');
+
+export const inHandSchema = z.object({
+  /** Made by whoever writes, so that pictures can follow at once and a repeat makes no second piece. */
+  pieceId: z.uuid(),
+  observationId: z.uuid(),
+  body: named,
+  form: z.string().trim().min(1, 'Choose a form.').max(40),
+  mark: markField,
+  /** Null: nobody knows what lies on it. An empty list: nothing does. First coat first. */
+  coats: z
+    .array(
+      z.object({
+        coating: named,
+        coats: z.number('How many?').int('Whole coats only.').min(1).max(20),
+        stretch: stretchSchema,
+      }),
+    )
+    .max(12)
+    .nullable(),
+  firing: z.object({
+    /** A firing on record; null: one that nobody wrote down. */
+    id: z.uuid().nullable(),
+    kilnId: z.uuid().nullable(),
+    on: z.iso.date('Give a date.').nullable(),
+    cone: optionalCone.refine((cone) => cone === null || isCone(cone), 'There is no such cone.'),
+    shown: z.boolean(),
+    atmosphere: z.enum(ATMOSPHERES),
+  }),
+  seen: seenSchema,
+});
+export type InHand = z.input<typeof inHandSchema>;
+export const inHand = undoneBy(
+  contract(
+    'opening.in-hand',
+    inHandSchema,
+    answers<{ code: string; firingId: string; chart: string | null }>(),
+  ),
+  bin,
+  ({ pieceId }) => ({ pieceIds: [pieceId], binned: true }),
+);
+
+/** A piece that was on no list when the kiln was lit, and came out of it. */
+export const join = undoneBy(
+  contract(
+    'opening.join',
+    z.object({ firingId: z.uuid(), code: z.string().trim().min(1).max(20) }),
+    answers<{ placementIds: string[] }>(),
+  ),
+  takeOut,
+  ({ firingId }, { placementIds }) => ({ firingId, placementIds }),
+);
