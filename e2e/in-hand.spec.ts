@@ -1,11 +1,10 @@
 /** A fired tile in the hand: on the chart in few acts, in a new studio and in one at work. Acts are counted. */
-import type { Locator, Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import {
   DEMO,
   FRESH,
   PASSWORD,
   accessible,
-  expect,
   onPhone,
   picture,
   seenOnce,
