@@ -48,7 +48,7 @@ test('from the Bench: body, coat, cone, air, picture, surface and a fault in at 
   const me = hand();
   await me.touch(page.getByRole('link', { name: 'I hold a fired tile' }));
   await me.touch(button(page, 'Saltbox'));
-  await me.write(page.getByLabel('Coatings, first coat first'), 'Tarn', true);
+  await me.write(page.getByRole('combobox', { name: 'Coatings, first coat first' }), 'Tarn', true);
   await me.write(page.getByLabel('Cone', { exact: true }), '6');
   await me.touch(button(page, 'oxidation'));
   await me.picture(page);
@@ -77,8 +77,8 @@ test('a new studio reaches its first cell in at most twenty acts, from an empty 
   await me.touch(button(page, 'Open the studio'));
   await expect(page.getByRole('heading', { name: 'To begin' })).toBeVisible();
   await me.touch(page.getByRole('link', { name: 'I hold a fired tile' }).first());
-  await me.write(page.getByLabel('Body'), 'Heron');
-  await me.write(page.getByLabel('Coatings, first coat first'), 'Loam', true);
+  await me.write(page.getByRole('textbox', { name: 'Body' }), 'Heron');
+  await me.write(page.getByRole('combobox', { name: 'Coatings, first coat first' }), 'Loam', true);
   await me.write(page.getByLabel('Cone', { exact: true }), '6');
   await me.touch(button(page, 'oxidation'));
   await me.picture(page);

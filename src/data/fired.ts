@@ -1,5 +1,6 @@
 /** Pieces as they went through firings: what their cells follow from. */
 import type { Seen } from '@/core/looks';
+import type { Refire } from '@/core/journey';
 import type { Verdict } from '@/core/signs';
 import { circumstances, type FiredPiece } from '@/core/standing';
 import type { Row, Source } from './database';
@@ -16,7 +17,11 @@ export type Fired = Omit<FiredPiece, 'seen'> & {
   openedAt: Date | null;
   seen: SeenObservation[];
 };
-export type SeenObservation = Seen & { id: string; verdict: Verdict | null };
+export type SeenObservation = Seen & {
+  id: string;
+  verdict: Verdict | null;
+  refire?: Refire | null;
+};
 
 /** Reads the fired pieces of these pairs with everything their cells follow from. */
 export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fired[]> {

@@ -6,6 +6,7 @@ import type { ConeRange } from '@/core/cones';
 import {
   journeyOf,
   journeyWords,
+  refireOf,
   waitsFor,
   type Life,
   type Passage,
@@ -15,6 +16,7 @@ import {
 } from '@/core/journey';
 import type { Row, Source } from './database';
 import type { PieceLayer } from './layers';
+import { refireIn } from './observations';
 import { holdPieces, thatWait, type PieceSummary } from './pieces';
 import type { Body } from '@/data/bodies';
 import type { Coating } from '@/data/coatings';
@@ -23,6 +25,8 @@ import type { Coating } from '@/data/coatings';
 export type KeptLife = Omit<Life, 'passages'> & {
   pieceId: string;
   waitingFor: WaitsFor | null;
+  /** What is on record of the refire it waits for. */
+  kept: { cone: string | null; atmosphere: string | null; todo: string | null };
   passages: (Passage & { firingId: string })[];
 };
 
@@ -45,12 +49,19 @@ export async function livesOf(src: Source, pieceIds: readonly string[]): Promise
       'piece.id',
       'piece.made_for',
       'piece.waiting_for',
+      'piece.refire_cone as kept_cone',
+      'piece.refire_atmosphere as kept_atmosphere',
+      'piece.refire_todo as kept_todo',
       'placement.firing_id',
       'firing.kind',
       'firing.status',
       'firing.opened_at',
       'firing.no',
       'observation.verdict',
+      'observation.refire_why',
+      'observation.refire_todo',
+      'observation.refire_cone',
+      'observation.refire_atmosphere',
     );
   const lives = new Map<string, KeptLife>();
   for (const row of rows) {
@@ -58,10 +69,12 @@ export async function livesOf(src: Source, pieceIds: readonly string[]): Promise
       pieceId: row.id,
       madeFor: row.made_for,
       waitingFor: row.waiting_for,
+      kept: { cone: row.kept_cone, atmosphere: row.kept_atmosphere, todo: row.kept_todo },
       passages: [],
     };
     const told = life.passages.find(({ firingId }) => firingId === row.firing_id);
-    if (told !== undefined) told.verdict = row.verdict;
+    const decided = { verdict: row.verdict, refire: refireIn(row) };
+    if (told !== undefined) Object.assign(told, decided);
     else if (row.firing_id !== null)
       life.passages.push({
         firingId: row.firing_id,
@@ -69,22 +82,35 @@ export async function livesOf(src: Source, pieceIds: readonly string[]): Promise
         status: row.status,
         // Two openings of one moment are told apart by their number.
         order: (row.opened_at?.getTime() ?? 0) + row.no / 1e6,
-        verdict: row.verdict,
+        ...decided,
       });
     lives.set(row.id, life);
   }
   return [...lives.values()];
 }
 
+const fieldsOf = (wait: WaitsFor | null, refire: KeptLife['kept'] | null): object => ({
+  waiting_for: wait,
+  refire_cone: refire?.cone ?? null,
+  refire_atmosphere: refire?.atmosphere ?? null,
+  refire_todo: refire?.todo ?? null,
+});
+
 /** Writes what these lives wait for, where the record says otherwise. */
 export async function keepJourneys(src: Source, lives: readonly KeptLife[]): Promise<void> {
-  const changed = new Map<WaitsFor | null, string[]>();
+  const changed = new Map<string, { fields: object; ids: string[] }>();
   for (const life of lives) {
-    const wait = waitsFor(life);
-    if (wait !== life.waitingFor) changed.set(wait, [...(changed.get(wait) ?? []), life.pieceId]);
+    const [wait, refire] = [waitsFor(life), refireOf(life)];
+    const fields = fieldsOf(wait, refire);
+    const { waitingFor, kept } = life;
+    const text = JSON.stringify(fields);
+    if (text === JSON.stringify(fieldsOf(waitingFor, kept))) continue;
+    const group = changed.get(text) ?? { fields, ids: [] };
+    group.ids.push(life.pieceId);
+    changed.set(text, group);
   }
-  for (const [wait, ids] of changed)
-    await src('piece').whereIn('id', ids).update({ waiting_for: wait });
+  for (const { fields, ids } of changed.values())
+    await src('piece').whereIn('id', ids).update(fields);
 }
 
 const CHUNK = 500;
@@ -118,7 +144,7 @@ export function wishesWith(
   bodies: readonly Body[],
   coatings: readonly Coating[],
 ): (
-  piece: Pick<PieceSummary, 'bodyId' | 'waitingFor' | 'wantedCone' | 'wantedAtmosphere'>,
+  piece: Pick<PieceSummary, 'bodyId' | 'waitingFor' | 'wantedNext'>,
   layers: readonly Pick<PieceLayer, 'coat'>[],
 ) => Wish {
   const ofBody = new Map(bodies.map((one) => [one.id, one]));
@@ -127,8 +153,7 @@ export function wishesWith(
     const body = ofBody.get(piece.bodyId);
     return {
       waitsFor: piece.waitingFor,
-      cone: piece.wantedCone,
-      atmosphere: piece.wantedAtmosphere,
+      ...piece.wantedNext,
       body: {
         name: body?.name ?? '',
         range: range(body?.coneLow ?? null, body?.coneHigh ?? null),
@@ -143,6 +168,14 @@ export function wishesWith(
     };
   };
 }
+
+/** What `wantedNext` says, for a query that gathers by it. */
+const NEXT = (src: Source) =>
+  ['cone', 'atmosphere'].map((what) =>
+    src.raw(
+      `CASE WHEN piece.waiting_for = 'refire' THEN COALESCE(piece.refire_${what}, piece.wanted_${what}) ELSE piece.wanted_${what} END AS wanted_${what}`,
+    ),
+  );
 
 /**
  * What waits, gathered by what it wants: one statement, and as many rows as there are different
@@ -164,8 +197,7 @@ export async function waitingGroups(src: Source, since: Date): Promise<WaitingGr
         .join('body', 'body.id', 'piece.body_id')
         .select(
           'piece.waiting_for',
-          'piece.wanted_cone',
-          'piece.wanted_atmosphere',
+          ...NEXT(src),
           'piece.created_at',
           'body.name as body_name',
           'body.cone_low',
@@ -213,7 +245,7 @@ export async function waitingGroups(src: Source, since: Date): Promise<WaitingGr
 
 /** Where a piece is, in words, from what is kept of it. */
 export const stateWords = (
-  piece: Pick<PieceSummary, 'waitingFor' | 'wantedCone' | 'binned'>,
+  piece: Pick<PieceSummary, 'waitingFor' | 'wantedNext' | 'refireTodo' | 'binned'>,
   firing: string | undefined,
   times: number,
 ): string =>
@@ -221,7 +253,8 @@ export const stateWords = (
     journeyOf({
       binned: piece.binned,
       waitsFor: piece.waitingFor,
-      wantedCone: piece.wantedCone,
+      wantedCone: piece.wantedNext.cone,
+      refireTodo: piece.refireTodo,
       firing: firing ?? null,
       timesFired: times,
     }),

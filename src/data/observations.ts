@@ -1,3 +1,4 @@
+import type { Refire } from '@/core/journey';
 import type { Verdict } from '@/core/signs';
 import type { Looks, Place, SeenSign } from '@/core/looks';
 import { insertMany, type Row, type Source } from './database';
@@ -10,6 +11,8 @@ export type Observation = Looks & {
   seenAt: Date;
   place: Place;
   verdict: Verdict | null;
+  /** What a refire is for, where that is the verdict. */
+  refire?: Refire | null;
   note: string;
 };
 
@@ -51,6 +54,15 @@ export async function appendObservations(
       met: one.met,
       rating: one.rating,
       verdict: one.verdict,
+      ...(one.verdict === 'refire' && one.refire != null
+        ? {
+            refire_why: one.refire.why,
+            refire_todo: one.refire.todo,
+            refire_cone: one.refire.cone,
+            refire_atmosphere: one.refire.atmosphere,
+          }
+        : {}),
+      healed: JSON.stringify(one.healed ?? []),
       note: one.note,
       supersedes: one.supersedes ?? null,
     })),
@@ -78,6 +90,17 @@ export async function supersede(src: Source, ids: readonly string[], now: Date):
 export async function reinstate(src: Source, ids: readonly string[]): Promise<void> {
   await src('observation').whereIn('id', ids).update({ superseded_at: null });
 }
+
+/** What a refire is for, as a row of a look keeps it; null where nobody said. */
+export const refireIn = (row: Row): Refire | null =>
+  row.verdict !== 'refire' || row.refire_why === null
+    ? null
+    : {
+        why: row.refire_why,
+        todo: row.refire_todo,
+        cone: row.refire_cone,
+        atmosphere: row.refire_atmosphere,
+      };
 
 /** Observations with their signs, oldest first. */
 export async function listObservations(
@@ -132,6 +155,8 @@ export async function listObservations(
     met: row.met,
     rating: row.rating,
     verdict: row.verdict,
+    refire: refireIn(row),
+    healed: row.healed,
     note: row.note,
     signs: signs.get(row.id)?.sort((a, b) => (a.sign < b.sign ? -1 : 1)) ?? [],
     supersedes: row.supersedes,

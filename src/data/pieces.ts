@@ -1,5 +1,5 @@
 import { codeOf } from '@/core/codes';
-import { waitsFor, type MadeFor, type Passage, type WaitsFor } from '@/core/journey';
+import { waitsFor, wantedNext, type MadeFor, type Passage, type WaitsFor } from '@/core/journey';
 import type { Face } from '@/core/zones';
 import { insertMany, type Row, type Source } from './database';
 import { flagsOf, type Flag } from './flags';
@@ -48,6 +48,9 @@ export type PieceSummary = {
   waitingFor: WaitsFor | null;
   wantedCone: string | null;
   wantedAtmosphere: string | null;
+  /** What it wants of its next firing: of a refire, what that is for. */
+  wantedNext: { cone: string | null; atmosphere: string | null };
+  refireTodo: string;
   createdAt: Date;
   /** False where nobody knows what lies on it. */
   coatsKnown: boolean;
@@ -145,6 +148,13 @@ const summary = (row: Row): PieceSummary => ({
   waitingFor: row.waiting_for,
   wantedCone: row.wanted_cone,
   wantedAtmosphere: row.wanted_atmosphere,
+  wantedNext: wantedNext({
+    waitsFor: row.waiting_for,
+    cone: row.wanted_cone,
+    atmosphere: row.wanted_atmosphere,
+    refire: { cone: row.refire_cone, atmosphere: row.refire_atmosphere },
+  }),
+  refireTodo: row.refire_todo ?? '',
   createdAt: row.created_at,
   coatsKnown: Boolean(row.coats_known),
   binned: row.binned_at !== null,

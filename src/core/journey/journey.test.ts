@@ -1,8 +1,17 @@
 import fc from 'fast-check';
 import { FIRING_KINDS, STATUSES } from '../firing';
-import { VERDICTS } from '../signs';
-import { journeyOf, timesFired, waitsFor, type Life, type Passage } from './journey';
-import { journeyWords } from './words';
+import { VERDICTS, type Verdict } from '../signs';
+import {
+  decisionOf,
+  journeyOf,
+  refireOf,
+  timesFired,
+  waitsFor,
+  wantedNext,
+  type Life,
+  type Passage,
+} from './journey';
+import { journeyWords, refireWords } from './words';
 
 const passage = (kind: Passage['kind'], order: number, rest: Partial<Passage> = {}): Passage => ({
   kind,
@@ -83,8 +92,58 @@ test('where a piece is, in words', () => {
   expect(words({ waitsFor: 'glaze', timesFired: 1 })).toBe('waits for glaze, cone 5½');
   expect(words({ waitsFor: 'glaze', wantedCone: null })).toBe('waits for glaze');
   expect(words({ waitsFor: 'bisque' })).toBe('waits for bisque');
-  expect(words({ waitsFor: 'refire', timesFired: 1 })).toBe('waits for a refire');
+  expect(words({ waitsFor: 'refire', timesFired: 1 })).toBe('waits for a refire, cone 5½');
   expect(words({ timesFired: 1 })).toBe('fired');
   expect(words({ timesFired: 3 })).toBe('fired 3 times');
   expect(words({})).toBe('made');
+});
+
+const REFIRE = { why: 'crazing', todo: 'another coat', cone: '5.5', atmosphere: null };
+
+test('what a refire is for stands with the look that decided it, and goes with it', () => {
+  const look = (seenAt: string, verdict: Verdict | null, refire: typeof REFIRE | null = null) => ({
+    zone: null,
+    seenAt,
+    verdict,
+    refire,
+  });
+  const first = look('2026-01-01', 'refire', REFIRE);
+  expect(decisionOf([first])).toEqual({ verdict: 'refire', refire: REFIRE });
+  expect(decisionOf([first, look('2026-01-02', null)]).refire).toEqual(REFIRE);
+  expect(decisionOf([first, look('2026-01-02', 'keep')])).toEqual({
+    verdict: 'keep',
+    refire: null,
+  });
+  // A later wish without a reason is a wish of its own.
+  expect(decisionOf([first, look('2026-01-02', 'refire')]).refire).toBeNull();
+  expect(decisionOf([{ ...first, zone: '1|0-1000|0-1000|all' }])).toEqual({
+    verdict: null,
+    refire: null,
+  });
+});
+
+test('it waits for the refire’s own cone, and for what it was made for where that says nothing', () => {
+  const fired = life(passage('glaze', 1, { verdict: 'refire', refire: REFIRE }));
+  expect(refireOf(fired)).toEqual(REFIRE);
+  const wish = { cone: '6', atmosphere: 'oxidation' };
+  expect(wantedNext({ ...wish, waitsFor: 'refire', refire: REFIRE })).toEqual({
+    cone: '5.5',
+    atmosphere: 'oxidation',
+  });
+  expect(wantedNext({ ...wish, waitsFor: 'refire', refire: null })).toEqual(wish);
+  expect(wantedNext({ ...wish, waitsFor: 'glaze', refire: REFIRE })).toEqual(wish);
+  // Once it has been through it, the intention is over.
+  const again = passage('refire', 2, { verdict: 'keep' });
+  expect(refireOf({ ...fired, passages: [...fired.passages, again] })).toBeNull();
+});
+
+test('what a refire is for, in words', () => {
+  expect(refireWords(REFIRE)).toBe('Refire at cone 5½: another coat, because of crazing');
+  expect(refireWords({ why: '', todo: '', cone: null, atmosphere: 'oxidation' })).toBe(
+    'Refire in oxidation',
+  );
+  const waiting = { binned: false, firing: null, timesFired: 1, waitsFor: 'refire' as const };
+  expect(
+    journeyWords(journeyOf({ ...waiting, wantedCone: '5.5', refireTodo: 'another coat' })),
+  ).toBe('waits for a refire, cone 5½, another coat');
 });

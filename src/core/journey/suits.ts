@@ -39,7 +39,9 @@ export function unsuited(wish: Wish, offer: Offer): string | null {
     const { range } = wish.body;
     if (range !== null && compareCones(target, range.high) > 0)
       return `${wish.body.name} goes to cone ${formatCone(range.high)} at most`;
-    for (const { name, range: own } of wish.coatings)
+    // Whoever refires at a cone of their own, for gold or a soft coat, means to leave the glaze’s range.
+    const meant = wish.waitsFor === 'refire' && wish.cone === target;
+    for (const { name, range: own } of meant ? [] : wish.coatings)
       if (own !== null && !inConeRange(target, own))
         return `${name} is for cone ${formatCone(own.low)} to ${formatCone(own.high)}`;
   }

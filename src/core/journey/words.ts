@@ -1,5 +1,13 @@
 import { formatCone } from '../cones';
-import type { Journey } from './journey';
+import type { Journey, Refire } from './journey';
+
+/** What a refire is for: "Refire at cone 5½ in oxidation: another coat, because of crazing". */
+export function refireWords({ why, todo, cone, atmosphere }: Refire): string {
+  const at = cone === null ? '' : ` at cone ${formatCone(cone)}`;
+  const air = atmosphere === null ? '' : ` in ${atmosphere}`;
+  const first = todo === '' ? '' : `: ${todo}`;
+  return `Refire${at}${air}${first}${why === '' ? '' : `, because of ${why}`}`;
+}
 
 /** Where a piece is in its life, in words. */
 export function journeyWords(journey: Journey): string {
@@ -9,10 +17,13 @@ export function journeyWords(journey: Journey): string {
     case 'in a firing':
       return `in ${journey.firing}`;
     case 'waiting':
-      if (journey.for === 'refire') return 'waits for a refire';
-      return journey.for === 'glaze' && journey.cone !== null
-        ? `waits for glaze, cone ${formatCone(journey.cone)}`
-        : `waits for ${journey.for}`;
+      return [
+        journey.for === 'refire' ? 'waits for a refire' : `waits for ${journey.for}`,
+        journey.for !== 'bisque' && journey.cone !== null && `cone ${formatCone(journey.cone)}`,
+        journey.todo,
+      ]
+        .filter(Boolean)
+        .join(', ');
     case 'fired':
       return journey.times === 1 ? 'fired' : `fired ${journey.times} times`;
     case 'made':

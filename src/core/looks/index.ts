@@ -1,4 +1,5 @@
 /** Looks: who saw what of a piece, when, and what follows from several of them. */
 export * from './looks';
+export * from './refired';
 export * from './voices';
 export * from './words';

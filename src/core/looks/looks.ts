@@ -12,6 +12,8 @@ export type Looks = {
   met: Meeting | null;
   rating: number | null;
   signs: SeenSign[];
+  /** Signs of before that were looked for and are not there any more. */
+  healed?: string[];
 };
 
 /** Where somebody stood when they looked. */
@@ -54,6 +56,7 @@ export const inOrder = <L extends { seenAt: string | Date }>(looks: readonly L[]
 /** Did this look go over the surface? A note or a measured run alone says nothing of faults. */
 export const wentOver = (look: Omit<Looks, 'movementMm'>): boolean =>
   look.signs.length > 0 ||
+  (look.healed?.length ?? 0) > 0 ||
   [look.surface, look.opacity, look.colour, look.met, look.rating].some((said) => said !== null);
 
 const FACTS = ['surface', 'opacity', 'colour', 'movementMm', 'met', 'rating'] as const;

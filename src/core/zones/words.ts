@@ -102,13 +102,18 @@ export function describePiece(
     : `${all.slice(0, MOST).join('; ')} and ${all.length - MOST} more`;
 }
 
-/** What was done otherwise than meant, layer by layer, in words. Empty when nothing differs. */
+/**
+ * What was done otherwise than meant, layer by layer, in words. Empty when nothing differs. Coats that
+ * were put on for a later firing than any that was meant are another intention, not a deviation.
+ */
 export function deviations(
   meant: readonly Layer[],
-  done: readonly Layer[],
+  put: readonly Layer[],
   name: (slug: string) => string,
 ): string[] {
   const found: string[] = [];
+  const last = Math.max(1, ...meant.map(({ generation }) => generation));
+  const done = put.filter(({ generation }) => generation <= last);
   const count = Math.max(meant.length, done.length);
   for (let i = 0; i < count; i++) {
     const [a, b] = [meant[i], done[i]];

@@ -273,6 +273,17 @@ test('what was done otherwise than meant is said layer by layer', () => {
   ).toEqual(['Layer 1: b instead of a; not dried before it.']);
 });
 
+test('a coat put on for a refire is no deviation of what was meant first', () => {
+  const name = (slug: string): string => slug;
+  const second = layer(B, {}, { generation: 2 });
+  expect(deviations([layer(A)], [layer(A), second], name)).toEqual([]);
+  // Meant for the refire as well, it is held to account.
+  expect(deviations([layer(A), second], [layer(A), layer(A, {}, { generation: 2 })], name)).toEqual(
+    ['Layer 2: a instead of b.'],
+  );
+  expect(deviations([layer(A)], [second], name)).toEqual(['Layer 1: a was meant but not put on.']);
+});
+
 test('a stack’s key names its coats again', () => {
   const coats = ['pitch', 'slack-tide', 'x9'].map((slug, i) => ({
     coat: { slug, version: i + 1, kind: 'glaze' as const },

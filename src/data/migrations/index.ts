@@ -19,6 +19,7 @@ import * as calledOff from './0017-called-off';
 import * as grinding from './0018-grinding';
 import * as merging from './0019-merging';
 import * as inHand from './0020-in-hand';
+import * as refire from './0021-refire';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -44,6 +45,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0018-grinding', ...grinding },
   { name: '0019-merging', ...merging },
   { name: '0020-in-hand', ...inHand },
+  { name: '0021-refire', ...refire },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

@@ -46,8 +46,9 @@ export async function loadOf(
     flags: (flags.get(piece.id) ?? []).map((flag) => flag.text),
     wants: [
       piece.waitingFor,
-      piece.wantedCone ? `cone ${formatCone(piece.wantedCone)}` : null,
-      piece.wantedAtmosphere,
+      piece.wantedNext.cone ? `cone ${formatCone(piece.wantedNext.cone)}` : null,
+      piece.wantedNext.atmosphere,
+      piece.refireTodo,
     ]
       .filter(Boolean)
       .join(', '),

@@ -1,7 +1,7 @@
 import { keepCells, refreshCells } from '@/data/cells';
 import type { Transaction } from '@/data/database';
 import { believedMoment, meansCorrection } from '@/core/looks';
-import { verdictOf } from '@/core/journey';
+import { decisionOf } from '@/core/journey';
 import { loadFired, type Fired, type SeenObservation } from '@/data/fired';
 import { findFiring, setWrittenUp } from '@/data/firings';
 import {
@@ -97,11 +97,11 @@ export const record = operation({
         },
       ],
     }));
-    const verdicts = new Map(after.map((piece) => [piece.pieceId, verdictOf(piece.seen)]));
+    const decided = new Map(after.map((piece) => [piece.pieceId, decisionOf(piece.seen)]));
     const lives = known.map((life) => ({
       ...life,
       passages: life.passages.map((one) =>
-        one.firingId === firingId ? { ...one, verdict: verdicts.get(life.pieceId) ?? null } : one,
+        one.firingId === firingId ? { ...one, ...decided.get(life.pieceId) } : one,
       ),
     }));
     const write = async (): Promise<void> => {

@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import { MEETINGS, OPACITIES, SURFACES, VERDICTS, signOf } from '@/core/signs';
+import { ATMOSPHERES, MEETINGS, OPACITIES, SURFACES, VERDICTS, signOf } from '@/core/signs';
 import { PLACES } from '@/core/looks';
 import { parseZoneKey } from '@/core/zones';
 import { contract, toggled, undoneBy } from '@/platform/contract';
+import { optionalCone } from '@/platform/fields';
 
 export const seenSchema = z.object({
   surface: z.enum(SURFACES).nullable(),
@@ -16,6 +17,21 @@ export const seenSchema = z.object({
   met: z.enum(MEETINGS).nullable(),
   rating: z.number().int().min(1).max(5).nullable(),
   verdict: z.enum(VERDICTS).nullable(),
+  /** What a refire is for; said with the verdict, and taken back with it. */
+  refire: z
+    .object({
+      why: z.string().trim().max(300, 'At most 300 characters.'),
+      todo: z.string().trim().max(200, 'At most 200 characters.'),
+      cone: optionalCone,
+      atmosphere: z.enum(ATMOSPHERES).nullable(),
+    })
+    .nullable()
+    .optional(),
+  /** Signs of before that were looked for and are gone. */
+  healed: z
+    .array(z.string().refine((id) => signOf(id) !== undefined, 'There is no such sign.'))
+    .max(30)
+    .optional(),
   note: z.string().trim().max(4000, 'At most 4000 characters.').default(''),
   signs: z
     .array(

@@ -62,7 +62,7 @@ async function layersOf({ trx, now }: Act, coats: NonNullable<Taken['coats']>) {
   return layers;
 }
 
-const saysAnything = ({ signs, note, ...facts }: Taken['seen']): boolean =>
+const saysAnything = ({ signs, note, refire: _, healed: __, ...facts }: Taken['seen']): boolean =>
   signs.length > 0 || note !== '' || Object.values(facts).some((fact) => fact !== null);
 
 async function firingFor(act: Act, { firing }: Taken): Promise<string> {
@@ -99,7 +99,15 @@ export const inHand = operation({
           madeOn: null,
           notes: '',
           madeFor: 'glaze',
-          been: [{ kind: 'glaze', status: 'opened', order: 0, verdict: taken.seen.verdict }],
+          been: [
+            {
+              kind: 'glaze',
+              status: 'opened',
+              order: 0,
+              verdict: taken.seen.verdict,
+              refire: taken.seen.refire ?? null,
+            },
+          ],
           wantedCone: null,
           wantedAtmosphere: null,
           faces: [{ no: 1, kind: 'bare', slipVersionId: null }],

@@ -7,6 +7,7 @@ import { loadPieces } from '@/data/pieces';
 import type { Place } from '@/core/looks';
 import { deviations } from '@/core/zones';
 import type { RoomLook, RoomPiece } from './room';
+import { beforeOf } from './before';
 import { groupRows } from '@/data/rows';
 import { listBodies } from '@/data/bodies';
 import { listCoatings, paintable } from '@/data/coatings';
@@ -32,8 +33,11 @@ export async function openingRoom(
     listBodies(src),
     listCoatings(src),
   ]);
-  const observations = await listObservations(src, { firingId: firing.id, current: true });
-  const photos = await listPhotos(src, { firingId: firing.id });
+  const [observations, photos, before] = await Promise.all([
+    listObservations(src, { firingId: firing.id, current: true }),
+    listPhotos(src, { firingId: firing.id }),
+    beforeOf(src, firing, placements),
+  ]);
   const seenOf = groupRows(
     observations,
     (one) => one,
@@ -61,6 +65,7 @@ export async function openingRoom(
         generation: place.generation,
         joined: place.late ? place.id : null,
         coatsKnown: piece.coatsKnown,
+        before: before.get(piece.id) ?? null,
         flags: piece.flags.map((flag) => flag.text),
         faces: piece.faces,
         layers: piece.done.filter((layer) => layer.generation <= Math.max(place.generation, 1)),
@@ -85,6 +90,8 @@ export async function openingRoom(
                 met: one.met,
                 rating: one.rating,
                 verdict: one.verdict,
+                refire: one.refire ?? null,
+                healed: one.healed ?? [],
                 note: one.note,
                 signs: one.signs,
               },

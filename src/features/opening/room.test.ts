@@ -26,6 +26,7 @@ const piece = (id: string, rest: Partial<RoomPiece> = {}): RoomPiece => ({
   generation: 1,
   joined: null,
   coatsKnown: true,
+  before: null,
   flags: [],
   faces: [],
   layers: [],

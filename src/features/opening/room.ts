@@ -1,6 +1,6 @@
 import { gluesShelf } from '@/core/signs';
-import { verdictOf } from '@/core/journey';
-import { meansCorrection, stateOf, type Place } from '@/core/looks';
+import { decisionOf, type Refire } from '@/core/journey';
+import { meansCorrection, stateOf, type Place, type SeenSign } from '@/core/looks';
 import type { Verdict } from '@/core/signs';
 import type { RecordInput, SeenInput } from './contracts';
 
@@ -14,6 +14,15 @@ export type RoomLook = {
   at: string;
   place: Place;
   seen: SeenInput;
+};
+
+/** How a piece came out of the firing before, and what it was to go in again for. */
+export type Before = {
+  firing: string;
+  photos: string[];
+  surface: string | null;
+  signs: SeenSign[];
+  refire: Refire | null;
 };
 
 /** A piece as opening mode needs it. */
@@ -39,6 +48,8 @@ export type RoomPiece = {
   layers: import('@/core/zones').Layer[];
   otherwise: string[];
   photos: string[];
+  /** How it came out of the firing before this one, where this is a refire. */
+  before: Before | null;
   /** The looks that stand, oldest first, by zone ('' for the whole piece). */
   looks: Record<string, RoomLook[]>;
 };
@@ -74,7 +85,7 @@ export function nowOf(looks: readonly RoomLook[]): SeenInput | null {
     verdict: seen.verdict,
   }));
   const state = stateOf(told);
-  return state && { ...state.now, verdict: verdictOf(told), note: '' };
+  return state && { ...state.now, ...decisionOf(told), healed: [], note: '' };
 }
 
 /** What is being written: a look of its own (null), or the correction of one that stands. */

@@ -68,7 +68,7 @@ export function InHandForm({
       ...fresh(),
       body: start.body ?? (bodies.length === 1 ? bodies[0]! : { id: null, name: '' }),
       form: start.form ?? FORMS[0]!.name,
-      coats: start.coats ?? [],
+      coats: start.coats === undefined ? [] : start.coats,
       firing: {
         id: null,
         kilnId: null,

@@ -15,6 +15,7 @@ import { Picture } from '@/ui/Picture';
 import { MONO } from '@/ui/theme';
 import { Silhouette, faceName, namesOf, paintsOf } from '../../drawings';
 import { isWritten, looksAt, type RoomLook, type RoomPiece, type Writer } from '../room';
+import { BeforeRefire } from './BeforeRefire';
 import { LooksHere } from './LooksHere';
 import type { Place } from '@/core/looks';
 import type { PaintChoice } from '../queries';
@@ -191,6 +192,9 @@ export function PieceInHand(props: InHand) {
           writer={props.writer}
           units={props.units}
         />
+        {zone === null && piece.before !== null && (
+          <BeforeRefire code={piece.code} before={piece.before} seen={seen} onSeen={props.onSeen} />
+        )}
         <SeenFields
           seen={seen}
           onChange={props.onSeen}

@@ -9,6 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { MEETINGS, OPACITIES, SURFACES, VERDICTS } from '@/core/signs';
 import { formatLength, type Units } from '@/core/units';
+import { RefireFields } from './RefireFields';
 import { SignPad } from './SignPad';
 import type { SeenInput } from '../contracts';
 
@@ -83,8 +84,13 @@ export function SeenFields({
           label="Verdict"
           words={VERDICTS}
           value={seen.verdict}
-          onChange={(verdict) => set({ verdict })}
+          onChange={(verdict) =>
+            set({ verdict, ...(verdict === 'refire' ? {} : { refire: null }) })
+          }
         />
+      )}
+      {whole && seen.verdict === 'refire' && (
+        <RefireFields seen={seen} onChange={(refire) => set({ refire })} />
       )}
       {seen.verdict === 'keep' || seen.verdict === 'sell' || seen.verdict === 'give' ? (
         <Typography role="note" variant="body2" sx={{ borderLeft: '4px solid', pl: 1, mb: 1 }}>

@@ -1,32 +1,48 @@
 import Typography from '@mui/material/Typography';
-import { changesWords, stateOf, voicesOf, voicesWords } from '@/core/looks';
+import { becameWords, changesWords, stateOf, voicesOf, voicesWords } from '@/core/looks';
 import type { Units } from '@/core/units';
 import type { RecordedObservation } from '@/data/observations';
 import { ObservationView } from './ObservationView';
 
+/** The looks that stand, as the core reads them. */
+const asTold = (looks: readonly RecordedObservation[]) =>
+  looks
+    .filter(({ superseded }) => !superseded)
+    .map((look) => ({ ...look, by: look.seenBy, seenAt: look.seenAt.toISOString() }));
+
 /** The looks at a piece after one firing: each stands, and what they say together comes first. */
 export function FiringLooks({
   looks,
+  before,
   opened,
   timeZone,
   units,
 }: {
   looks: readonly RecordedObservation[];
+  /** The looks after the firing before, where this was a refire. */
+  before: readonly RecordedObservation[];
   opened: Date | null;
   timeZone: string;
   units: Units;
 }) {
-  const standing = looks
-    .filter(({ superseded }) => !superseded)
-    .map((look) => ({ ...look, by: look.seenBy, seenAt: look.seenAt.toISOString() }));
+  const standing = asTold(looks);
   const names = new Map(looks.map(({ seenBy, seenByName }) => [seenBy, seenByName]));
   const whole = stateOf(standing.filter(({ zone }) => zone === null));
   const since = whole === null ? '' : changesWords(whole.changes);
+  const was = stateOf(asTold(before).filter(({ zone }) => zone === null));
+  const became =
+    whole === null || was === null
+      ? ''
+      : becameWords(
+          was.now.signs.filter(({ wanted }) => !wanted),
+          whole.cameOut.signs.filter(({ wanted }) => !wanted),
+        );
   const voices = voicesOf(standing).flatMap((one) =>
     voicesWords(one, (id) => names.get(id) ?? id, units),
   );
   return (
     <>
+      {became !== '' && <Typography sx={{ fontWeight: 650 }}>By this refire: {became}.</Typography>}
       {since !== '' && (
         <Typography sx={{ fontWeight: 650 }}>Since it came out: {since}.</Typography>
       )}

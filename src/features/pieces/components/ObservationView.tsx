@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { refireWords } from '@/core/journey';
 import { signOf } from '@/core/signs';
 import { lookWords, whenWords } from '@/core/looks';
 import type { Units } from '@/core/units';
@@ -27,6 +28,7 @@ export function ObservationView({
 }) {
   const place = one.zone === null ? null : parseZoneKey(one.zone);
   const facts = lookWords(one, units);
+  const refire = one.refire == null ? '' : refireWords(one.refire);
   return (
     <Box
       sx={{
@@ -66,6 +68,13 @@ export function ObservationView({
             {caution}
           </Typography>
         ))}
+      {refire !== '' && <Typography>{refire}</Typography>}
+      {(one.healed ?? []).length > 0 && (
+        <Typography>
+          Not there any more:{' '}
+          {one.healed?.map((sign) => signOf(sign)?.name.toLowerCase() ?? sign).join(', ')}
+        </Typography>
+      )}
       {one.note !== '' && <Typography sx={{ whiteSpace: 'pre-line' }}>{one.note}</Typography>}
     </Box>
   );

@@ -51,6 +51,10 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
         (a.firing?.plannedFor ?? '').localeCompare(b.firing?.plannedFor ?? '') ||
         a.one.generation - b.one.generation,
     );
+  const firingBefore = (generation: number): string | undefined =>
+    placements
+      .filter((one) => one.generation > 0 && one.generation < generation)
+      .sort((a, b) => b.generation - a.generation)[0]?.firingId;
   return (
     <Page
       title={
@@ -165,6 +169,9 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                 </Typography>
                 <FiringLooks
                   looks={observations.filter((seen) => seen.firingId === one.firingId)}
+                  before={observations.filter(
+                    (seen) => one.generation > 1 && seen.firingId === firingBefore(one.generation),
+                  )}
                   opened={firing?.openedAt ?? null}
                   timeZone={studio.timeZone}
                   units={units}
