@@ -13,6 +13,7 @@ export const TABLES_LEFT_OUT: Readonly<Record<string, string>> = {
   kiln_token: 'a secret of a device',
   attempt: 'tries to sign in, forgotten by themselves',
   operation: 'answers to acts already carried out, for repeats only',
+  merger: 'what taking two apart again needs; what was merged says so itself',
   cell: 'follows from the observations',
   cell_coat: 'follows from the observations',
   sighting: 'follows from the observations',

@@ -96,6 +96,7 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
       openedAt: row.opened_at,
       // What nobody knows of is no evidence: without faces it stands in no cell.
       faces: row.coats_known ? (faces.get(key(row)) ?? []) : [],
+      form: row.form,
       layers: coats,
       cone: row.cone_band,
       coneKnown: row.cone_known,

@@ -77,6 +77,7 @@ const coatOf = (row: Row): Coat => ({
 const FACE = [
   'face.no as face_no',
   'face.kind as face_kind',
+  'face.surface',
   'face.slip_version_id',
   'coating.slug as coat_slug',
   'coating_version.no as coat_no',
@@ -87,6 +88,7 @@ const faceOf = (row: Row): Face => ({
   no: row.face_no,
   kind: row.face_kind,
   slip: row.slip_version_id === null ? null : coatOf(row),
+  surface: row.surface,
 });
 
 /** Adds the piece's faces to a query: a row for each. `groupFaces` puts them in order. */

@@ -3,7 +3,7 @@ import { waitsFor, wantedNext, type MadeFor, type Passage, type WaitsFor } from 
 import type { Face } from '@/core/zones';
 import { insertMany, type Row, type Source } from './database';
 import { flagsOf, type Flag } from './flags';
-import type { FaceFields } from './faces';
+import { faceRow, type FaceFields } from './faces';
 import { facesOf, layerRow, layersOf, type LayerFields, type PieceLayer } from './layers';
 import { takePieceNumbers } from './studio';
 
@@ -102,14 +102,7 @@ export async function createPieces(
   await insertMany(
     src,
     'face',
-    pieces.flatMap((piece) =>
-      piece.faces.map((face) => ({
-        piece_id: piece.id,
-        no: face.no,
-        kind: face.kind,
-        slip_version_id: face.slipVersionId,
-      })),
-    ),
+    pieces.flatMap((piece) => piece.faces.map((face) => faceRow(piece.id, face))),
     1000,
   );
   await insertMany(

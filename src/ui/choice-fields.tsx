@@ -27,11 +27,14 @@ export function SelectInput<V extends FieldValues>({
   helper,
   choices,
   none,
+  onPick,
   ...rest
-}: Bound<V> & { choices: readonly Choice[]; none?: string } & Omit<
-    TextFieldProps,
-    'name' | 'label'
-  >) {
+}: Bound<V> & {
+  choices: readonly Choice[];
+  none?: string;
+  /** What else follows from what was chosen. */
+  onPick?: (value: string | number | null) => void;
+} & Omit<TextFieldProps, 'name' | 'label'>) {
   const id = useId();
   return (
     <Controller
@@ -44,9 +47,11 @@ export function SelectInput<V extends FieldValues>({
           id={id}
           select
           value={field.value ?? ''}
-          onChange={(event) =>
-            field.onChange(event.target.value === '' ? null : event.target.value)
-          }
+          onChange={(event) => {
+            const picked = event.target.value === '' ? null : event.target.value;
+            field.onChange(picked);
+            onPick?.(picked);
+          }}
           label={label}
           error={fieldState.invalid}
           helperText={fieldState.error?.message ?? helper}

@@ -1,3 +1,4 @@
+export * from './forms';
 export * from './matrix';
 export * from './blends';
 export * from './plan';

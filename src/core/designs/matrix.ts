@@ -1,4 +1,4 @@
-import type { Coat, FaceKind, Layer, Method, Stretch, Weight } from '../zones';
+import type { Coat, Layer, Method, Stretch, Weight } from '../zones';
 import { EVERYWHERE } from '../zones';
 
 /** How one of the two coats of a matrix goes on. */
@@ -67,25 +67,3 @@ export function matrixTiles<C extends Coat>(plan: MatrixPlan<C>): MatrixTile<C>[
   }
   return tiles;
 }
-
-/** Forms a studio makes tiles and ware in, with the direction in which their faces are measured. */
-export const FORMS: readonly {
-  name: string;
-  kind: 'tile' | 'ware';
-  axis: 'foot to rim' | 'centre to rim';
-  faces: readonly FaceKind[];
-}[] = [
-  { name: 'L tile', kind: 'tile', axis: 'foot to rim', faces: ['bare', 'light-slip'] },
-  { name: 'ring-cut T tile', kind: 'tile', axis: 'foot to rim', faces: ['bare', 'dark-slip'] },
-  { name: 'test cup', kind: 'tile', axis: 'foot to rim', faces: ['bare'] },
-  { name: 'test bowl', kind: 'tile', axis: 'centre to rim', faces: ['bare'] },
-  { name: 'slab', kind: 'tile', axis: 'foot to rim', faces: ['bare', 'textured'] },
-  { name: 'ball and coil', kind: 'tile', axis: 'foot to rim', faces: ['bare'] },
-  { name: 'draped coil', kind: 'tile', axis: 'foot to rim', faces: ['bare'] },
-  { name: 'mug', kind: 'ware', axis: 'foot to rim', faces: ['bare'] },
-  { name: 'beaker', kind: 'ware', axis: 'foot to rim', faces: ['bare'] },
-  { name: 'bowl', kind: 'ware', axis: 'centre to rim', faces: ['bare'] },
-  { name: 'plate', kind: 'ware', axis: 'centre to rim', faces: ['bare'] },
-  { name: 'vase', kind: 'ware', axis: 'foot to rim', faces: ['bare'] },
-  { name: 'jar with lid', kind: 'ware', axis: 'foot to rim', faces: ['bare'] },
-];

@@ -1,3 +1,4 @@
+import { facesOfForm } from '../designs';
 import { dip } from '../../../test-support/layers';
 import { NOTHING, type Seen } from '../looks';
 import { cellKey, sightingsOf } from './index';
@@ -19,6 +20,7 @@ const piece = (rest: Partial<FiredPiece> = {}): FiredPiece => ({
   generation: 1,
   body: 'peat',
   faces: [{ no: 1, kind: 'bare', slip: null }],
+  form: 'L tile',
   layers: [layer('a', 0, 2 / 3), layer('b', 1 / 3, 1)],
   cone: '6',
   coneKnown: 'read',
@@ -112,4 +114,31 @@ test('a piece fired again is no evidence for its stack as once fired', () => {
   const [again] = sightingsOf(piece({ layers: [layer('a', 0, 1)], generation: 2 }));
   expect(again!.stackKey).toBe(once!.stackKey);
   expect(cellKey(again!)).not.toBe(cellKey(once!));
+});
+
+test('ware: inside and outside are cells of their own, a bare foot is no evidence', () => {
+  const faces = facesOfForm('mug').map((face) => ({ ...face, slip: null }));
+  const on = (slug: string, face: number | null) => dip(slug, { face });
+  const mug = piece({ form: 'mug', faces, layers: [on('clear', 2), on('tarn', 1)] });
+  expect(sightingsOf(mug).map(({ stackKey }) => stackKey)).toEqual([
+    'tarn#1 dip×1',
+    'clear#1 dip×1',
+    // The rim was left: that is seen. The foot is always left.
+    'bare',
+  ]);
+  const all = piece({ form: 'mug', faces, layers: [on('tarn', null)] });
+  expect(sightingsOf(all).map(({ stackKey }) => stackKey)).toEqual(['tarn#1 dip×1']);
+  const footed = piece({ form: 'mug', faces, layers: [on('tarn', 4)] });
+  expect(sightingsOf(footed).map(({ stackKey }) => stackKey)).toEqual(['bare', 'tarn#1 dip×1']);
+});
+
+test('a plate’s inner half is a quarter of it, a tile’s lower half is half', () => {
+  const layers = [layer('a', 0, 0.5), layer('b', 0.5, 1)];
+  const areas = (form: string, faces: FiredPiece['faces']): number[] =>
+    sightingsOf(piece({ form, faces, layers })).map(({ area }) => area);
+  expect(areas('L tile', [{ no: 1, kind: 'bare', slip: null }])).toEqual([0.5, 0.5]);
+  expect(areas('plate', [{ no: 1, kind: 'bare', slip: null }])).toEqual([0.25, 0.75]);
+  // Its underside is not measured from the middle.
+  const under = { no: 1, kind: 'bare' as const, slip: null, surface: 'outside' as const };
+  expect(areas('plate', [under])).toEqual([0.5, 0.5]);
 });

@@ -1,4 +1,5 @@
 import type { ConeKnown } from '../firing';
+import { faceShare, hasRings } from '../designs';
 import { stateOf, voicesOf, type Changes, type Looks, type Seen } from '../looks';
 import {
   groundKey,
@@ -18,6 +19,7 @@ export type FiredPiece = {
   generation: number;
   body: string;
   faces: Face[];
+  form: string;
   layers: Layer[];
   cone: string;
   /** How it is known that this cone was reached. */
@@ -97,6 +99,8 @@ export function sightingsOf(piece: FiredPiece): Sighting[] {
     const face = faces.get(zone.face) as Face;
     const said = sayOf(zone, piece.seen);
     if (said === null) continue;
+    // A foot is left bare on purpose: that says nothing of the body left bare.
+    if (face.surface === 'foot' && zone.stack.length === 0) continue;
     const slips = slipKey(face, zone.ground);
     const sighting: Sighting = {
       pieceId: piece.pieceId,
@@ -110,7 +114,8 @@ export function sightingsOf(piece: FiredPiece): Sighting[] {
       atmosphere: piece.atmosphere,
       coatings: zone.stack.map((entry) => entry.coat.slug),
       faceNo: zone.face,
-      area: zoneShare(zone) / piece.faces.length,
+      area:
+        zoneShare(zone, hasRings(piece.form, face.surface ?? null)) * faceShare(face, piece.faces),
       variables: piece.variables,
       ...said,
     };

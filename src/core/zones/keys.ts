@@ -1,3 +1,4 @@
+import { inSector, sectorMiddle, sectorOverlap, sectorWidth } from './region';
 import type { Coat, Face, StackEntry, Zone } from './types';
 
 const coatKey = (coat: Coat): string => `${coat.slug}#${coat.version}`;
@@ -68,22 +69,24 @@ export function parseZoneKey(
 }
 
 /**
- * Does an observation made at `place` speak for `zone`? It does when the zone's middle
- * lies in it, so that observations survive a later correction of the layers.
+ * Does an observation made at `place` speak for `zone`? It does when the zone's middle lies in it, so
+ * that observations survive a later correction of the layers; round the piece also when half of the
+ * zone does, so that a look at one side of what passes the front speaks for all of it.
  */
 export function speaksFor(
   place: Pick<Zone, 'face' | 'stretch' | 'sector' | 'relief'>,
   zone: Pick<Zone, 'face' | 'stretch' | 'sector' | 'relief'>,
 ): boolean {
   const height = (zone.stretch.from + zone.stretch.to) / 2;
-  const turn = (zone.sector.from + zone.sector.to) / 2;
   const parts = (relief: string): string[] => relief.split('+');
+  const round =
+    inSector(sectorMiddle(zone.sector), place.sector) ||
+    sectorOverlap(place.sector, zone.sector) >= sectorWidth(zone.sector) / 2 - 1e-3;
   return (
     place.face === zone.face &&
     height >= place.stretch.from &&
     height <= place.stretch.to &&
-    turn >= place.sector.from &&
-    turn <= place.sector.to &&
+    round &&
     (place.relief === 'all' ||
       zone.relief === 'all' ||
       parts(zone.relief).every((part) => parts(place.relief).includes(part)))

@@ -1,4 +1,4 @@
-import type { Region, Relief, Sector, Stretch } from './types';
+import type { Face, Region, Relief, Sector, Stretch } from './types';
 import { ROUND, WHOLE } from './types';
 
 /** An end of a stretch as a person gives it. */
@@ -118,4 +118,49 @@ export function inSector(turn: number, sector: Sector): boolean {
   return sector.from < sector.to
     ? turn >= sector.from && turn < sector.to
     : turn >= sector.from || turn < sector.to;
+}
+
+/** How much of the way round a sector takes, 0 … 1. */
+export const sectorWidth = ({ from, to }: Sector): number =>
+  from < to ? to - from : 1 - from + to;
+
+/** The middle of a sector, as a turn 0 … 1. */
+export const sectorMiddle = (sector: Sector): number => (sector.from + sectorWidth(sector) / 2) % 1;
+
+/** A sector as stretches of turns that do not pass the front: one or two. */
+export const sectorParts = ({ from, to }: Sector): Sector[] =>
+  from < to
+    ? [{ from, to }]
+    : [
+        { from, to: 1 },
+        { from: 0, to },
+      ].filter((part) => part.to - part.from > 1e-9);
+
+/** How much of the way round two sectors share, 0 … 1. */
+export const sectorOverlap = (a: Sector, b: Sector): number =>
+  sectorParts(a)
+    .flatMap((one) => sectorParts(b).map((two) => ({ one, two })))
+    .reduce(
+      (sum, { one, two }) =>
+        sum + Math.max(0, Math.min(one.to, two.to) - Math.max(one.from, two.from)),
+      0,
+    );
+
+/**
+ * Does a layer lie on a face? One put on "every face" does not lie on the foot of a pot: that is wiped
+ * before it goes into the kiln (common practice, no source); a glazed foot is said of the foot itself.
+ */
+export const liesOn = (region: Pick<Region, 'face'>, face: Pick<Face, 'no' | 'surface'>): boolean =>
+  region.face === face.no || (region.face === null && face.surface !== 'foot');
+
+/** Does it come down to what stands on the shelf? An inside ends in the bottom of the pot, a lid on its gallery. */
+export function reachesShelf(
+  faces: readonly Pick<Face, 'no' | 'surface'>[],
+  region: Pick<Region, 'face' | 'stretch'>,
+): boolean {
+  return faces.some((face) => {
+    if (!liesOn(region, face)) return false;
+    if (face.surface === 'foot') return true;
+    return (face.surface == null || face.surface === 'outside') && region.stretch.from < 0.02;
+  });
 }

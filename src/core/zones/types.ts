@@ -29,6 +29,10 @@ export type Stage = (typeof STAGES)[number];
 export const FACE_KINDS = ['bare', 'light-slip', 'dark-slip', 'textured'] as const;
 export type FaceKind = (typeof FACE_KINDS)[number];
 
+/** The surfaces of ware, as people name them; a plate's inside is its top. Tiles have faces instead. */
+export const WARE_SURFACES = ['outside', 'inside', 'rim', 'foot', 'lid'] as const;
+export type WareSurface = (typeof WARE_SURFACES)[number];
+
 /** A coating version as the keys name it: a slug that never changes, and its version number. */
 export type Coat = { slug: string; version: number; kind: CoatingKind };
 
@@ -61,7 +65,13 @@ export type Layer = {
 };
 
 /** A side of a piece with its own ground. `slip` when it is known which slip it is. */
-export type Face = { no: number; kind: FaceKind; slip: Coat | null };
+export type Face = {
+  no: number;
+  kind: FaceKind;
+  slip: Coat | null;
+  /** Which surface of a piece of ware it is; left out for tiles, and where nobody said. */
+  surface?: WareSurface | null;
+};
 
 /** One coating of a stack with how much of it lies there. */
 export type StackEntry = { coat: Coat; amount: string };

@@ -80,9 +80,13 @@ const FACE_WORDS: Record<Face['kind'], string> = {
   textured: 'textured',
 };
 
-/** A side of a piece by its ground: "bare body", or the slip that is known to lie there. */
-export const faceWords = (face: Pick<Face, 'kind' | 'slip'>, name: CoatName): string =>
-  face.slip === null ? FACE_WORDS[face.kind] : name(face.slip.slug, face.slip.version);
+/** A side of a piece: of ware by its surface, of a tile by its ground; and the slip that lies there. */
+export function faceWords(face: Pick<Face, 'kind' | 'slip' | 'surface'>, name: CoatName): string {
+  const ground =
+    face.slip === null ? FACE_WORDS[face.kind] : name(face.slip.slug, face.slip.version);
+  if (face.surface == null) return ground;
+  return face.kind === 'bare' && face.slip === null ? face.surface : `${face.surface}, ${ground}`;
+}
 
 const MOST = 3;
 

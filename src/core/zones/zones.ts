@@ -1,4 +1,4 @@
-import { inSector } from './region';
+import { inSector, liesOn, sectorWidth } from './region';
 import type { Coat, Face, Layer, Relief, StackEntry, Zone } from './types';
 
 /** Coats that go on as a bath or a wash of it behave alike; everything else is its own. */
@@ -98,7 +98,7 @@ const signature = (zone: Zone): string =>
  * are taken in order, first applied first; a layer of another face is passed over.
  */
 export function zonesOfFace(face: Face, layers: readonly Layer[]): Zone[] {
-  const here = layers.filter(({ region }) => region.face === null || region.face === face.no);
+  const here = layers.filter(({ region }) => liesOn(region, face));
   const heights = cuts(here.flatMap(({ region }) => [region.stretch.from, region.stretch.to]));
   const turns = cuts(here.flatMap(({ region }) => [region.sector.from, region.sector.to]));
   const parts = reliefClasses(face, here);
@@ -139,9 +139,27 @@ export function zonesOfFace(face: Face, layers: readonly Layer[]): Zone[] {
     }
     columns.push(joinRuns(column, 'stretch'));
   }
-  return joinRuns(columns.flat(), 'sector').sort(
+  return joinFront(joinRuns(columns.flat(), 'sector')).sort(
     (a, b) => a.stretch.from - b.stretch.from || a.sector.from - b.sector.from,
   );
+}
+
+/** A zone that passes the front is one zone: its sector then begins after it ends. */
+function joinFront(zones: readonly Zone[]): Zone[] {
+  const like = (zone: Zone): string => `${zone.stretch.from}/${zone.stretch.to}/${signature(zone)}`;
+  const before = new Map(
+    zones
+      .filter(({ sector }) => sector.to === 1 && sector.from > 0)
+      .map((zone) => [like(zone), zone]),
+  );
+  const gone = new Set<Zone>();
+  const joined = zones.map((zone) => {
+    const other = zone.sector.from === 0 && zone.sector.to < 1 ? before.get(like(zone)) : undefined;
+    if (other === undefined) return zone;
+    gone.add(other);
+    return { ...zone, sector: { from: other.sector.from, to: zone.sector.to } };
+  });
+  return joined.filter((zone) => !gone.has(zone));
 }
 
 /** Joins neighbours along one direction that are alike in everything else; one pass, whatever their number. */
@@ -173,7 +191,11 @@ export function zonesOf(
   return faces.flatMap((face) => zonesOfFace(face, present));
 }
 
-/** Share of its face that a zone takes up, 0 … 1; parts of the relief count as equal. */
-export function zoneShare(zone: Zone): number {
-  return (zone.stretch.to - zone.stretch.from) * (zone.sector.to - zone.sector.from);
+/**
+ * Share of its face that a zone takes up, 0 … 1; parts of the relief count as equal. On a face that is
+ * measured from its centre (`rings`), as of a plate, a ring's area grows with the square of its radius.
+ */
+export function zoneShare(zone: Pick<Zone, 'stretch' | 'sector'>, rings = false): number {
+  const { from, to } = zone.stretch;
+  return (rings ? to * to - from * from : to - from) * sectorWidth(zone.sector);
 }

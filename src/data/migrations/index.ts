@@ -20,6 +20,7 @@ import * as grinding from './0018-grinding';
 import * as merging from './0019-merging';
 import * as inHand from './0020-in-hand';
 import * as refire from './0021-refire';
+import * as surfaces from './0022-surfaces';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -46,6 +47,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0019-merging', ...merging },
   { name: '0020-in-hand', ...inHand },
   { name: '0021-refire', ...refire },
+  { name: '0022-surfaces', ...surfaces },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

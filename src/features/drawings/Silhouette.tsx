@@ -2,6 +2,7 @@ import {
   describeRegion,
   describeZone,
   faceWords,
+  sectorParts,
   slipKey,
   zonesOf,
   type Coat,
@@ -10,6 +11,8 @@ import {
   type Layer,
   type Zone,
 } from '@/core/zones';
+import { hasRings } from '@/core/designs';
+import { layOutFaces } from './silhouette-layout';
 
 export type Paints = {
   /** Fired colour of the bare body. */
@@ -75,15 +78,18 @@ type Spot = {
 
 /** Zones of a face unrolled into a rectangle of unit size, foot at the bottom. */
 function spots(zones: readonly Zone[]): Spot[] {
-  return zones.map((zone, i) => ({
-    key: `${i}`,
-    x: zone.sector.from,
-    width: zone.sector.to - zone.sector.from,
-    y: 1 - zone.stretch.to,
-    height: zone.stretch.to - zone.stretch.from,
-    zone,
-    partial: zone.relief !== 'all',
-  }));
+  return zones.flatMap((zone, i) =>
+    // What passes the front is drawn at both edges.
+    sectorParts(zone.sector).map((sector, part) => ({
+      key: `${i}/${part}`,
+      x: sector.from,
+      width: sector.to - sector.from,
+      y: 1 - zone.stretch.to,
+      height: zone.stretch.to - zone.stretch.from,
+      zone,
+      partial: zone.relief !== 'all',
+    })),
+  );
 }
 
 /** A marked zone is rimmed in white and black, to be seen on any glaze. */
@@ -98,12 +104,13 @@ export function Silhouette(props: {
   layers: readonly Layer[];
   paints: Paints;
   generation?: number;
-  axis?: 'foot to rim' | 'centre to rim';
+  /** What the piece is: says which faces are drawn in rings. */
+  form?: string;
   height?: number;
   marked?: (zone: Zone) => boolean;
   onZone?: (zone: Zone) => void;
 }) {
-  const { faces, layers, paints, generation = 99, axis = 'foot to rim', height = 220 } = props;
+  const { faces, layers, paints, generation = 99, form = '', height = 220 } = props;
   const zones = zonesOf(faces, layers, generation);
   const label = zones
     .map((zone) => {
@@ -111,12 +118,10 @@ export function Silhouette(props: {
       return `${describeRegion(zone)}: ${describeZone(zone, face, namesOf(paints), { amounts: true })}`;
     })
     .join('; ');
-  const [W, H, gap] = [92, 200, 10];
-  const width = faces.length * (W + gap) + gap;
-  const round = axis === 'centre to rim';
+  const drawing = layOutFaces(faces, (face) => hasRings(form, face.surface ?? null));
   return (
     <svg
-      viewBox={`0 0 ${width} ${H + 26}`}
+      viewBox={`0 0 ${drawing.width} ${drawing.height + 4}`}
       height={height}
       style={{ maxWidth: '100%' }}
       role="img"
@@ -130,12 +135,11 @@ export function Silhouette(props: {
           <path d="M0 3H6" stroke="#fff" strokeOpacity="0.6" strokeWidth="1.2" />
         </pattern>
       </defs>
-      {faces.map((face, f) => {
-        const left = gap + f * (W + gap);
+      {drawing.slots.map(({ face, left, top, width: W, height: H, rings: round }) => {
         const own = zones.filter((zone) => zone.face === face.no);
         const parts = spots(own);
         return (
-          <g key={face.no} transform={`translate(${left} 4)`}>
+          <g key={face.no} transform={`translate(${left} ${top + 4})`}>
             {round
               ? [...parts]
                   .sort((a, b) => b.zone.stretch.to - a.zone.stretch.to)
@@ -205,8 +209,10 @@ export function Silhouette(props: {
             {!round && (
               <path d={`M0 0V${H}H${W}V0`} fill="none" stroke="currentColor" strokeWidth={2} />
             )}
-            {!round && <path d={`M-5 ${H}H${W + 5}`} stroke="currentColor" strokeWidth={4} />}
-            <text x={W / 2} y={H + 18} textAnchor="middle" fontSize={12} fill="currentColor">
+            {!round && (face.surface ?? 'outside') === 'outside' && (
+              <path d={`M-5 ${H}H${W + 5}`} stroke="currentColor" strokeWidth={4} />
+            )}
+            <text x={W / 2} y={H + 17} textAnchor="middle" fontSize={12} fill="currentColor">
               {faceName(face, paints)}
             </text>
           </g>

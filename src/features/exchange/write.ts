@@ -168,6 +168,7 @@ export async function writeImport(
       bodyId: body.id,
       firingStatus: 'opened',
       faces: [{ no: 1, kind: 'bare', slip: null }],
+      form,
       layers: stack,
       cone: firing.band,
       coneKnown: firing.known,

@@ -2,7 +2,7 @@
 import { shelfOf, checkLoad, footprintOf, fullness } from '@/core/load';
 import type { Footprint } from '@/core/load';
 import { isCone } from '@/core/cones';
-import { stackKey, zonesOf } from '@/core/zones';
+import { reachesShelf, stackKey, zonesOf } from '@/core/zones';
 import type { Source } from '@/data/database';
 import { overrulesOf, type KeptOverrule } from '@/data/firing-log';
 import type { Firing } from '@/data/firings';
@@ -52,13 +52,13 @@ const range = (of: { coneLow: string | null; coneHigh: string | null } | undefin
     ? { low: of.coneLow, high: of.coneHigh }
     : null;
 
-/** Does a glaze come down to the very foot on some face? Slips and washes do not stick. */
+/** Does a glaze come down to what stands on the shelf? Slips and washes do not stick. */
 const glazedFoot = (piece: Piece): boolean =>
   !piece.form.includes('slab') &&
   piece.done.some(
     (layer) =>
       layer.coat.kind === 'glaze' &&
-      layer.region.stretch.from < 0.02 &&
+      reachesShelf(piece.faces, layer.region) &&
       layer.region.relief === 'all',
   );
 
@@ -149,7 +149,7 @@ export async function checkedLoad(src: Source, firing: Firing): Promise<CheckedL
           piece.waitingFor !== 'bisque' ||
           fired.has(piece.id) ||
           piece.done.some((layer) => layer.stage === 'glaze-fired'),
-        wantedAtmosphere: piece.wantedAtmosphere,
+        wantedAtmosphere: piece.wantedNext.atmosphere,
         setting: placement.setting,
         shelf: placement.shelf,
         spot:

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { isCone } from '@/core/cones';
 import { ATMOSPHERES } from '@/core/signs';
+import { WARE_SURFACES } from '@/core/zones';
 import { answers, contract, undoneBy } from '@/platform/contract';
 import { optionalCone } from '@/platform/fields';
 import { bin, markField, stretchSchema } from '../pieces/contracts';
@@ -27,6 +28,8 @@ export const inHandSchema = z.object({
         coating: named,
         coats: z.number('How many?').int('Whole coats only.').min(1).max(20),
         stretch: stretchSchema,
+        /** Of ware; null: all but the foot. */
+        surface: z.enum(WARE_SURFACES).nullable().optional(),
       }),
     )
     .max(12)

@@ -1,6 +1,6 @@
 /** Puts a fired piece on record that was never planned: piece, firing and look in one act. */
 import { chartAddress } from '@/core/axes';
-import { FORMS } from '@/core/designs';
+import { facesOfForm, formNamed, type FormFace } from '@/core/designs';
 import { NOWHERE } from '@/core/load';
 import { EVERYWHERE } from '@/core/zones';
 import { createBody, listBodies } from '@/data/bodies';
@@ -46,7 +46,11 @@ async function entryFor(
   return id;
 }
 
-async function layersOf({ trx, now }: Act, coats: NonNullable<Taken['coats']>) {
+async function layersOf(
+  { trx, now }: Act,
+  coats: NonNullable<Taken['coats']>,
+  faces: readonly FormFace[],
+): Promise<LayerFields[]> {
   const layers: LayerFields[] = [];
   for (const one of coats) {
     const id = await entryFor(await listCoatings(trx), one.coating, (made) =>
@@ -56,7 +60,11 @@ async function layersOf({ trx, now }: Act, coats: NonNullable<Taken['coats']>) {
     layers.push({
       ...newLayer(found(version, 'This coating').id, 1),
       coats: one.coats,
-      region: { ...EVERYWHERE, stretch: one.stretch },
+      region: {
+        ...EVERYWHERE,
+        face: faces.find(({ surface }) => surface !== null && surface === one.surface)?.no ?? null,
+        stretch: one.stretch,
+      },
     } as LayerFields);
   }
   return layers;
@@ -81,16 +89,18 @@ export const inHand = operation({
     const bodyId = await entryFor(await listBodies(trx), taken.body, (id) =>
       createBody(trx, id, plainBody(taken.body.name)),
     );
-    const layers = taken.coats === null ? [] : await layersOf(act, taken.coats);
+    // Ware has its surfaces; of a tile's other faces nobody said anything.
+    const faces =
+      formNamed(taken.form)?.kind === 'ware' ? facesOfForm(taken.form) : facesOfForm('');
+    const layers = taken.coats === null ? [] : await layersOf(act, taken.coats, faces);
     const firingId = await firingFor(act, taken);
-    const form = FORMS.find(({ name }) => name === taken.form);
     const [code] = await createPieces(
       trx,
       [
         {
           id: taken.pieceId,
           mark: taken.mark === '' ? null : taken.mark,
-          kind: form?.kind ?? 'tile',
+          kind: formNamed(taken.form)?.kind ?? 'tile',
           bodyId,
           form: taken.form,
           heightMm: null,
@@ -110,7 +120,7 @@ export const inHand = operation({
           ],
           wantedCone: null,
           wantedAtmosphere: null,
-          faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
+          faces: faces.map((face) => ({ ...face, slipVersionId: null })),
           meant: [],
           done: layers,
           coatsKnown: taken.coats !== null,

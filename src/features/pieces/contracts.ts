@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FACE_KINDS, METHODS, STAGES, WEIGHTS } from '@/core/zones';
+import { FACE_KINDS, METHODS, STAGES, WARE_SURFACES, WEIGHTS } from '@/core/zones';
 import { ATMOSPHERES } from '@/core/signs';
 import { answers, contract, toggled, undoneBy } from '@/platform/contract';
 import { optionalCone } from '@/platform/fields';
@@ -36,7 +36,7 @@ export const layerSchema = z.object({
   stage: z.enum(STAGES),
   driedBefore: z.boolean().nullable(),
   region: z.object({
-    face: z.number().int().min(1).max(4).nullable(),
+    face: z.number().int().min(1).max(6).nullable(),
     stretch: stretchSchema,
     sector: z
       .object({ from: z.number().min(0).max(1), to: z.number().min(0).max(1) })
@@ -52,9 +52,10 @@ export const layerSchema = z.object({
   generation: z.number().int().min(1).max(20).default(1),
 });
 export const faceSchema = z.object({
-  no: z.number().int().min(1).max(4),
+  no: z.number().int().min(1).max(6),
   kind: z.enum(FACE_KINDS),
   slipVersionId: z.uuid().nullable(),
+  surface: z.enum(WARE_SURFACES).nullable().optional(),
 });
 export const markField = z.string().trim().max(40, 'At most 40 characters.');
 export const heightField = z
@@ -71,7 +72,7 @@ const changed = z.object({
   bodyId: z.uuid().optional(),
   form: z.string().trim().min(1).max(40).optional(),
   heightMm: heightField.optional(),
-  faces: z.array(faceSchema).min(1).max(4).optional(),
+  faces: z.array(faceSchema).min(1).max(6).optional(),
   ownerId: z.uuid().nullable().optional(),
   wantedCone: optionalCone.optional(),
   wantedAtmosphere: z.enum(ATMOSPHERES).nullable().optional(),

@@ -35,8 +35,13 @@ test('ten mugs that were glazed otherwise: one act, what was meant stays, and un
   const now = await loadPieces(studio.db, { ids });
   for (const piece of now) {
     expect(piece).toMatchObject({ form: 'mug', kind: 'ware', wantedCone: '5' });
-    // Tile faces do not stay on ware.
-    expect(piece.faces).toEqual([{ no: 1, kind: 'bare', slip: null }]);
+    // Tile faces do not stay on ware, which has surfaces.
+    expect(piece.faces.map(({ kind, surface }) => [kind, surface])).toEqual([
+      ['bare', 'outside'],
+      ['bare', 'inside'],
+      ['bare', 'rim'],
+      ['bare', 'foot'],
+    ]);
     expect(piece.done.map(({ coat }) => coat.slug)).toEqual(['tarn']);
     expect(piece.meant.map(({ coat }) => coat.slug)).toEqual(['pitch']);
   }

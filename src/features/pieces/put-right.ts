@@ -1,5 +1,5 @@
 /** Pieces put right together: body, form, faces, wanted firing, owner, mark, layers. */
-import { FORMS } from '@/core/designs';
+import { facesOfForm, formNamed } from '@/core/designs';
 import { ATMOSPHERES } from '@/core/signs';
 import { listBodies } from '@/data/bodies';
 import { refreshCells } from '@/data/cells';
@@ -52,10 +52,9 @@ function beforeOf(
 /** The faces a piece has in its new form: tile faces do not stay on ware. */
 function facesIn(piece: Piece, to: Changes[number]['to']) {
   if (to.faces !== undefined) return to.faces;
-  const [from, next] = [piece.form, to.form].map((name) => FORMS.find((one) => one.name === name));
-  if (to.form === undefined || next === undefined || next.kind === (from?.kind ?? piece.kind))
-    return null;
-  return next.faces.map((kind, i) => ({ no: i + 1, kind, slipVersionId: null }));
+  const next = to.form === undefined ? undefined : formNamed(to.form);
+  if (next === undefined || next.kind === (formNamed(piece.form)?.kind ?? piece.kind)) return null;
+  return facesOfForm(next.name).map((face) => ({ ...face, slipVersionId: null }));
 }
 
 async function change(act: Act, changes: Changes): Promise<Before> {
@@ -88,7 +87,7 @@ async function change(act: Act, changes: Changes): Promise<Before> {
           ? {}
           : {
               form: to.form,
-              kind: FORMS.find(({ name }) => name === to.form)?.kind ?? piece.kind,
+              kind: formNamed(to.form)?.kind ?? piece.kind,
             }),
         ...(to.heightMm === undefined ? {} : { height_mm: to.heightMm }),
         ...(to.ownerId === undefined ? {} : { owner_id: to.ownerId }),

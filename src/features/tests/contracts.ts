@@ -16,7 +16,7 @@ const date = z.iso.date('Give a date.').nullable();
 const common = {
   form: z.string().trim().min(1, 'Choose a form.').max(40),
   heightMm: heightField,
-  faces: z.array(faceSchema).min(1, 'A piece has at least one face.').max(4, 'At most four faces.'),
+  faces: z.array(faceSchema).min(1, 'A piece has at least one face.').max(6, 'At most six faces.'),
   madeOn: date,
   notes: z.string().trim().max(4000).default(''),
   waitingFor: z.enum(['bisque', 'glaze']),

@@ -16,6 +16,7 @@ export function likePiece(piece: Piece, choices: MakeChoices): Starting {
     faces: piece.faces.map((face) => ({
       no: face.no,
       kind: face.kind,
+      surface: face.surface ?? null,
       slipVersionId: face.slip === null ? null : (bySlug.get(face.slip.slug) ?? null),
     })),
     layers: (piece.done.length > 0 ? piece.done : piece.meant)

@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { NAMED_STRETCHES } from '@/core/zones';
+import { NAMED_STRETCHES, type WareSurface } from '@/core/zones';
 import type { InHand } from '../in-hand-contracts';
 import type { Entry } from './NamedInput';
 
@@ -22,11 +22,14 @@ export function CoatsInput({
   value,
   onChange,
   problem,
+  surfaces,
 }: {
   coatings: readonly Entry[];
   value: Coats;
   onChange: (value: Coats) => void;
   problem?: string;
+  /** Of the form, where it is ware. */
+  surfaces: readonly WareSurface[];
 }) {
   const coats = value ?? [];
   const change = (i: number, part: Partial<Coat>): void =>
@@ -93,6 +96,28 @@ export function CoatsInput({
               </MenuItem>
             ))}
           </TextField>
+          {surfaces.length > 0 && (
+            <TextField
+              select
+              size="small"
+              label="On"
+              value={coat.surface ?? ''}
+              slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+              onChange={(event) =>
+                change(i, {
+                  surface: surfaces.find((one) => one === event.target.value) ?? null,
+                })
+              }
+              sx={{ width: 140 }}
+            >
+              <MenuItem value="">all but the foot</MenuItem>
+              {surfaces.map((surface) => (
+                <MenuItem key={surface} value={surface}>
+                  {surface}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
           <TextField
             select
             size="small"

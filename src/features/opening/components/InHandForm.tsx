@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Controller, FormProvider, useWatch } from 'react-hook-form';
 import { v7 } from 'uuid';
-import { FORMS } from '@/core/designs';
+import { FORMS, formNamed } from '@/core/designs';
 import { PictureTaker, sendPicture } from '@/features/media';
 import { useContractForm } from '@/platform/useContractForm';
 import { SelectInput } from '@/ui/choice-fields';
@@ -90,7 +90,7 @@ export function InHandForm({
     },
   });
   const { control } = form;
-  const coats = useWatch({ control, name: 'coats' });
+  const [coats, formName] = useWatch({ control, name: ['coats', 'form'] });
   if (done !== null)
     return (
       <InHandDone
@@ -148,6 +148,7 @@ export function InHandForm({
                     value={field.value}
                     onChange={field.onChange}
                     problem={error?.message ?? error?.root?.message}
+                    surfaces={formNamed(formName)?.surfaces ?? []}
                   />
                 )}
               />

@@ -7,7 +7,6 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { FORMS } from '@/core/designs';
 import type { Units } from '@/core/units';
 import { describeRegion, describeZone, zoneKey, zonesOf } from '@/core/zones';
 import Link from '@/ui/Link';
@@ -118,7 +117,7 @@ export function PieceInHand(props: InHand) {
             layers={piece.layers}
             paints={paints}
             height={160}
-            axis={FORMS.find((one) => one.name === piece.form)?.axis}
+            form={piece.form}
             marked={(one) => zoneKey(one) === zone}
             onZone={(one) => props.onZone(zoneKey(one) === zone ? null : zoneKey(one))}
           />

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useFieldArray, useFormContext } from 'react-hook-form';
-import { FACE_KINDS } from '@/core/zones';
+import { FACE_KINDS, WARE_SURFACES } from '@/core/zones';
 import type { CoatingChoice, LayersForm } from './LayerEditor';
 import { FieldGrid } from '@/ui/FieldGrid';
 import { SelectInput } from '@/ui/choice-fields';
@@ -14,10 +14,17 @@ const LABELS = {
   textured: 'textured',
 };
 
-/** The sides of a piece, each with its own ground. */
+const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1);
+
+/** The sides of a tile, or the surfaces of ware, each with its own ground. */
 export function FaceEditor({ coatings }: { coatings: readonly CoatingChoice[] }) {
   const { control } = useFormContext<LayersForm>();
   const { fields, append, remove } = useFieldArray({ control, name: 'faces' });
+  const ware = fields.some(({ surface }) => surface != null);
+  const missing = ware
+    ? WARE_SURFACES.filter((one) => fields.every(({ surface }) => surface !== one))
+    : [];
+  const next = Math.max(0, ...fields.map((face) => face.no)) + 1;
   const slips = coatings
     .filter((one) => one.kind === 'slip' || one.kind === 'engobe')
     .map((one) => ({ value: one.versionId, label: one.name }));
@@ -28,7 +35,7 @@ export function FaceEditor({ coatings }: { coatings: readonly CoatingChoice[] })
           <SelectInput
             control={control}
             name={`faces.${i}.kind`}
-            label={`Face ${i + 1}`}
+            label={field.surface == null ? `Face ${i + 1}` : capital(field.surface)}
             choices={FACE_KINDS.map((kind) => ({ value: kind, label: LABELS[kind] }))}
           />
           <SelectInput
@@ -48,18 +55,26 @@ export function FaceEditor({ coatings }: { coatings: readonly CoatingChoice[] })
           </Button>
         </Box>
       ))}
-      {fields.length < 4 && (
+      {missing.length > 0 && (
+        <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+          {missing.map((surface) => (
+            <Button
+              key={surface}
+              size="small"
+              variant="outlined"
+              onClick={() => append({ no: next, kind: 'bare', slipVersionId: null, surface })}
+            >
+              It has {surface === 'inside' || surface === 'outside' ? 'an' : 'a'} {surface}
+            </Button>
+          ))}
+        </Box>
+      )}
+      {!ware && fields.length < 4 && (
         <Button
           size="small"
           variant="outlined"
           sx={{ justifySelf: 'start' }}
-          onClick={() =>
-            append({
-              no: Math.max(0, ...fields.map((face) => face.no)) + 1,
-              kind: 'light-slip',
-              slipVersionId: null,
-            })
-          }
+          onClick={() => append({ no: next, kind: 'light-slip', slipVersionId: null })}
         >
           Another face
         </Button>

@@ -137,3 +137,33 @@ test('a correction sends the layers and nothing that only stands beside them', a
   expect(Object.keys(input).sort()).toEqual(['layers', 'pieceIds']);
   expect(input.layers).toMatchObject([{ generation: 2, stage: 'glaze-fired' }]);
 });
+
+test('what was measured from the rim follows when the height is another', async () => {
+  const hand = person();
+  function Tall() {
+    const form = useForm<LayersForm>({
+      defaultValues: {
+        layers: [],
+        faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
+        heightMm: 240,
+      },
+    });
+    read = form.getValues;
+    return (
+      <FormProvider {...form}>
+        <LayerEditor coatings={COATINGS} />
+        <button onClick={() => form.setValue('heightMm', 120)}>shorter</button>
+      </FormProvider>
+    );
+  }
+  show(<Tall />);
+  await add(hand);
+  await choose(hand, layer(1), 'Where, foot to rim', /measured/);
+  await hand.clear(layer(1).getByLabelText('From'));
+  await hand.type(layer(1).getByLabelText('From'), '25 mm from rim');
+  const from = (): number => read().layers[0]!.region.stretch.from;
+  expect(from()).toBeCloseTo(1 - 25 / 240, 6);
+  await hand.click(screen.getByRole('button', { name: 'shorter' }));
+  // 79 %, not the 90 % of the taller piece.
+  expect(from()).toBeCloseTo(1 - 25 / 120, 6);
+});

@@ -11,7 +11,7 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Controller, useFieldArray, useFormContext } from 'react-hook-form';
-import { METHODS, STAGES, WEIGHTS } from '@/core/zones';
+import { METHODS, STAGES, WEIGHTS, type WareSurface } from '@/core/zones';
 import { newLayer } from '../layers';
 import { RegionFields } from './RegionFields';
 import type { LayerInput } from '../contracts';
@@ -21,7 +21,12 @@ import { SelectInput, type Choice } from '@/ui/choice-fields';
 
 export type LayersForm = {
   layers: LayerInput[];
-  faces: { no: number; kind: string; slipVersionId: string | null }[];
+  faces: {
+    no: number;
+    kind: string;
+    slipVersionId: string | null;
+    surface?: WareSurface | null;
+  }[];
   heightMm: number | null;
 };
 export type CoatingChoice = {

@@ -13,7 +13,7 @@ import { markSeries } from '@/core/codes';
 import { FORMS } from '@/core/designs';
 import { ATMOSPHERES, type Atmosphere } from '@/core/signs';
 import { count } from '@/core/units';
-import { FACE_KINDS, type FaceKind } from '@/core/zones';
+import { FACE_KINDS, WARE_SURFACES, type FaceKind } from '@/core/zones';
 import { useSend } from '@/platform/useSend';
 import { FieldGrid } from '@/ui/FieldGrid';
 import { NumberField } from '@/ui/NumberField';
@@ -26,6 +26,13 @@ export type Together = { id: string; code: string };
 
 /** Left as it is; nothing at all. */
 const [AS_IS, NONE] = ['as it is', 'none'];
+/** A face of a tile by its ground, or a surface of ware by its name. */
+function facesOfSet(word: string, i: number) {
+  const surface = WARE_SURFACES.find((one) => one === word) ?? null;
+  const kind = FACE_KINDS.find((one) => one === word) ?? ('bare' as const);
+  return { no: i + 1, kind, slipVersionId: null, surface };
+}
+
 const FACE_WORDS: Record<FaceKind, string> = {
   bare: 'bare body',
   'light-slip': 'light slip',
@@ -81,12 +88,12 @@ export function PutRight({
       ))}
     </TextField>
   );
-  const faces = chosen('faces')?.split('+') as FaceKind[] | undefined;
+  const faces = chosen('faces')?.split('+');
   const common = Object.fromEntries(
     Object.entries({
       bodyId: chosen('bodyId'),
       form: chosen('form'),
-      faces: faces?.map((kind, i) => ({ no: i + 1, kind, slipVersionId: null })),
+      faces: faces?.map((kind, i) => facesOfSet(kind, i)),
       ownerId: orNone('ownerId'),
       wantedCone: to.wantedCone?.trim() || undefined,
       wantedAtmosphere: orNone('wantedAtmosphere') as Atmosphere | null | undefined,
@@ -123,6 +130,8 @@ export function PutRight({
     ['bare+light-slip', 'two: bare body, light slip'] as [string, string],
     ['bare+dark-slip', 'two: bare body, dark slip'] as [string, string],
     ['bare+textured', 'two: bare body, textured'] as [string, string],
+    ['outside+inside+rim+foot', 'a pot: outside, inside, rim, foot'] as [string, string],
+    ['outside+inside+rim+foot+lid', 'a pot with a lid'] as [string, string],
   ];
   return (
     <>

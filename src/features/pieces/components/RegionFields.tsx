@@ -1,7 +1,7 @@
 'use client';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useController, useFormContext, useWatch } from 'react-hook-form';
 import { inUnits, parseLength, parseNumber, type Units } from '@/core/units';
 import {
@@ -39,6 +39,7 @@ export function RegionFields({ index }: { index: number }) {
   const faces = useWatch({ control, name: 'faces' });
   const heightMm = useWatch({ control, name: 'heightMm' });
   const region = field.value ?? EVERYWHERE;
+  const ware = (faces ?? []).some(({ surface }) => surface != null);
   const named = NAMED_STRETCHES.findIndex(({ stretch }) => same(stretch, region.stretch));
   const [measured, setMeasured] = useState(named < 0);
   const sector = NAMED_SECTORS.findIndex((one) => same(one.sector, region.sector));
@@ -79,17 +80,17 @@ export function RegionFields({ index }: { index: number }) {
       </TextField>
       <TextField
         select
-        label="Face"
+        label={ware ? 'On which surface' : 'Face'}
         value={region.face === null ? '' : String(region.face)}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
         onChange={(event) =>
           set({ face: event.target.value === '' ? null : Number(event.target.value) })
         }
       >
-        <MenuItem value="">every face</MenuItem>
+        <MenuItem value="">{ware ? 'all but the foot' : 'every face'}</MenuItem>
         {(faces ?? []).map((face) => (
           <MenuItem key={face.no} value={String(face.no)}>
-            {face.no}: {face.kind.replace('-', ' ')}
+            {face.surface ?? `${face.no}: ${face.kind.replace('-', ' ')}`}
           </MenuItem>
         ))}
       </TextField>
@@ -128,6 +129,20 @@ export function RegionFields({ index }: { index: number }) {
   );
 }
 
+/** Both ends of a stretch as they are written, on a face of this height. */
+function readStretch(
+  a: string,
+  b: string,
+  heightMm: number | null,
+  units: Units,
+): ReturnType<typeof resolveStretch> {
+  const [start, end] = [readMark(a, units), readMark(b, units)];
+  if ('message' in start) return { ok: false, message: start.message };
+  if ('message' in end) return { ok: false, message: end.message };
+  const result = resolveStretch(start, end, Number.isFinite(heightMm) ? heightMm : null);
+  return result.ok ? result : { ok: false, message: inUnits(result.message, units) };
+}
+
 function Measured(props: {
   units: Units;
   heightMm: number | null;
@@ -137,26 +152,17 @@ function Measured(props: {
   const percent = (value: number): string => `${Math.round(value * 100)} %`;
   const [from, setFrom] = useState(percent(props.stretch.from));
   const [to, setTo] = useState(percent(props.stretch.to));
-  const check = (a: string, b: string): void => {
-    const found = read(a, b);
-    setProblem(found);
-    // An end beyond the rim keeps the form from being sent until it is mended.
-    if (found !== null) props.onStretch({ from: 0, to: 2 });
-  };
-  const read = (a: string, b: string): string | null => {
-    const [start, end] = [readMark(a, props.units), readMark(b, props.units)];
-    if ('message' in start) return start.message;
-    if ('message' in end) return end.message;
-    const result = resolveStretch(
-      start,
-      end,
-      Number.isFinite(props.heightMm) ? props.heightMm : null,
-    );
-    if (!result.ok) return inUnits(result.message, props.units);
-    if (!same(result.stretch, props.stretch)) props.onStretch(result.stretch);
-    return null;
-  };
-  const [problem, setProblem] = useState<string | null>(null);
+  const [touched, setTouched] = useState(false);
+  const read = readStretch(from, to, props.heightMm, props.units);
+  // An end beyond the rim keeps the form from being sent until it is mended.
+  const meant = read.ok ? read.stretch : { from: 0, to: 2 };
+  const problem = touched && !read.ok ? read.message : null;
+  const { stretch, onStretch } = props;
+  const follow = useEffectEvent(() => {
+    // What was measured from the rim follows when the height is another.
+    if (touched && !same(meant, stretch)) onStretch(meant);
+  });
+  useEffect(() => follow(), [meant.from, meant.to]);
   return (
     <>
       <TextField
@@ -165,8 +171,8 @@ function Measured(props: {
         error={problem !== null}
         helperText={problem ?? inUnits('As 1/3, 40 %, 30 mm, or “25 mm from rim”.', props.units)}
         onChange={(event) => {
+          setTouched(true);
           setFrom(event.target.value);
-          check(event.target.value, to);
         }}
       />
       <TextField
@@ -174,8 +180,8 @@ function Measured(props: {
         value={to}
         error={problem !== null}
         onChange={(event) => {
+          setTouched(true);
           setTo(event.target.value);
-          check(from, event.target.value);
         }}
       />
     </>

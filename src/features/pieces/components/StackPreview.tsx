@@ -2,7 +2,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { FORMS } from '@/core/designs';
 import type { Coat, Face, Layer } from '@/core/zones';
 import { Silhouette, paintsOf, zoneLines } from '../../drawings';
 import type { CoatingChoice, LayersForm } from './LayerEditor';
@@ -23,6 +22,7 @@ export function asLayers(
       no: face.no,
       kind: face.kind as Face['kind'],
       slip: face.slipVersionId ? (coats.get(face.slipVersionId) ?? null) : null,
+      surface: face.surface ?? null,
     })),
     layers: form.layers.flatMap(({ coatingVersionId, ...layer }) => {
       const coat = coats.get(coatingVersionId);
@@ -63,7 +63,7 @@ export function StackPreview({
           layers={piece.layers}
           paints={paints}
           height={270}
-          axis={FORMS.find((one) => one.name === form)?.axis}
+          form={form}
         />
       </Box>
       <Box component="dl" sx={{ m: 0, mt: 1 }}>

@@ -5,7 +5,6 @@ import Link from '@/ui/Link';
 import { notFound } from 'next/navigation';
 import { readCode } from '@/core/codes';
 import { coneWords } from '@/core/firing';
-import { FORMS } from '@/core/designs';
 import { formatLength, inUnits, type Units } from '@/core/units';
 import { deviations } from '@/core/zones';
 import { loadPieces } from '@/data/pieces';
@@ -42,7 +41,6 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
   const body = bodies.find((one) => one.id === piece.bodyId);
   const paints = paintsOf(body?.colour ?? '#cccccc', paintable(coatings), piece.bodyName);
   const name = (slug: string): string => paints.coat(slug).name;
-  const axis = FORMS.find((one) => one.name === piece.form)?.axis;
   const otherwise = piece.meant.length === 0 ? [] : deviations(piece.meant, piece.done, name);
   const stages = placements
     .map((one) => ({ one, firing: firings.get(one.firingId) }))
@@ -108,7 +106,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               layers={piece.done}
               paints={paints}
               height={250}
-              axis={axis}
+              form={piece.form}
             />
           </Box>
           {zoneLines(piece.faces, piece.done, paints).map((line) => (

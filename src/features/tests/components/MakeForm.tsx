@@ -1,7 +1,7 @@
 'use client';
 import Stack from '@mui/material/Stack';
 import { useWatch } from 'react-hook-form';
-import { FORMS } from '@/core/designs';
+import { FORMS, facesOfForm, formNamed } from '@/core/designs';
 import { useContractForm } from '@/platform/useContractForm';
 import { FieldGrid } from '@/ui/FieldGrid';
 import { Caution } from '@/ui/Caution';
@@ -17,6 +17,8 @@ import * as contracts from '../contracts';
 import type { MakeInput } from '../contracts';
 import { NumberInput } from '@/ui/NumberField';
 import { SelectInput } from '@/ui/choice-fields';
+
+const kindOf = (form: string): 'tile' | 'ware' => formNamed(form)?.kind ?? 'tile';
 
 export type BodyChoice = { id: string; name: string; colour: string };
 export type Starting = Partial<MakeInput>;
@@ -44,13 +46,13 @@ export function MakeForm(props: {
       ...props.start,
     },
     draft: props.start.bodyId === undefined ? 'new' : null,
+    // Tile or ware follows from the form, whenever it was chosen.
+    complete: (typed) => ({ ...typed, kind: kindOf(typed.form) }),
     done: ({ data }) => made[1](data.codes),
   });
   const { control, setValue } = form;
-  const [bodyId, formName, count, kind] = useWatch({
-    control,
-    name: ['bodyId', 'form', 'count', 'kind'],
-  });
+  const [bodyId, formName, count] = useWatch({ control, name: ['bodyId', 'form', 'count'] });
+  const kind = kindOf(formName);
   return (
     <Making
       form={form}
@@ -82,12 +84,17 @@ export function MakeForm(props: {
               name="form"
               label="Form"
               choices={FORMS.map(({ name }) => ({ value: name, label: name }))}
-              onBlur={() =>
+              onPick={(name) => {
+                const faces = facesOfForm(String(name));
                 setValue(
-                  'kind',
-                  FORMS.find((one) => one.name === form.getValues('form'))?.kind ?? kind,
-                )
-              }
+                  'faces',
+                  faces.map((face) => ({ ...face, slipVersionId: null })),
+                );
+                // A layer on a face that this form has not lies on all of it.
+                form.getValues('layers').forEach(({ region }, i) => {
+                  if (region.face !== null) setValue(`layers.${i}.region.face`, null);
+                });
+              }}
             />
             <NumberInput
               control={control}

@@ -79,3 +79,24 @@ test('a matrix says how many tiles it makes before it makes them', async () => {
   await screen.findByRole('list', { name: 'Codes' });
   expect(sent[0]!.body.input).toMatchObject({ bases: [uuid(1)], overs: [uuid(2)], alone: true });
 });
+
+test('choosing a mug makes it ware with the surfaces of one; a slip face of a tile is not left behind', async () => {
+  const sent = server(() => ({ ok: true, data: { codes: ['E7W94'], lotId: null } }));
+  const hand = person();
+  show(<MakeForm bodies={bodies} coatings={coatings} people={[]} today="2026-11-25" start={{}} />);
+  await hand.click(named('Form'));
+  await hand.click(within(screen.getByRole('listbox')).getByText('mug'));
+  expect(screen.getByLabelText('Inside')).toBeTruthy();
+  expect(screen.queryByLabelText('Face 2')).toBeNull();
+  await press(hand, 'Make it');
+  await screen.findByRole('list', { name: 'Codes' });
+  expect(sent[0]!.body.input).toMatchObject({
+    kind: 'ware',
+    form: 'mug',
+    faces: ['outside', 'inside', 'rim', 'foot'].map((surface, i) => ({
+      no: i + 1,
+      kind: 'bare',
+      surface,
+    })),
+  });
+});
