@@ -1,4 +1,5 @@
 import {
+  EVERYWHERE,
   describeRegion,
   describeZone,
   faceWords,
@@ -222,6 +223,13 @@ export function Silhouette(props: {
   );
 }
 
+/** "light slip, upper third", "inside": of a surface of ware all of it goes without saying. */
+function whereWords(zone: Zone, side: string, face: Face): string {
+  const region = describeRegion(zone);
+  if (side === '') return region;
+  return face.surface != null && region === describeRegion(EVERYWHERE) ? side : `${side}, ${region}`;
+}
+
 /** The zones in words, rim first, one line each: where, and what lies there. */
 export function zoneLines(
   faces: readonly Face[],
@@ -229,13 +237,17 @@ export function zoneLines(
   paints: Paints,
   generation = 99,
 ): { key: string; where: string; what: string; ground: string }[] {
-  return [...zonesOf(faces, layers, generation)].reverse().map((zone, i) => {
-    const face = faces.find((one) => one.no === zone.face) as Face;
-    return {
-      key: `${i}`,
-      where: `${faces.length > 1 ? `${faceName(face, paints)}, ` : ''}${describeRegion(zone)}`,
-      what: describeZone(zone, face, namesOf(paints), { amounts: true }),
-      ground: slipKey(face, zone.ground),
-    };
-  });
+  const zones = zonesOf(faces, layers, generation);
+  // Face by face, each from its rim down.
+  return faces.flatMap((face) =>
+    zones
+      .filter((zone) => zone.face === face.no)
+      .reverse()
+      .map((zone, i) => ({
+        key: `${face.no}/${i}`,
+        where: whereWords(zone, faces.length > 1 ? faceName(face, paints) : '', face),
+        what: describeZone(zone, face, namesOf(paints), { amounts: true }),
+        ground: slipKey(face, zone.ground),
+      })),
+  );
 }

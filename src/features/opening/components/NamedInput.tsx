@@ -45,7 +45,7 @@ export function NamedInput({
               const entry = entries.find((one) => one.id === next);
               onChange(entry === undefined ? { id: null, name: '' } : { ...entry });
             }}
-            sx={{ flexWrap: 'wrap' }}
+            sx={{ flexWrap: 'wrap', rowGap: 0.5 }}
           >
             {entries.map((entry) => (
               <ToggleButton key={entry.id} value={entry.id} sx={{ minHeight: 44 }}>

@@ -1,6 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { useFieldArray, useFormContext } from 'react-hook-form';
 import { FACE_KINDS, WARE_SURFACES } from '@/core/zones';
 import type { CoatingChoice, LayersForm } from './LayerEditor';
@@ -28,6 +30,19 @@ export function FaceEditor({ coatings }: { coatings: readonly CoatingChoice[] })
   const slips = coatings
     .filter((one) => one.kind === 'slip' || one.kind === 'engobe')
     .map((one) => ({ value: one.versionId, label: one.name }));
+  const [open, setOpen] = useState(false);
+  const plain = fields.every(({ kind, slipVersionId }) => kind === 'bare' && slipVersionId === null);
+  if (ware && plain && !open)
+    return (
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
+        <Typography>
+          {fields.map(({ surface }) => surface).join(', ')}: bare body under what is put on.
+        </Typography>
+        <Button size="small" onClick={() => setOpen(true)}>
+          A slip on one, or another surface
+        </Button>
+      </Box>
+    );
   return (
     <FieldGrid phone={2} wide="1fr 1fr auto" sx={{ alignItems: 'start' }}>
       {fields.map((field, i) => (

@@ -86,8 +86,10 @@ test('choosing a mug makes it ware with the surfaces of one; a slip face of a ti
   show(<MakeForm bodies={bodies} coatings={coatings} people={[]} today="2026-11-25" start={{}} />);
   await hand.click(named('Form'));
   await hand.click(within(screen.getByRole('listbox')).getByText('mug'));
-  expect(screen.getByLabelText('Inside')).toBeTruthy();
+  expect(screen.getByText(/^outside, inside, rim, foot: bare body/)).toBeTruthy();
   expect(screen.queryByLabelText('Face 2')).toBeNull();
+  await press(hand, 'A slip on one, or another surface');
+  expect(screen.getByLabelText('Inside')).toBeTruthy();
   await press(hand, 'Make it');
   await screen.findByRole('list', { name: 'Codes' });
   expect(sent[0]!.body.input).toMatchObject({
