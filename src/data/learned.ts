@@ -1,7 +1,7 @@
 /** What each firing taught of its kiln: kept beside it, so that a kiln is known by one indexed read. */
 import type {
   Bound,
-  CoolingFit,
+  CoolingCurve,
   OffsetEstimate,
   OffsetSighting,
   PlaceOffset,
@@ -10,7 +10,6 @@ import { NEW_SERIES, type FiringKind } from '@/core/firing';
 import type { Row, Source } from './database';
 import { groupRows } from './rows';
 
-export type Cooled = Pick<CoolingFit, 'lnK' | 'm'>;
 /** What a kiln's thermocouple is off by, as a whole and place by place. */
 export type Taught = { offset: OffsetEstimate | null; places: PlaceOffset[] };
 export type Lesson = {
@@ -20,7 +19,8 @@ export type Lesson = {
   startedAt: Date;
   /** What its cones say of the thermocouple, place by place. */
   said: OffsetSighting[];
-  cooled: Cooled | null;
+  /** How it cooled; null where its log does not say. */
+  cooled: CoolingCurve | null;
   /** What its kiln was known by once it had taught, when it was the last to teach. */
   taught: Taught | null;
   reachedOrdinal: number | null;
@@ -31,7 +31,7 @@ export async function setLesson(
   src: Source,
   firingId: string,
   said: readonly OffsetSighting[],
-  cooled: Cooled | null,
+  cooled: CoolingCurve | null,
 ): Promise<void> {
   // JSON knows no infinity: an open end is null there.
   const open = (value: number): number | null => (Number.isFinite(value) ? value : null);
@@ -44,7 +44,7 @@ export async function setLesson(
           bounds: bounds.map(({ atLeast, atMost }) => [open(atLeast), open(atMost)]),
         })),
       ),
-      cooled: cooled === null ? null : JSON.stringify({ lnK: cooled.lnK, m: cooled.m }),
+      cooled: cooled === null ? null : JSON.stringify(cooled),
     });
 }
 
@@ -102,7 +102,7 @@ const COOLINGS = 8;
 export async function coolingsOf(
   src: Source,
   kilnIds: readonly string[],
-): Promise<Map<string, Cooled[]>> {
+): Promise<Map<string, CoolingCurve[]>> {
   const rows: Row[] = await src('firing')
     .leftJoin('kiln_upkeep', function () {
       this.on('kiln_upkeep.kiln_id', 'firing.kiln_id')
@@ -120,7 +120,7 @@ export async function coolingsOf(
     .max({ since: 'kiln_upkeep.done_on' });
   const all = groupRows(
     rows,
-    (row): Cooled => row.cooled,
+    (row): CoolingCurve => row.cooled,
     (row) => row.kiln_id,
   );
   return new Map([...all].map(([id, list]) => [id, list.slice(-COOLINGS)]));

@@ -52,7 +52,7 @@ export function coolingCase(
     const room = between(CASE_RANGES.room);
     const truth = kiln.cool(between(CASE_RANGES.load), room, holding(hold, room));
     const shown: Read[] = [];
-    for (let at = 0; at < truth.length; ) {
+    for (let at = 0; at < truth.length;) {
       const one = truth[Math.floor(at)]!;
       const c = one.c + jitter * draw.normal();
       // People write whole degrees.

@@ -1,5 +1,12 @@
 import { coldKiln, ELECTRIC, fire, step, type Kiln } from '../../../stand-ins/kiln';
-import { coolingPart, fitCooling, timeToCool, type CoolingFit, type Reading } from './index';
+import {
+  coolingCurve,
+  coolingPart,
+  fitCooling,
+  timeToCool,
+  type CoolingFit,
+  type Reading,
+} from './index';
 
 const quiet = (): number => 0;
 const FIRING = [{ rate: 180, target: 1210, holdMinutes: 10 }];
@@ -18,11 +25,13 @@ test('an exponential cooling is found again exactly, and its time', () => {
     t: i * 900,
     c: 20 + 800 * Math.exp(-0.08 * i),
   }));
-  const fit = fitCooling(log)!;
-  expect(fit.m).toBeCloseTo(0, 2);
-  const [to] = [timeToCool({ ...fit, last: log[20]! }, 100)!];
+  const to = timeToCool(fitCooling(log.slice(0, 21))!, 100)!;
   const truth = (Math.log(800 / 80) / 0.08 - 20) * 0.25;
-  expect(to.hours).toBeCloseTo(truth, 1);
+  expect(Math.abs(to.hours / truth - 1)).toBeLessThan(0.05);
+  expect(to.low).toBeLessThan(truth);
+  expect(to.high).toBeGreaterThan(truth);
+  // ln of the rate of one exponential is the same at any heat: 0.32 an hour.
+  for (const [, y] of coolingCurve(log)!) expect(y).toBeCloseTo(Math.log(0.32), 2);
 });
 
 test('a brick kiln slows more than one exponential, and the forecast still meets the truth', () => {
@@ -39,7 +48,7 @@ test('a brick kiln slows more than one exponential, and the forecast still meets
 
 test('earlier coolings of the same kiln narrow the interval', () => {
   const earlier = [0.9, 1, 1.1].map((load) =>
-    fitCooling(cooled({ ...ELECTRIC, chamber: 60 * load }))!,
+    coolingCurve(cooled({ ...ELECTRIC, chamber: 60 * load }))!,
   );
   const log = cooled(ELECTRIC);
   const now = upTo(log, 520);
@@ -58,6 +67,7 @@ test('nothing is said too early, nor of the impossible', () => {
   const log = cooled(ELECTRIC);
   expect(fitCooling(upTo(log, 1150))).toBeNull();
   expect(fitCooling([])).toBeNull();
+  expect(coolingCurve([])).toBeNull();
   const good = fitCooling(upTo(log, 200))!;
   expect(timeToCool(good, 21)).toBeNull();
   expect(timeToCool(good, 300)).toEqual({ hours: 0, low: 0, high: 0 });
@@ -80,4 +90,35 @@ test('a door that was opened and shut: nothing for a while, then by what came af
   const truth = (log.find(({ c, t }) => c <= 100 && t > 60 * 300)!.t - now.at(-1)!.t) / 3600;
   expect(told.low).toBeLessThanOrEqual(truth);
   expect(told.high).toBeGreaterThanOrEqual(truth);
+});
+
+test('a hold on the way down is no cooling: it is passed over, and what follows speaks', () => {
+  const log = cooled(ELECTRIC);
+  const at = passed(log, 760);
+  const held = [
+    ...log.filter(({ t }) => t <= at),
+    ...Array.from({ length: 12 }, (_, i) => ({ t: at + (i + 1) * 300, c: 760 })),
+    ...log.filter(({ t }) => t > at).map(({ t, c }) => ({ t: t + 3600, c })),
+  ];
+  const until = (celsius: number): Reading[] =>
+    held.filter(({ t }) => t <= held.find((one) => one.t > at && one.c <= celsius)!.t);
+  // While it is held nobody can say when that ends.
+  expect(fitCooling(held.filter(({ t }) => t <= at + 3600 + 300))).toBeNull();
+  const now = until(450);
+  const told = timeToCool(fitCooling(now)!, 100)!;
+  const truth = (held.find(({ c, t }) => c <= 100 && t > at)!.t - now.at(-1)!.t) / 3600;
+  expect(told.low).toBeLessThanOrEqual(truth);
+  expect(told.high).toBeGreaterThanOrEqual(truth);
+  // What it keeps of the cooling has no crawl in it at 760 °C.
+  const [kept, free] = [coolingCurve(held)!, coolingCurve(log)!];
+  const near = (curve: typeof kept): number =>
+    curve.reduce((best, point) =>
+      Math.abs(point[0] - Math.log(7.4)) < Math.abs(best[0] - Math.log(7.4)) ? point : best,
+    )[1];
+  expect(Math.abs(near(kept) - near(free))).toBeLessThan(0.4);
+});
+
+test('the same readings give the same forecast', () => {
+  const now = upTo(cooled(ELECTRIC), 300);
+  expect(timeToCool(fitCooling(now)!, 100)).toEqual(timeToCool(fitCooling(now)!, 100));
 });

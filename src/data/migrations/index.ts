@@ -21,6 +21,7 @@ import * as merging from './0019-merging';
 import * as inHand from './0020-in-hand';
 import * as refire from './0021-refire';
 import * as surfaces from './0022-surfaces';
+import * as coolingCurves from './0023-cooling-curves';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -48,6 +49,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0020-in-hand', ...inHand },
   { name: '0021-refire', ...refire },
   { name: '0022-surfaces', ...surfaces },
+  { name: '0023-cooling-curves', ...coolingCurves },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

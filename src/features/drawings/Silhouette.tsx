@@ -227,7 +227,9 @@ export function Silhouette(props: {
 function whereWords(zone: Zone, side: string, face: Face): string {
   const region = describeRegion(zone);
   if (side === '') return region;
-  return face.surface != null && region === describeRegion(EVERYWHERE) ? side : `${side}, ${region}`;
+  return face.surface != null && region === describeRegion(EVERYWHERE)
+    ? side
+    : `${side}, ${region}`;
 }
 
 /** The zones in words, rim first, one line each: where, and what lies there. */

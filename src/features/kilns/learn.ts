@@ -1,10 +1,10 @@
 /** What a kiln's firings have taught of it. */
 import {
-  coolingPart,
+  coolingCurve,
   estimateByPlace,
   estimateOffset,
-  fitCooling,
   sightOffsets,
+  type CoolingCurve,
   type OffsetEstimate,
   type PlaceOffset,
 } from '@/core/heatwork';
@@ -13,14 +13,7 @@ import type { Source } from '@/data/database';
 import { findFiring, type Firing } from '@/data/firings';
 import { lastLit } from '@/data/kiln-firings';
 import { listUpkeep, type Upkeep } from '@/data/kiln-care';
-import {
-  lessonsOf,
-  setLesson,
-  setTaught,
-  type Cooled,
-  type Lesson,
-  type Taught,
-} from '@/data/learned';
+import { lessonsOf, setLesson, setTaught, type Lesson, type Taught } from '@/data/learned';
 import { logOf } from '@/data/readings';
 import { listWitnesses } from '@/data/witnesses';
 import { listKilns } from '@/data/kilns';
@@ -38,7 +31,7 @@ export async function keepLesson(src: Source, firingId: string): Promise<Firing 
     cone.bendDegrees === null ? [] : [{ ...cone, bendDegrees: cone.bendDegrees }],
   );
   const said = log.length < FEWEST_READINGS ? [] : sightOffsets(log, cones);
-  await setLesson(src, firingId, said, fitCooling(coolingPart(log)));
+  await setLesson(src, firingId, said, coolingCurve(log));
   return firing;
 }
 
@@ -99,7 +92,7 @@ export type KilnKnown = {
   /** What to add to what its thermocouple shows; null until a firing has log and cones. */
   offset: OffsetEstimate | null;
   places: PlaceOffset[];
-  coolings: Cooled[];
+  coolings: CoolingCurve[];
   /** When the present series began, and by what. */
   since: Upkeep | null;
   lessons: Lesson[];

@@ -31,7 +31,9 @@ export function FaceEditor({ coatings }: { coatings: readonly CoatingChoice[] })
     .filter((one) => one.kind === 'slip' || one.kind === 'engobe')
     .map((one) => ({ value: one.versionId, label: one.name }));
   const [open, setOpen] = useState(false);
-  const plain = fields.every(({ kind, slipVersionId }) => kind === 'bare' && slipVersionId === null);
+  const plain = fields.every(
+    ({ kind, slipVersionId }) => kind === 'bare' && slipVersionId === null,
+  );
   if (ware && plain && !open)
     return (
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
