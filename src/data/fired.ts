@@ -1,4 +1,5 @@
 /** Pieces as they went through firings: what their cells follow from. */
+import { airAt } from '@/core/atmosphere';
 import type { Seen } from '@/core/looks';
 import type { Refire } from '@/core/journey';
 import type { Verdict } from '@/core/signs';
@@ -55,6 +56,8 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
         'firing.cone_band',
         'firing.cone_known',
         'firing.atmosphere',
+        'firing.shelf_air',
+        'firing.fullness',
         'kiln.name as kiln_name',
         'kiln.nobody_knows',
         'piece.coats_known',
@@ -100,11 +103,12 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
       layers: coats,
       cone: row.cone_band,
       coneKnown: row.cone_known,
-      atmosphere: row.atmosphere,
+      atmosphere: airAt({ atmosphere: row.atmosphere, shelfAir: row.shelf_air }, row.shelf),
       variables: circumstances({
         kiln: row.nobody_knows ? null : row.kiln_name,
         firing: `${row.kiln_name} ${row.no}`,
         kind: row.kind,
+        fullness: row.fullness,
         shelf: row.shelf,
         setting: row.setting,
         generation: row.generation,

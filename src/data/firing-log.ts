@@ -113,6 +113,16 @@ export async function setRun(
   if (Object.keys(given).length > 0) await src('firing').where({ id: firingId }).update(given);
 }
 
+/** How full a firing was, and the air of shelves where it differed. */
+export const keepHow = (
+  src: Source,
+  firingId: string,
+  { fullness, shelfAir }: { fullness: string | null; shelfAir: Record<string, string> },
+): Promise<unknown> =>
+  src('firing')
+    .where({ id: firingId })
+    .update({ fullness, shelf_air: JSON.stringify(shelfAir) });
+
 export type KeptOverrule = Overrule & { id: string; by: string; at: Date };
 
 export async function overrulesOf(src: Source, firingId: string): Promise<KeptOverrule[]> {

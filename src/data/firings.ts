@@ -4,6 +4,7 @@ import {
   type ConeKnown,
   type FiringKind,
   type FiringStatus,
+  type HowFull,
 } from '@/core/firing';
 import { writeOver } from './rows';
 import type { Atmosphere } from '@/core/signs';
@@ -44,6 +45,9 @@ export type Firing = FiringFields &
     openedAt: Date | null;
     writtenUpAt: Date | null;
     calledOff: boolean;
+    /** Where the air differed from the rest: by shelf. */
+    shelfAir: Record<string, Atmosphere>;
+    fullness: HowFull | null;
     /** Nobody wrote it down: it is kept for the tiles that came out of it. */
     unrecorded: boolean;
     revision: number;
@@ -79,6 +83,8 @@ export const firing = (row: Row): Firing => ({
   openedAt: row.opened_at,
   writtenUpAt: row.written_up_at,
   calledOff: row.called_off_at !== null,
+  shelfAir: row.shelf_air,
+  fullness: row.fullness,
   unrecorded: Boolean(row.unrecorded),
   revision: row.revision,
 });

@@ -20,16 +20,60 @@ export function oxygenOf(celsius: number, millivolts: number): number {
 /** A zirconia probe does not conduct below this, °C. Common practice, no source. */
 export const PROBE_FROM = 650;
 
+/** ΔG° = H − S·T of CO + ½ O₂ → CO₂, J/mol: −282 400 + 86.85 T (a usual linear fit for 500–1700 K; from memory). */
+const BURNING = { enthalpy: -282_400, entropy: 86.85 };
+
 /**
- * What a probe's reading is usually called. Tendencies, common practice, no source: studios
- * draw the lines between light and heavy where their glazes do.
+ * CO for each CO₂ in gas that is in balance at `celsius` with the oxygen a probe shows, by the law of
+ * mass action: CO/CO₂ = 1 / (K·√pO₂). How strongly air reduces is this ratio, at any temperature; the
+ * same millivolts are another air at another heat.
  */
+export function carbonRatio(celsius: number, millivolts: number): number {
+  const kelvin = celsius + 273.15;
+  const balance = Math.exp(-(BURNING.enthalpy + BURNING.entropy * kelvin) / (R * kelvin));
+  return 1 / (balance * Math.sqrt(oxygenOf(celsius, millivolts)));
+}
+
+/** "1 part of CO to 8 of CO₂". */
+export function ratioWords(ratio: number): string {
+  if (ratio < 0.0005) return 'next to no CO';
+  const figure = (value: number): string => String(Number(value.toPrecision(value < 10 ? 2 : 1)));
+  return ratio < 1
+    ? `1 part of CO to ${figure(1 / ratio)} of CO₂`
+    : `${figure(ratio)} parts of CO to 1 of CO₂`;
+}
+
+/** Where words change, as CO for each CO₂: studios draw these lines where their glazes do (common practice, no source). */
+const WORDS_FROM: readonly (readonly [ratio: number, word: Atmosphere])[] = [
+  [0.35, 'heavy reduction'],
+  [0.12, 'moderate reduction'],
+  [0.02, 'light reduction'],
+  [0.001, 'neutral'],
+];
+
+/** What a probe's reading is usually called: by the CO/CO₂ it stands for at that heat, never by its volts alone. */
 export function probeWords(celsius: number, millivolts: number): Atmosphere {
   if (celsius < PROBE_FROM) return 'unknown';
-  if (millivolts < 60) return 'oxidation';
-  if (millivolts < 350) return 'neutral';
-  if (millivolts < 550) return 'light reduction';
-  return millivolts < 680 ? 'moderate reduction' : 'heavy reduction';
+  const ratio = carbonRatio(celsius, millivolts);
+  return WORDS_FROM.find(([from]) => ratio >= from)?.[1] ?? 'oxidation';
+}
+
+/** The air where a piece stood: what was said of its shelf, else of the whole firing. */
+export const airAt = (
+  firing: { atmosphere: Atmosphere; shelfAir: Readonly<Record<string, Atmosphere>> },
+  shelf: number | null,
+): Atmosphere => (shelf === null ? undefined : firing.shelfAir[shelf]) ?? firing.atmosphere;
+
+/** "moderate reduction; shelf 1 light reduction". */
+export function airWords({
+  atmosphere,
+  shelfAir,
+}: {
+  atmosphere: Atmosphere;
+  shelfAir: Readonly<Record<string, Atmosphere>>;
+}): string {
+  const others = Object.entries(shelfAir).filter(([, air]) => air !== atmosphere);
+  return [atmosphere, ...others.map(([shelf, air]) => `shelf ${shelf} ${air}`)].join('; ');
 }
 
 /** A stretch of the diary: from when (seconds into the firing) the air was so, judged how. */
@@ -47,10 +91,12 @@ export function bandsOf(periods: readonly Period[], end: number): Band[] {
   });
 }
 
-const STRENGTH: Record<Atmosphere, number> = {
+/** How strongly it reduces, to put airs in order; reduction of unknown degree is at least light. */
+export const STRENGTH: Readonly<Record<Atmosphere, number>> = {
   unknown: -1,
   oxidation: 0,
   neutral: 1,
+  reduction: 2,
   'light reduction': 2,
   'moderate reduction': 3,
   'heavy reduction': 4,

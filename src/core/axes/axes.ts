@@ -4,6 +4,7 @@
  */
 import { coneOrdinal, isCone } from '../cones';
 import { CONE_KNOWN, bandWords, intendedOf, type ConeKnown } from '../firing';
+import { ATMOSPHERES } from '../signs';
 import { slipNames } from '../zones';
 
 /** What an axis may ask of a cell. Coats from base to top, by slug. */
@@ -105,14 +106,7 @@ export const ATMOSPHERE = axis({
   label: 'Atmosphere',
   needs: ['atmosphere'],
   value: ({ atmosphere }) => atmosphere,
-  order: byList([
-    'oxidation',
-    'neutral',
-    'light reduction',
-    'moderate reduction',
-    'heavy reduction',
-    'unknown',
-  ]),
+  order: byList(ATMOSPHERES),
   words: (value) => (value === 'unknown' ? 'atmosphere unknown' : value),
 });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  bentPercent,
   CONES,
   compareCones,
   coneBand,
@@ -125,9 +126,14 @@ test('a reading is the last cone down plus the bend of the next', () => {
   expect(readCones([witness('01', 90), witness('1', 45)])).toMatchObject({ ordinal: 0.5 });
 });
 
-test('a half cone that was set and is down is where the next bend begins', () => {
-  expect(readCones([witness('5.5', 90), witness('6', 45)])?.ordinal).toBe(5.75);
+test('a bend counts from the whole cone below, so that words and drawing agree; a half cone down is a floor', () => {
+  // Cone 6 bent by half is "6 bent 50 %" whether or not a half cone stood beside it.
   expect(readCones([witness('5', 90), witness('6', 45)])?.ordinal).toBe(5.5);
+  expect(readCones([witness('5.5', 90), witness('6', 45)])?.ordinal).toBe(5.5);
+  expect(readCones([witness('5.5', 90), witness('6', 63)])?.ordinal).toBeCloseTo(5.7, 9);
+  expect(readCones([witness('5.5', 90), witness('6', 9)])?.ordinal).toBe(5.5);
+  expect(readCones([witness('5.5', 90), witness('6', 0)])?.ordinal).toBe(5.5);
+  expect([0, 45, 75, 90, 120, -5].map(bentPercent)).toEqual([0, 50, 83, 100, 100, 0]);
 });
 
 test('cones all down or all upright only fence the truth in', () => {

@@ -3,6 +3,17 @@ import { compareCones, coneOrdinal, formatCone, nextWholeCone, previousWholeCone
 /** A witness cone as it was found: how far its tip has come down, 0° upright to 90° touching. */
 export type WitnessCone = { cone: string; place: string; bendDegrees: number };
 
+/**
+ * The one measure of how far a cone is bent, in words and drawings: how far its tip has come down, of
+ * the 90° at which it touches. Of a firing it is the mean over the places that have cones.
+ */
+export const bentPercent = (degrees: number): number =>
+  Math.round((Math.min(Math.max(degrees, 0), 90) / 90) * 100);
+
+/** That measure, explained where cones are read. */
+export const BENT_MEANS =
+  'Bent: how far the tip has come down, 100 % when it touches. Of a firing it is the mean of its places.';
+
 /** A tip at or past this angle counts as down. Common practice, no source. */
 export const TIP_DOWN_DEGREES = 85;
 
@@ -50,12 +61,12 @@ export function readCones(cones: readonly WitnessCone[]): ConeReading | null {
     };
   }
   const bend = Math.max(0, upright.bendDegrees) / 90;
-  // The bend is measured from the whole cone below, or from a half cone that was set and is down.
   const below = previousWholeCone(upright.cone);
   const foot = below === null ? coneOrdinal(upright.cone) - 1 : coneOrdinal(below);
-  const from =
-    last === null ? foot : bend === 0 ? coneOrdinal(last) : Math.max(foot, coneOrdinal(last));
-  const ordinal = from + bend * (coneOrdinal(upright.cone) - from);
+  // The bend of a whole cone always counts from the whole cone below, whatever half cone was set as well.
+  const tip = foot + bend * (coneOrdinal(upright.cone) - foot);
+  const ordinal =
+    last === null ? tip : bend === 0 ? coneOrdinal(last) : Math.max(coneOrdinal(last), tip);
   return {
     ordinal,
     last,
@@ -104,7 +115,7 @@ export function readFiring(cones: readonly WitnessCone[]): FiringReading | null 
 export function describeReading(reading: ConeReading): string {
   if (reading.bound === 'at least') return `at least cone ${formatCone(reading.last)}`;
   if (reading.bound === 'less than') return `less than cone ${formatCone(reading.next)}`;
-  const bend = `${formatCone(reading.next)} bent ${Math.round(reading.bend * 100)} %`;
+  const bend = `${formatCone(reading.next)} bent ${bentPercent(90 * reading.bend)} %`;
   return reading.last === null ? bend : `cone ${formatCone(reading.last)} down, ${bend}`;
 }
 

@@ -1,5 +1,9 @@
 /** What a firing can be, where it can stand, and what is put into it: the words that are kept. */
 
+/** How full a kiln was fired, by eye. */
+export const HOW_FULL = ['sparse', 'half', 'full', 'tight'] as const;
+export type HowFull = (typeof HOW_FULL)[number];
+
 export const FIRING_KINDS = ['bisque', 'glaze', 'refire', 'overglaze', 'once-fired'] as const;
 export type FiringKind = (typeof FIRING_KINDS)[number];
 

@@ -205,6 +205,8 @@ export type Verdict = (typeof VERDICTS)[number];
 export const ATMOSPHERES = [
   'oxidation',
   'neutral',
+  // Reduction of which nobody said how much.
+  'reduction',
   'light reduction',
   'moderate reduction',
   'heavy reduction',

@@ -6,6 +6,8 @@ export type History = {
   kiln: string | null;
   firing: string;
   kind: string;
+  /** How full the kiln was fired; null or left out where nobody said. */
+  fullness?: string | null;
   shelf: number | null;
   setting: string;
   generation: number;
@@ -15,7 +17,7 @@ export type History = {
 };
 
 /** Circumstances that all pieces of a firing share: they are counted by firings, never by pieces. */
-export const FIRINGS_OWN: ReadonlySet<string> = new Set(['kiln', 'firing']);
+export const FIRINGS_OWN: ReadonlySet<string> = new Set(['kiln', 'firing', 'how full']);
 
 /**
  * The recorded circumstances of a piece by name, for telling disagreeing pieces apart.
@@ -28,6 +30,7 @@ export function circumstances(history: History): Record<string, string> {
     'times glaze-fired': String(history.generation),
   };
   if (history.kiln !== null) found.kiln = history.kiln;
+  if (history.fullness != null) found['how full'] = history.fullness;
   if (history.shelf !== null) found.shelf = String(history.shelf);
   if (history.setting !== 'unknown') found['stood on'] = history.setting;
   if (history.lot !== null) found.lot = history.lot;

@@ -22,6 +22,7 @@ import * as inHand from './0020-in-hand';
 import * as refire from './0021-refire';
 import * as surfaces from './0022-surfaces';
 import * as coolingCurves from './0023-cooling-curves';
+import * as air from './0024-air';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -50,6 +51,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0021-refire', ...refire },
   { name: '0022-surfaces', ...surfaces },
   { name: '0023-cooling-curves', ...coolingCurves },
+  { name: '0024-air', ...air },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

@@ -1,3 +1,4 @@
+import { bentPercent } from '@/core/cones';
 import { signOf } from '@/core/signs';
 import { GLYPHS } from './glyph-paths';
 
@@ -63,7 +64,7 @@ export function ConeDrawing({
   // The tip bows over: a quadratic from the foot, its end where the angle points.
   const [x, y] = [14 + 26 * Math.sin(turn), 38 - 26 * Math.cos(turn)];
   const [cx, cy] = [14 + 9 * Math.sin(turn / 3), 38 - 18 * Math.cos(turn / 3)];
-  const said = bend === null ? 'not read' : `bent ${Math.round((Math.min(bend, 90) / 90) * 100)} %`;
+  const said = bend === null ? 'not read' : `bent ${bentPercent(bend)} %`;
   return (
     <svg
       width={size}

@@ -48,13 +48,17 @@ function readAtmosphere(text: string, row: ImportRow): Atmosphere {
   const exact = ATMOSPHERES.find((one) => one === plain);
   if (exact) return exact;
   if (/^(ox|oxid|o|electric)$/.test(plain)) return 'oxidation';
-  const reduction = /^(light|medium|moderate|heavy)\s*(?:reduction|red\.?)$/.exec(plain);
+  const reduction =
+    /^(?:gas\s+)?(light|medium|moderate|heavy)?\s*(?:reduction|reduced|red|redn|rdn|r)\.?$/.exec(
+      plain,
+    );
   if (reduction)
-    return `${reduction[1] === 'medium' ? 'moderate' : reduction[1]} reduction` as Atmosphere;
-  row.warnings.push(
-    `Atmosphere “${text}” stays unknown${/^red/.test(plain) ? ': say light, moderate or heavy reduction' : ''}.`,
-  );
-  if (/^red/.test(plain)) row.note = joinNote(row.note, `Atmosphere as written: ${text}`);
+    return (
+      reduction[1] === undefined
+        ? 'reduction'
+        : `${reduction[1] === 'medium' ? 'moderate' : reduction[1]} reduction`
+    ) as Atmosphere;
+  row.warnings.push(`Atmosphere “${text}” stays unknown.`);
   return 'unknown';
 }
 

@@ -98,7 +98,8 @@ test('decimal commas, stacks in words, severities, and what is not known', () =>
     warnings: [expect.stringContaining('ghosts')],
   });
   expect(row('Peat', 'A', '1222', 'reduction', '-4', '', '')).toMatchObject({
-    atmosphere: 'unknown',
+    // Plain reduction is what it says: of unknown degree.
+    atmosphere: 'reduction',
     errors: [expect.stringContaining('temperature'), expect.stringContaining('Movement')],
   });
 });

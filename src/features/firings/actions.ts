@@ -1,7 +1,7 @@
 /** A firing through its stages: planned, moved on, its cones set and read, how it is run. */
 import * as contracts from './contracts';
 import type { Transaction } from '@/data/database';
-import { setRun } from '@/data/firing-log';
+import { keepHow, setRun } from '@/data/firing-log';
 import { listPlacements } from '@/data/placements';
 import { checkMove } from '@/core/firing/progress';
 import { checkedLoad } from '../loading/server';
@@ -14,7 +14,7 @@ import { lastOf } from '@/data/readings';
 import { learnFrom, relearn } from '../kilns/server';
 import { settleJourneys } from '@/data/journey';
 import { newId } from '@/data/ids';
-import { operation } from '@/platform/operation';
+import { operation, type Act } from '@/platform/operation';
 import { pairsOf } from '@/data/fired';
 import { permit } from '../people';
 import { readStudio, unitsOf } from '@/data/studio';
@@ -182,4 +182,29 @@ export const setHow = operation({
     found(await findFiring(act.trx, firingId, true), 'This firing');
     await setRun(act.trx, firingId, run as Parameters<typeof setRun>[2]);
   },
+});
+
+/** What is said of a whole firing, or of a shelf, is said of the pieces in it: their cells follow. */
+async function howItWas(
+  { trx }: Act,
+  { firingId, fullness, shelfAir }: Pick<Firing, 'fullness' | 'shelfAir'> & { firingId: string },
+): Promise<void> {
+  const firing = found(await findFiring(trx, firingId, true), 'This firing');
+  const beyond = Object.keys(shelfAir).find((shelf) => Number(shelf) > firing.shelves);
+  if (beyond !== undefined)
+    throw refuse(`${firing.kilnName} has ${firing.shelves} shelves, not ${beyond}.`);
+  await keepHow(trx, firingId, { fullness, shelfAir });
+  await refreshCells(trx, await pairsOf(trx, { firingId }));
+}
+
+export const sayHow = operation({
+  contract: contracts.sayHow,
+  permit: permit('keep records'),
+  run: howItWas,
+});
+
+export const sayHowAgain = operation({
+  contract: contracts.sayHowAgain,
+  permit: permit('keep records'),
+  run: howItWas,
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { CONE_ROLES, FIRING_KINDS, STATUSES } from '@/core/firing';
+import { CONE_ROLES, FIRING_KINDS, HOW_FULL, STATUSES } from '@/core/firing';
 import { ATMOSPHERES } from '@/core/signs';
-import { answers, contract, toggled } from '@/platform/contract';
+import { answers, contract, toggled, undoneBy } from '@/platform/contract';
 import { coneField, optionalCone } from '@/platform/fields';
 import { segmentsField } from '../kilns/contracts';
 
@@ -71,6 +71,22 @@ export const readCones = contract(
     /** Earlier firings that stand under another cone by what this one taught. */
     moved: { title: string; was: string; became: string }[];
   }>(),
+);
+const how = z.object({
+  fullness: z.enum(HOW_FULL).nullable(),
+  /** Where the air was another than in the rest, by shelf counted from the lowest. */
+  shelfAir: z.record(
+    z.string().regex(/^([1-9]|[12]\d|30)$/, 'Shelves are counted from 1.'),
+    z.enum(ATMOSPHERES),
+  ),
+});
+const howAgain = contract('firings.say-how-again', how.extend({ firingId: z.uuid() }));
+export { howAgain as sayHowAgain };
+/** How full it was, and where its air differed; `before` is what was said until now, for the way back. */
+export const sayHow = undoneBy(
+  contract('firings.say-how', how.extend({ firingId: z.uuid(), before: how })),
+  howAgain,
+  ({ firingId, before }) => ({ firingId, ...before }),
 );
 /** How a firing is run: what is not named stays as it is. */
 export const runSchema = z.object({

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { oxygenOf, probeWords } from '@/core/atmosphere';
+import { PROBE_FROM, carbonRatio, oxygenOf, probeWords, ratioWords } from '@/core/atmosphere';
 import { formatCone } from '@/core/cones';
 import { ordinalWords } from '@/core/firing';
 import type { CoolTime } from '@/core/heatwork';
@@ -194,7 +194,10 @@ export function NowPanel({
           <Typography sx={{ mt: 1 }}>
             Oxygen probe: {Math.round(probed.mv)} mV at {formatTemperature(probed.celsius, units)},
             about {oxygenOf(probed.celsius, probed.mv).toExponential(0)} atm of oxygen:{' '}
-            <b>{probeWords(probed.celsius, probed.mv)}</b>
+            {probed.celsius < PROBE_FROM
+              ? 'too cool for a probe to say'
+              : `${ratioWords(carbonRatio(probed.celsius, probed.mv))} at this heat, `}
+            <b>{probed.celsius < PROBE_FROM ? '' : probeWords(probed.celsius, probed.mv)}</b>
           </Typography>
         )}
         {room.doubts.length > 0 && (

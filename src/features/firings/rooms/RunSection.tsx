@@ -3,7 +3,6 @@ import { listSchedules } from '@/data/schedules';
 import type { Firing } from '@/data/firings';
 import type { Units } from '@/core/units';
 import { database } from '@/platform/database';
-import { Section } from '@/ui/Page';
 import { noticeDraft } from '../notice';
 import type { FiringRoom } from '../../firelog/server';
 import { RunPanel } from '../components/RunPanel';
@@ -31,37 +30,35 @@ export async function RunSection({
     noticeDraft(db, firing),
   ]);
   return (
-    <Section title="How it is fired">
-      <RunPanel
-        key={`${firing.schedule?.name}${JSON.stringify(firing.schedule?.segments)}`}
-        firingId={firing.id}
-        target={firing.targetCone}
-        schedule={firing.schedule}
-        schedules={schedules
-          .filter(({ archived }) => !archived)
-          .map(({ id, name, segments }) => ({ id, name, segments }))}
-        people={people
-          .filter(({ role, disabled }) => role !== 'student' && !disabled)
-          .map(({ id, name }) => ({ id, name }))}
-        onDuty={firing.onDuty}
-        bringBy={firing.bringBy}
-        notice={firing.notice}
-        draft={draft}
-        readEveryS={firing.readEveryS}
-        latestHours={firing.latestHours ?? kiln.latestHours}
-        offset={room.known.offset?.offset ?? null}
-        next={
-          room.known.offset === null
-            ? null
-            : { low: room.known.offset.nextLow, high: room.known.offset.nextHigh }
-        }
-        offsetFirings={room.known.offset?.firings ?? 0}
-        climb={kiln.climbRate ?? 250}
-        powerKw={kiln.energy === 'electric' ? kiln.powerKw : null}
-        unitPrice={kiln.unitPrice}
-        units={units}
-        byHand={kiln.control !== 'controller'}
-      />
-    </Section>
+    <RunPanel
+      key={`${firing.schedule?.name}${JSON.stringify(firing.schedule?.segments)}`}
+      firingId={firing.id}
+      target={firing.targetCone}
+      schedule={firing.schedule}
+      schedules={schedules
+        .filter(({ archived }) => !archived)
+        .map(({ id, name, segments }) => ({ id, name, segments }))}
+      people={people
+        .filter(({ role, disabled }) => role !== 'student' && !disabled)
+        .map(({ id, name }) => ({ id, name }))}
+      onDuty={firing.onDuty}
+      bringBy={firing.bringBy}
+      notice={firing.notice}
+      draft={draft}
+      readEveryS={firing.readEveryS}
+      latestHours={firing.latestHours ?? kiln.latestHours}
+      offset={room.known.offset?.offset ?? null}
+      next={
+        room.known.offset === null
+          ? null
+          : { low: room.known.offset.nextLow, high: room.known.offset.nextHigh }
+      }
+      offsetFirings={room.known.offset?.firings ?? 0}
+      climb={kiln.climbRate ?? 250}
+      powerKw={kiln.energy === 'electric' ? kiln.powerKw : null}
+      unitPrice={kiln.unitPrice}
+      units={units}
+      byHand={kiln.control !== 'controller'}
+    />
   );
 }
