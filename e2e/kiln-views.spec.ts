@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { DEMO, signIn, test } from './support';
+import { DEMO, signIn, test, unfold } from './support';
 
 test('a controller’s file is read before it is kept; one that is none is turned away', async ({
   page,
@@ -7,6 +7,7 @@ test('a controller’s file is read before it is kept; one that is none is turne
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/bench`);
   await page.getByRole('link', { name: 'Open kiln …' }).first().click();
+  await unfold(page, 'Log: files, paper, corrections');
   const file = page.locator('input[type=file]');
   await file.setInputFiles({
     name: 'log.csv',
@@ -71,4 +72,38 @@ test('pieces are moved on the plan by touch and by key, and the move can be undo
     .toBeGreaterThan(10);
   await page.reload();
   await expect(shelf.getByRole('button', { name: new RegExp(`^${code}`) })).toBeVisible();
+});
+
+test('a firing’s page keeps to three screens at every stage, with the rest under an index', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await signIn(page, DEMO(), 'iben');
+  await page.goto(`${DEMO()}/kilns`);
+  const hrefs = await page
+    .locator('a[href^="/kilns/firings/"]')
+    .evaluateAll((links) => [...new Set(links.map((link) => link.getAttribute('href')!))]);
+  const first: Record<string, string> = {
+    'Close the load': 'Before the lid is closed',
+    'Firing is done, cooling': 'Now',
+    'Open kiln': 'Now',
+    'Write up opening': 'Witness cones',
+  };
+  const seen = new Set<string>();
+  for (const href of hrefs.slice(0, 20)) {
+    if (seen.size === Object.keys(first).length) break;
+    await page.goto(`${DEMO()}${href}`);
+    for (const [act, heading] of Object.entries(first)) {
+      const there = page
+        .getByRole('button', { name: act })
+        .or(page.getByRole('link', { name: act === 'Write up opening' ? /opening/ : act }));
+      if (seen.has(act) || (await there.count()) === 0) continue;
+      seen.add(act);
+      await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
+      await expect(page.getByRole('region', { name: 'The rest of this page' })).toBeVisible();
+      const tall = await page.evaluate(() => document.documentElement.scrollHeight);
+      expect(tall, `${act}: ${href}`).toBeLessThanOrEqual(3 * 800);
+    }
+  }
+  expect([...seen].sort()).toEqual(Object.keys(first).sort());
 });

@@ -3,7 +3,7 @@ import { bendDegreesOf, workOf, type Segment } from '../src/core/heatwork';
 import { runController } from '../stand-ins/controller';
 import { ELECTRIC, fire } from '../stand-ins/kiln';
 import { gaussian } from '../stand-ins/noise';
-import { choose, DEMO, signIn, onPhone, test, seenOnce } from './support';
+import { choose, DEMO, signIn, onPhone, test, seenOnce, unfold } from './support';
 
 const HOUR = 3_600_000;
 
@@ -88,6 +88,7 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
   await why.fill('The shelf is an old one');
   await page.getByRole('button', { name: 'Let it stay', exact: true }).click();
   await expect(page.getByText('The shelf is an old one')).toBeVisible();
+  await unfold(page, 'How it is fired');
   await choose(page, 'Schedule', 'Otter, six');
   await expect(page.getByText(/On this kiln: cone/)).toBeVisible();
   await expect(page.getByText(/taken at its word/)).toBeVisible();
@@ -97,6 +98,7 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
 
   // Nobody pressed the button when it was lit, a day and a half ago.
   const since = new Date(Math.floor((Date.now() - 36 * HOUR) / 60_000) * 60_000);
+  await unfold(page, 'Log: files, paper, corrections');
   await page.getByRole('button', { name: 'It was another time …' }).click();
   await page.getByLabel('Lit at').fill(inStudio(since));
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
@@ -165,6 +167,7 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
   await page.goto(`${base}/kilns/plan?kiln=otter`);
   await page.getByRole('button', { name: 'Plan this firing' }).click();
   await expect(page.getByText('A cooler top; it is hotter than it says.')).toBeVisible();
+  await unfold(page, 'How it is fired');
   await choose(page, 'Schedule', 'Otter, six');
   await expect(page.getByText(/learned from 1 firing/)).toBeVisible();
   await page.getByRole('button', { name: /Hold \d+ min at 1196 °C for cone 6 here/ }).click();
@@ -226,6 +229,7 @@ test('on a phone: a temperature in two touches, a strange one is asked about, th
   expect(Math.abs(Date.parse(sent.input.at) - taken.getTime())).toBeLessThan(2000);
   await expect(page.getByText('199 °C written down')).toBeVisible();
 
+  await unfold(page, 'Diary');
   await page.getByRole('button', { name: 'note', exact: true }).tap();
   await page.getByLabel('What was done').fill('Spy hole plug back in');
   await page.getByRole('button', { name: 'Write down' }).tap();

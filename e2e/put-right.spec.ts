@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { DEMO, sending, signIn, test } from './support';
+import { DEMO, sending, signIn, test, unfold } from './support';
 
 test('tiles are put right together from the list: a series of marks in one act, and taken back', async ({
   page,
@@ -25,6 +25,7 @@ test('a page of a notebook is written up on a firing long past, and stands in it
   await page.goto(`${DEMO()}/kilns/pip`);
   await page.getByRole('link', { name: 'Pip 15' }).first().click();
   await expect(page.getByRole('heading', { name: 'Pip 15' })).toBeVisible();
+  await unfold(page, 'Log: files, paper, corrections');
   await page.getByRole('button', { name: 'Write up a log from paper' }).click();
   const lines = page.getByLabel(/^A line a reading/);
   await lines.fill('+0:20 30 lid propped\nafterwards 100');
@@ -49,8 +50,10 @@ test('one load in one kiln: a second is not closed beside it; a planned firing i
     .click();
   await page.getByRole('button', { name: 'Close the load' }).click();
   await expect(page.getByRole('alert').filter({ hasText: /in this kiln/ })).toBeVisible();
+  await unfold(page, 'Change the plan, or call it off');
   await sending(page, () => page.getByRole('button', { name: 'Call it off' }).click());
   await expect(page.getByText('This firing was called off; its pieces wait again.')).toBeVisible();
+  await unfold(page, 'Change the plan, or call it off');
   await sending(page, () => page.getByRole('button', { name: 'Plan it after all' }).click());
   await expect(page.getByText('This firing was called off')).toHaveCount(0);
 });

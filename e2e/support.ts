@@ -78,6 +78,12 @@ export const test = base.extend({
   },
 });
 
+/** Opens a folded part of a page, unless it stands open. */
+export async function unfold(page: Page, title: string): Promise<void> {
+  const fold = page.locator('details', { has: page.locator('summary', { hasText: title }) }).last();
+  if ((await fold.getAttribute('open')) === null) await fold.locator('summary').first().click();
+}
+
 /** Does what sends an act, and waits until the server has answered it. */
 export async function sending(page: Page, act: () => Promise<void>): Promise<void> {
   const answered = page.waitForResponse(
