@@ -32,6 +32,7 @@ test('a page of a notebook is written up on a firing long past, and stands in it
   await expect(page.getByText(/Line 2, .* begins with no time/)).toBeVisible();
   await lines.fill('+0:20 30 lid propped a thumb wide');
   await sending(page, () => page.getByRole('button', { name: 'Keep 2 lines' }).click());
+  await unfold(page, 'Diary');
   const diary = page.getByRole('listitem').filter({ hasText: 'lid propped a thumb wide' });
   await expect(diary).toContainText('written down');
   await page.getByText(/^Put readings right/).click();

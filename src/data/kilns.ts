@@ -1,5 +1,5 @@
 /** Kilns as they stand in the studio. */
-import type { KilnBuild } from '@/core/load';
+import type { KilnBuild, Post } from '@/core/load';
 import type { CONTROLS, ENERGIES } from '@/core/studio';
 import type { Row, Source } from './database';
 import { freeSlug } from './slugs';
@@ -19,11 +19,13 @@ export type Kiln = KilnBuild & {
   mergedInto: string | null;
   /** It stands for "nobody knows which". */
   nobodyKnows: boolean;
+  /** Where its posts stand, where they were moved. */
+  posts: Post[] | null;
 };
 
 export type KilnFields = Omit<
   Kiln,
-  'id' | 'slug' | 'revision' | 'archived' | 'mergedInto' | 'nobodyKnows'
+  'id' | 'slug' | 'revision' | 'archived' | 'mergedInto' | 'nobodyKnows' | 'posts'
 >;
 
 export const kilnColumns = (kiln: KilnFields): Record<string, unknown> => ({
@@ -70,6 +72,7 @@ export const kiln = (row: Row): Kiln => ({
   archived: row.archived_at !== null,
   mergedInto: row.merged_into,
   nobodyKnows: Boolean(row.nobody_knows),
+  posts: row.posts,
 });
 
 export async function listKilns(src: Source): Promise<Kiln[]> {
@@ -81,3 +84,9 @@ export async function createKiln(src: Source, id: string, fields: KilnFields): P
   await src('kiln').insert({ id, slug, ...kilnColumns(fields) });
   return slug;
 }
+
+/** Where a kiln's posts stand; null: at their usual places. */
+export const setPosts = (src: Source, id: string, posts: readonly Post[] | null): Promise<number> =>
+  src('kiln')
+    .where({ id })
+    .update({ posts: posts === null ? null : JSON.stringify(posts) });

@@ -18,7 +18,8 @@ self.onmessage = ({ data }: MessageEvent<PackRequest>) => {
   const { shelf, shelves } = data;
   if (data.kind === 'gaps') {
     const spots = fillGaps(data.standing, data.parcels, shelf, shelves);
-    return say({ answer: { spots: [...spots], left: [], turned: [] } });
+    const turned = [...spots].flatMap(([id, spot]) => (spot.turned ? [id] : []));
+    return say({ answer: { spots: [...spots], left: [], turned } });
   }
   const { spots, left, turned } = packLoad(
     data.parcels,

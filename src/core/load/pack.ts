@@ -1,12 +1,13 @@
-/** Packing a load: tall pieces together, shelf by shelf; rectangles are laid out by a library. */
+/**
+ * Packing a load: tall pieces together, shelf by shelf. On each shelf several ways are tried (pieces of
+ * one size on their best lattice, rectangles laid out by a library, one after another into gaps), each
+ * filled up with whatever else fits, and the one that covers most is kept.
+ */
 import { MaxRectsPacker, Rectangle } from 'maxrects-packer';
 import {
   CLEARANCE_MM,
   fullness,
-  gapBetween,
   HEADROOM_MM,
-  onPost,
-  onShelf,
   SHELF_MM,
   standingPosts,
   type Footprint,
@@ -14,58 +15,102 @@ import {
   type Spot,
   type Standing,
 } from './shelf';
+import { fitsAlone, gapOn, Hopeless, isFree, latticeSites, turnedRound, type Site } from './sites';
 
 export type Parcel = { id: string; footprint: Footprint };
-export type Packed = { spots: Map<string, Spot>; left: { id: string; why: string }[] };
+export type Packed = {
+  spots: Map<string, Spot>;
+  turned: Set<string>;
+  left: { id: string; why: string }[];
+};
+
+const areaOf = ({ footprint: { round, widthMm, depthMm } }: Parcel): number =>
+  (round ? Math.PI / 4 : 1) * widthMm * depthMm;
+
+const sizeOf = ({ footprint: { round, widthMm, depthMm } }: Parcel): string =>
+  `${round} ${widthMm} ${depthMm}`;
+
+/** Height that a shelf with this piece takes from the chamber. */
+const taken = ({ footprint }: Parcel): number => footprint.heightMm + HEADROOM_MM + SHELF_MM;
+
+/** What stands on one shelf while it is packed. */
+class ShelfLoad {
+  readonly placed = new Map<Parcel, Site>();
+  private readonly here: Standing[];
+  private readonly hopeless = new Hopeless();
+  area = 0;
+
+  constructor(
+    private readonly shelf: Shelf,
+    private readonly clearance: number,
+    posts: boolean,
+  ) {
+    this.here = posts ? [...standingPosts(shelf, 1)] : [];
+  }
+
+  private lies(parcel: Parcel, { turned }: Site): Footprint {
+    return turned ? turnedRound(parcel.footprint) : parcel.footprint;
+  }
+
+  /** Puts it there if there is room. */
+  put(parcel: Parcel, site: Site): boolean {
+    const footprint = this.lies(parcel, site);
+    const spot = { shelf: 1, xMm: site.xMm, yMm: site.yMm };
+    if (!isFree(this.shelf, footprint, spot, this.here, this.clearance)) return false;
+    this.stand(parcel, site, footprint, spot);
+    return true;
+  }
+
+  /** Puts it on a place of a lattice: clear of its neighbours by its making, and of posts. */
+  seat(parcel: Parcel, site: Site): void {
+    this.stand(parcel, site, this.lies(parcel, site), {
+      shelf: 1,
+      xMm: site.xMm,
+      yMm: site.yMm,
+    });
+  }
+
+  private stand(parcel: Parcel, site: Site, footprint: Footprint, spot: Spot): void {
+    this.placed.set(parcel, site);
+    this.here.push({ id: parcel.id, footprint, spot });
+    this.area += areaOf(parcel);
+  }
+
+  /** One after another into the first gap that takes it. */
+  fill(parcels: readonly Parcel[]): this {
+    for (const parcel of parcels) {
+      if (this.placed.has(parcel) || this.hopeless.has(parcel.footprint)) continue;
+      const site = gapOn(parcel.footprint, this.here, this.shelf, 1, this.clearance);
+      if (site === null) this.hopeless.add(parcel.footprint);
+      else this.stand(parcel, site, this.lies(parcel, site), { shelf: 1, ...site });
+    }
+    return this;
+  }
+}
 
 type Region = { x: number; y: number; width: number; depth: number };
 
-/** Rectangles that lie within a shelf without meeting: ways to cut it up, the plainest first. */
-function cuts(shelf: Shelf, clearance: number): Region[][] {
-  const { widthMm, depthMm } = shelf;
-  if (shelf.shape === 'rectangle')
-    return [[{ x: -widthMm / 2, y: -depthMm / 2, width: widthMm, depth: depthMm }]];
+/** The largest rectangles that lie within a shelf, for what is laid out in rectangles. */
+function regionsOf({ shape, widthMm, depthMm }: Shelf): Region[] {
+  if (shape === 'rectangle')
+    return [{ x: -widthMm / 2, y: -depthMm / 2, width: widthMm, depth: depthMm }];
   const r = widthMm / 2;
-  /** A strip across a disc from y = a to y = b, as wide as it can be and clear of the next. */
-  const strip = (a: number, b: number): Region => {
-    const far = Math.max(Math.abs(a), Math.abs(b));
-    const half = Math.sqrt(Math.max(0, r * r - far * far));
-    return { x: -half, y: a + clearance / 2, width: 2 * half, depth: b - a - clearance };
-  };
-  if (shelf.shape === 'half') {
-    const up = ({ y, ...rest }: Region): Region => ({ ...rest, y: depthMm / 2 + y });
-    return [[0.45, 0.75], [0.6, 0.85], [0.707]].map((ends) =>
-      ends.map((end, i) => up(strip(-end * r, -(ends[i - 1] ?? 0) * r))),
-    );
+  if (shape === 'round') {
+    const half = 0.707 * r;
+    return [{ x: -half, y: -half, width: 2 * half, depth: 2 * half }];
   }
-  return [
-    [strip(-0.45 * r, 0.45 * r), strip(0.45 * r, 0.8 * r), strip(-0.8 * r, -0.45 * r)],
-    [strip(-0.707 * r, 0.707 * r), strip(0.707 * r, 0.87 * r), strip(-0.87 * r, -0.707 * r)],
-    [
-      strip(-0.25 * r, 0.25 * r),
-      strip(0.25 * r, 0.62 * r),
-      strip(-0.62 * r, -0.25 * r),
-      strip(0.62 * r, 0.87 * r),
-      strip(-0.87 * r, -0.62 * r),
-    ],
-  ];
+  const half = 0.707 * r;
+  return [{ x: -half, y: depthMm / 2 - half, width: 2 * half, depth: half }];
 }
 
-/** Lays as many parcels as fit into regions, in the order given; what does not fit is left. */
-function lay(
+/** Lays rectangles with a library, in the order given, and puts them where it says. */
+function layOut(
+  load: ShelfLoad,
   parcels: readonly Parcel[],
-  regions: readonly Region[],
+  shelf: Shelf,
   clearance: number,
-): { laid: { parcel: Parcel; x: number; y: number; turned: boolean }[]; left: Parcel[] } {
-  const laid: { parcel: Parcel; x: number; y: number; turned: boolean }[] = [];
-  let left = [...parcels];
-  for (const region of regions) {
-    const fits = left.filter(
-      ({ footprint: { widthMm, depthMm } }) =>
-        Math.max(widthMm, depthMm) <= Math.max(region.width, region.depth) &&
-        Math.min(widthMm, depthMm) <= Math.min(region.width, region.depth),
-    );
-    if (fits.length === 0) continue;
+): void {
+  for (const region of regionsOf(shelf)) {
     const packer = new MaxRectsPacker(region.width, region.depth, clearance, {
       smart: false,
       pot: false,
@@ -73,33 +118,66 @@ function lay(
       allowRotation: true,
       border: 0,
     });
-    // One after another: the order given is by height, and is to be kept.
-    for (const parcel of fits) {
-      const rectangle = new Rectangle(parcel.footprint.widthMm, parcel.footprint.depthMm);
+    for (const parcel of parcels) {
+      const { widthMm, depthMm } = parcel.footprint;
+      const [small, large] = [Math.min(widthMm, depthMm), Math.max(widthMm, depthMm)];
+      if (
+        small > Math.min(region.width, region.depth) ||
+        large > Math.max(region.width, region.depth)
+      )
+        continue;
+      const rectangle = new Rectangle(widthMm, depthMm);
       rectangle.data = parcel;
       packer.add(rectangle);
     }
-    const placed = new Set<Parcel>();
-    for (const rectangle of packer.bins[0]?.rects ?? []) {
-      const parcel = rectangle.data as Parcel;
-      if (rectangle.width > region.width || rectangle.height > region.depth) continue;
-      placed.add(parcel);
-      laid.push({
-        parcel,
-        x: region.x + rectangle.x + rectangle.width / 2,
-        y: region.y + rectangle.y + rectangle.height / 2,
+    for (const rectangle of packer.bins[0]?.rects ?? [])
+      load.put(rectangle.data as Parcel, {
+        xMm: region.x + rectangle.x + rectangle.width / 2,
+        yMm: region.y + rectangle.y + rectangle.height / 2,
         turned: rectangle.rot === true,
       });
-    }
-    left = left.filter((parcel) => !placed.has(parcel));
   }
-  return { laid, left };
+}
+
+/** The sizes there are most of, at most so many of them get a lattice tried. */
+const LATTICES = 2;
+/** More pieces than this are never laid out on one shelf: enough for its smallest tiles. */
+const CANDIDATES = 160;
+
+/** The fullest way found to load one shelf with some of these pieces, tallest first. */
+function loadShelf(
+  parcels: readonly Parcel[],
+  shelf: Shelf,
+  clearance: number,
+  posts: boolean,
+  sitesFor: (parcel: Parcel, posts: boolean) => Site[],
+): ShelfLoad {
+  const able = parcels.slice(0, CANDIDATES);
+  const tries: ShelfLoad[] = [new ShelfLoad(shelf, clearance, posts).fill(able)];
+  if (able.some(({ footprint }) => !footprint.round)) {
+    const laid = new ShelfLoad(shelf, clearance, posts);
+    layOut(laid, able, shelf, clearance);
+    tries.push(laid.fill(able));
+  }
+  const alike = new Map<string, Parcel[]>();
+  for (const parcel of able)
+    alike.set(sizeOf(parcel), [...(alike.get(sizeOf(parcel)) ?? []), parcel]);
+  const most = [...alike.values()].filter((group) => group.length > 2);
+  for (const group of most.sort((a, b) => b.length - a.length).slice(0, LATTICES)) {
+    const seated = new ShelfLoad(shelf, clearance, posts);
+    sitesFor(group[0]!, posts).forEach((site, i) => {
+      if (group[i] !== undefined) seated.seat(group[i], site);
+    });
+    tries.push(seated.fill(able));
+  }
+  return tries.reduce((best, one) => (one.area > best.area + 1e-6 ? one : best));
 }
 
 /**
- * Packs pieces onto `shelves` like shelves, tallest below, so that each shelf holds pieces of
- * like height. `chamberMm` bounds the sum of spacings; null when it is not known. Pieces that
- * find no place are returned with why. `heard` is told after each shelf how many are done with.
+ * Packs pieces onto `shelves` like shelves, tallest below, so that each shelf holds pieces of like
+ * height. `chamberMm` bounds the sum of spacings; null when it is not known. What is too wide to stand
+ * between posts stands on the top shelf, which carries none. Pieces that find no place are returned
+ * with why, and stop none of the others. `heard` is told after each shelf how many are done with.
  */
 export function packLoad(
   parcels: readonly Parcel[],
@@ -108,84 +186,93 @@ export function packLoad(
   chamberMm: number | null,
   clearance = CLEARANCE_MM,
   heard: (done: number) => void = () => {},
-): Packed & { turned: Set<string> } {
-  const spots = new Map<string, Spot>();
-  const turned = new Set<string>();
-  const left: Packed['left'] = [];
+): Packed {
+  const packed: Packed = { spots: new Map(), turned: new Set(), left: [] };
+  const lattices = new Map<string, Site[]>();
+  const sitesFor = (parcel: Parcel, posts: boolean): Site[] => {
+    const key = `${sizeOf(parcel)} ${posts}`;
+    const sites = lattices.get(key) ?? latticeSites(shelf, parcel.footprint, clearance, posts);
+    lattices.set(key, sites);
+    return sites;
+  };
+  const known = new Map<string, 'anywhere' | 'top' | 'nowhere'>();
+  const standsWhere = (parcel: Parcel): 'anywhere' | 'top' | 'nowhere' => {
+    const held = known.get(sizeOf(parcel));
+    if (held !== undefined) return held;
+    const found = fitsAlone(shelf, parcel.footprint, true)
+      ? ('anywhere' as const)
+      : fitsAlone(shelf, parcel.footprint, false)
+        ? ('top' as const)
+        : ('nowhere' as const);
+    known.set(sizeOf(parcel), found);
+    return found;
+  };
+  let room = chamberMm ?? Infinity;
   let waiting = [...parcels].sort(
     (a, b) =>
       b.footprint.heightMm - a.footprint.heightMm ||
-      b.footprint.widthMm * b.footprint.depthMm - a.footprint.widthMm * a.footprint.depthMm ||
+      areaOf(b) - areaOf(a) ||
       (a.id < b.id ? -1 : 1),
   );
   waiting = waiting.filter((parcel) => {
-    const middle = { shelf: 1, xMm: 0, yMm: 0 };
-    const fits =
-      onShelf(shelf, parcel.footprint, middle) ||
-      onShelf(
-        shelf,
-        {
-          ...parcel.footprint,
-          widthMm: parcel.footprint.depthMm,
-          depthMm: parcel.footprint.widthMm,
-        },
-        middle,
-      );
-    const low =
-      chamberMm === null || parcel.footprint.heightMm + HEADROOM_MM + SHELF_MM <= chamberMm;
-    if (!fits) left.push({ id: parcel.id, why: 'larger than a shelf' });
-    else if (!low) left.push({ id: parcel.id, why: 'taller than the chamber' });
-    return fits && low;
+    const why =
+      standsWhere(parcel) === 'nowhere'
+        ? 'larger than a shelf'
+        : taken(parcel) > room
+          ? 'taller than the chamber'
+          : null;
+    if (why !== null) packed.left.push({ id: parcel.id, why });
+    return why === null;
   });
-  let room = chamberMm ?? Infinity;
-  for (let no = 1; no <= shelves && waiting.length > 0; no++) {
-    // The tallest that the rest of the chamber still takes sets this shelf's height.
-    const able = waiting.filter(
-      ({ footprint }) => footprint.heightMm + HEADROOM_MM + SHELF_MM <= room,
-    );
-    if (able.length === 0) break;
-    const best = cuts(shelf, clearance)
-      .map((regions) => lay(able, regions, clearance))
-      .sort((a, b) => b.laid.length - a.laid.length)[0]!;
-    if (best.laid.length === 0) break;
-    const done = new Set<Parcel>();
-    const here = standingPosts(shelf, no);
-    const inTheWay: Parcel[] = [];
-    let tallest = 0;
-    const stand = (parcel: Parcel, footprint: Footprint, spot: Spot): void => {
-      spots.set(parcel.id, spot);
-      here.push({ id: parcel.id, footprint, spot });
-      done.add(parcel);
-      tallest = Math.max(tallest, parcel.footprint.heightMm);
-    };
-    for (const { parcel, x, y, turned: rotated } of best.laid) {
-      const spot = { shelf: no, xMm: Math.round(x), yMm: Math.round(y) };
-      const { widthMm, depthMm } = parcel.footprint;
-      const lies = rotated
-        ? { ...parcel.footprint, widthMm: depthMm, depthMm: widthMm }
-        : parcel.footprint;
-      if (onPost(shelf, lies, spot)) inTheWay.push(parcel);
-      else {
-        stand(parcel, lies, spot);
-        if (rotated) turned.add(parcel.id);
-      }
-    }
-    // What lay where a post has to stand looks for a gap, or waits for the next shelf.
-    for (const parcel of inTheWay) {
-      const spot = gapOn(parcel, here, shelf, no, clearance);
-      if (spot !== null) stand(parcel, parcel.footprint, spot);
-    }
-    if (done.size === 0) break;
-    room -= tallest + HEADROOM_MM + SHELF_MM;
-    waiting = waiting.filter((parcel) => !done.has(parcel));
+  const loads: ShelfLoad[] = [];
+  const load = (able: readonly Parcel[], posts: boolean): ShelfLoad | null => {
+    const one = loadShelf(able, shelf, clearance, posts, sitesFor);
+    if (one.placed.size === 0) return null;
+    room -= Math.max(...[...one.placed.keys()].map(taken));
+    waiting = waiting.filter((parcel) => !one.placed.has(parcel));
     heard(parcels.length - waiting.length);
+    return one;
+  };
+  // What stands only where no posts are sets the top shelf; the rest goes below, and around it.
+  const wide = waiting.filter((parcel) => standsWhere(parcel) === 'top');
+  const top =
+    wide.length === 0
+      ? null
+      : load(
+          [...wide, ...waiting.filter((one) => taken(one) <= taken(wide[0]!))].filter(
+            (one, i, all) => all.indexOf(one) === i,
+          ),
+          false,
+        );
+  while (loads.length + (top === null ? 0 : 1) < shelves) {
+    const able = waiting.filter((one) => taken(one) <= room && standsWhere(one) === 'anywhere');
+    const next = able.length === 0 ? null : load(able, true);
+    if (next === null) break;
+    loads.push(next);
   }
-  for (const { id } of waiting) left.push({ id, why: 'no room left' });
-  return { spots, left, turned };
+  if (top !== null) loads.push(top);
+  // What came too late to be tried on a shelf may still find a gap there.
+  for (const one of loads) {
+    const tallest = Math.max(...[...one.placed.keys()].map(taken));
+    one.fill(waiting.filter((parcel) => taken(parcel) <= tallest));
+    waiting = waiting.filter((parcel) => !one.placed.has(parcel));
+  }
+  loads.forEach(({ placed }, i) => {
+    for (const [{ id }, { xMm, yMm, turned }] of placed) {
+      packed.spots.set(id, { shelf: i + 1, xMm, yMm });
+      if (turned) packed.turned.add(id);
+    }
+  });
+  for (const parcel of waiting)
+    packed.left.push({
+      id: parcel.id,
+      why:
+        standsWhere(parcel) === 'top'
+          ? 'too wide to stand between posts, and the top shelf is taken'
+          : 'no room left',
+    });
+  return packed;
 }
-
-/** Positions tried for a small piece in a gap, mm apart. */
-const GAP_STEP = 10;
 
 /**
  * Finds places between what already stands for more pieces, smallest first, each no taller than
@@ -198,58 +285,30 @@ export function fillGaps(
   shelves: number,
   most = 12,
   clearance = CLEARANCE_MM,
-): Map<string, Spot> {
+): Map<string, Spot & { turned: boolean }> {
   const { spacing } = fullness(shelf, shelves, null, standing);
-  const found = new Map<string, Spot>();
-  const all = [...standing];
-  const area = ({ footprint }: Parcel): number => footprint.widthMm * footprint.depthMm;
-  // A size that found no place finds none later either: gaps only shrink.
-  const hopeless = new Set<string>();
-  for (const parcel of [...parcels].sort((a, b) => area(a) - area(b))) {
+  const found = new Map<string, Spot & { turned: boolean }>();
+  const here = spacing.map((_, i) => [
+    ...standing.filter(({ spot }) => spot.shelf === i + 1),
+    ...standingPosts(shelf, i + 1),
+  ]);
+  const hopeless = spacing.map(() => new Hopeless());
+  for (const parcel of [...parcels].sort((a, b) => areaOf(a) - areaOf(b))) {
     if (found.size >= most) break;
-    const { round, widthMm, depthMm, heightMm } = parcel.footprint;
-    const size = `${round} ${widthMm} ${depthMm} ${heightMm}`;
-    if (hopeless.has(size)) continue;
-    const spot = gapFor(parcel, all, shelf, spacing, clearance);
-    if (spot === null) hopeless.add(size);
-    else {
-      found.set(parcel.id, spot);
-      all.push({ id: parcel.id, footprint: parcel.footprint, spot });
+    for (const [i, height] of spacing.entries()) {
+      if (parcel.footprint.heightMm + HEADROOM_MM > height) continue;
+      if (hopeless[i]!.has(parcel.footprint)) continue;
+      const site = gapOn(parcel.footprint, here[i]!, shelf, i + 1, clearance);
+      if (site === null) {
+        hopeless[i]!.add(parcel.footprint);
+        continue;
+      }
+      const spot = { shelf: i + 1, xMm: site.xMm, yMm: site.yMm };
+      const footprint = site.turned ? turnedRound(parcel.footprint) : parcel.footprint;
+      found.set(parcel.id, { ...spot, turned: site.turned });
+      here[i]!.push({ id: parcel.id, footprint, spot });
+      break;
     }
   }
   return found;
-}
-
-function gapFor(
-  parcel: Parcel,
-  standing: readonly Standing[],
-  shelf: Shelf,
-  spacing: readonly number[],
-  clearance: number,
-): Spot | null {
-  for (let no = 1; no <= spacing.length; no++) {
-    if (parcel.footprint.heightMm + HEADROOM_MM > spacing[no - 1]!) continue;
-    const here = [...standing.filter(({ spot }) => spot.shelf === no), ...standingPosts(shelf, no)];
-    const spot = gapOn(parcel, here, shelf, no, clearance);
-    if (spot !== null) return spot;
-  }
-  return null;
-}
-
-/** The first place on one shelf that is clear of everything that stands there. */
-function gapOn(
-  parcel: Parcel,
-  here: readonly Standing[],
-  shelf: Shelf,
-  no: number,
-  clearance: number,
-): Spot | null {
-  for (let y = -shelf.depthMm / 2; y <= shelf.depthMm / 2; y += GAP_STEP)
-    for (let x = -shelf.widthMm / 2; x <= shelf.widthMm / 2; x += GAP_STEP) {
-      const spot = { shelf: no, xMm: Math.round(x), yMm: Math.round(y) };
-      if (!onShelf(shelf, parcel.footprint, spot)) continue;
-      const one = { id: parcel.id, footprint: parcel.footprint, spot };
-      if (here.every((other) => gapBetween(one, other) >= clearance)) return spot;
-    }
-  return null;
 }

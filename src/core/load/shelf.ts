@@ -1,7 +1,14 @@
 /** Shelves and what stands on them. Millimetres; the origin is the middle of the shelf. */
 
 export const SHELF_SHAPES = ['rectangle', 'round', 'half'] as const;
-export type Shelf = { shape: (typeof SHELF_SHAPES)[number]; widthMm: number; depthMm: number };
+export type Shelf = {
+  shape: (typeof SHELF_SHAPES)[number];
+  widthMm: number;
+  depthMm: number;
+  /** Where its posts stand, where somebody has moved them; else at their usual places. */
+  posts?: readonly Post[];
+};
+export type Post = { xMm: number; yMm: number };
 
 export type Footprint = { round: boolean; widthMm: number; depthMm: number; heightMm: number };
 /** Where a piece stands: shelf counted from the bottom, the middle of its footprint. */
@@ -101,8 +108,9 @@ export function tooNear(
 export const POST_MM = 32;
 const POST: Footprint = { round: false, widthMm: POST_MM, depthMm: POST_MM, heightMm: 0 };
 
-/** Where the three posts stand that carry the shelf above: two corners in front, one behind. */
-export function postsOf(shelf: Shelf): { xMm: number; yMm: number }[] {
+/** Where the posts stand that carry the shelf above; usually three: two corners in front, one behind. */
+export function postsOf(shelf: Shelf): readonly Post[] {
+  if (shelf.posts !== undefined) return shelf.posts;
   const [w, d] = [shelf.widthMm / 2 - POST_MM / 2, shelf.depthMm / 2 - POST_MM / 2];
   if (shelf.shape === 'rectangle')
     return [
@@ -233,12 +241,13 @@ export const UNMEASURED: KilnBuild = {
 };
 
 /** The shelf of a kiln whose shelf has been measured. */
-export function shelfOf(build: KilnBuild): Shelf | null {
+export function shelfOf(build: KilnBuild, posts: readonly Post[] | null = null): Shelf | null {
   const { shelfShape: shape, shelfWidthMm: widthMm, shelfDepthMm } = build;
   if (shape === null || widthMm === null) return null;
+  const moved = posts === null ? {} : { posts };
   if (shape === 'rectangle')
-    return shelfDepthMm === null ? null : { shape, widthMm, depthMm: shelfDepthMm };
-  return { shape, widthMm, depthMm: shape === 'round' ? widthMm : widthMm / 2 };
+    return shelfDepthMm === null ? null : { shape, widthMm, depthMm: shelfDepthMm, ...moved };
+  return { shape, widthMm, depthMm: shape === 'round' ? widthMm : widthMm / 2, ...moved };
 }
 
 /** Where a piece stands that has been put in but not on the plan. */

@@ -23,6 +23,7 @@ import * as refire from './0021-refire';
 import * as surfaces from './0022-surfaces';
 import * as coolingCurves from './0023-cooling-curves';
 import * as air from './0024-air';
+import * as posts from './0025-posts';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -52,6 +53,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0022-surfaces', ...surfaces },
   { name: '0023-cooling-curves', ...coolingCurves },
   { name: '0024-air', ...air },
+  { name: '0025-posts', ...posts },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

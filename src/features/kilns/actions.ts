@@ -8,12 +8,13 @@ import {
 } from '@/data/kiln-care';
 import { setArchived, updateEntry } from '@/data/entries';
 import { archiveSchedule as shelve, createSchedule, updateSchedule } from '@/data/schedules';
-import { conflict, notFound } from '@/platform/refusal';
+import { conflict, notFound, refuse } from '@/platform/refusal';
 import { newId, newToken } from '@/data/ids';
 import { operation, type Act } from '@/platform/operation';
 import { permit } from '../people';
 import { saveNamed } from '@/platform/saving';
-import { listKilns, createKiln } from '@/data/kilns';
+import { onShelf, POST_MM, shelfOf, type Post } from '@/core/load';
+import { listKilns, createKiln, setPosts as keepPosts } from '@/data/kilns';
 import { relearn } from './learn';
 
 export const saveKiln = operation({
@@ -98,4 +99,29 @@ export const dropUpkeep = operation({
     if (kilnId === null) throw notFound('This line');
     await relearn(trx, kilnId, null, now);
   },
+});
+
+async function movePosts(
+  act: Act,
+  { kilnId, posts }: { kilnId: string; posts: readonly Post[] | null },
+): Promise<void> {
+  await knownKiln(act, kilnId);
+  const kiln = (await listKilns(act.trx)).find(({ id }) => id === kilnId)!;
+  const shelf = shelfOf(kiln);
+  const square = { round: false, widthMm: POST_MM, depthMm: POST_MM, heightMm: 0 };
+  if (posts?.some((post) => shelf === null || !onShelf(shelf, square, { shelf: 1, ...post })))
+    throw refuse('A post stands over the edge of the shelf.');
+  await keepPosts(act.trx, kilnId, posts);
+}
+
+export const setPosts = operation({
+  contract: contracts.setPosts,
+  permit: permit('keep records'),
+  run: movePosts,
+});
+
+export const setPostsAgain = operation({
+  contract: contracts.setPostsAgain,
+  permit: permit('keep records'),
+  run: movePosts,
 });

@@ -111,3 +111,17 @@ export const upkeep = undoneBy(contract('kilns.upkeep', upkeepSchema), dropUpkee
   id,
   dropped: true,
 }));
+
+const posts = z
+  .array(z.object({ xMm: z.number().min(-2000).max(2000), yMm: z.number().min(-2000).max(2000) }))
+  .min(1, 'A shelf stands on posts.')
+  .max(6, 'At most six posts.')
+  .nullable();
+const postsAgain = contract('kilns.set-posts-again', z.object({ kilnId: z.uuid(), posts }));
+export { postsAgain as setPostsAgain };
+/** Where the posts stand on every shelf of a kiln; null: at their usual places. */
+export const setPosts = undoneBy(
+  contract('kilns.set-posts', z.object({ kilnId: z.uuid(), posts, before: posts })),
+  postsAgain,
+  ({ kilnId, before }) => ({ kilnId, posts: before }),
+);

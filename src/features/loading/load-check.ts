@@ -163,7 +163,7 @@ export async function checkedLoad(src: Source, firing: Firing): Promise<CheckedL
       },
     ];
   });
-  const shelf = shelfOf(kiln);
+  const shelf = shelfOf(kiln, kiln.posts);
   const full =
     shelf === null
       ? null

@@ -20,6 +20,7 @@ const kiln = (shelves: number): Kiln => ({
   archived: false,
   mergedInto: null,
   nobodyKnows: false,
+  posts: null,
   ...UNMEASURED,
 });
 const start = {

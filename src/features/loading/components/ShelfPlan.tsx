@@ -6,14 +6,16 @@ import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { fullness, onShelf, tooNear, type Footprint, type Shelf } from '@/core/load';
+import { fullness, onShelf, tooNear, type Footprint, type Shelf, type Spot } from '@/core/load';
 import { useSend } from '@/platform/useSend';
 import { PrintButton } from '@/ui/PrintButton';
 import { ProblemNote } from '@/ui/Problem';
 import { MONO } from '@/ui/theme';
 import { useSay } from '@/ui/Undo';
 import type { PackAnswer } from '@/workers/pack.worker';
+import { GapOffer } from './GapOffer';
 import { HeldPiece } from './HeldPiece';
+import { PostPlan } from './PostPlan';
 import { usePacking } from './usePacking';
 import { ShelfDrawing, type Place, type PlanItem } from './ShelfDrawing';
 import * as contracts from '../contracts';
@@ -24,6 +26,7 @@ import * as contracts from '../contracts';
  */
 export function ShelfPlan({
   firingId,
+  kilnId,
   shelf,
   shelves,
   chamberMm,
@@ -33,6 +36,7 @@ export function ShelfPlan({
   edit,
 }: {
   firingId: string;
+  kilnId: string;
   shelf: Shelf;
   shelves: number;
   chamberMm: number | null;
@@ -51,6 +55,7 @@ export function ShelfPlan({
   const packing = packed !== null;
   const [left, setLeft] = useState<PackAnswer['left']>([]);
   const [gaps, setGaps] = useState<PackAnswer['spots'] | null>(null);
+  const [gapsTurned, setGapsTurned] = useState<ReadonlySet<string>>(new Set());
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const placeOf = (item: PlanItem): Place =>
     moved[item.placementId] ?? {
@@ -123,12 +128,18 @@ export function ShelfPlan({
         standing,
         parcels: small.map(({ id, footprint }) => ({ id, footprint })),
       },
-      (packed) => setGaps(packed.spots),
+      (packed) => {
+        setGaps(packed.spots);
+        setGapsTurned(new Set(packed.turned));
+      },
     );
   const fill = async (): Promise<void> => {
-    const byShelf = new Map<number, [string, { xMm: number; yMm: number }][]>();
+    const byShelf = new Map<number, [string, Spot & { turned: boolean }][]>();
     for (const [id, spot] of gaps ?? [])
-      byShelf.set(spot.shelf, [...(byShelf.get(spot.shelf) ?? []), [id, spot]]);
+      byShelf.set(spot.shelf, [
+        ...(byShelf.get(spot.shelf) ?? []),
+        [id, { ...spot, turned: gapsTurned.has(id) }],
+      ]);
     for (const [no, own] of byShelf) {
       const put = await act(contracts.place, {
         firingId,
@@ -143,7 +154,7 @@ export function ShelfPlan({
           shelf: no,
           xMm: own[i]![1].xMm,
           yMm: own[i]![1].yMm,
-          turned: false,
+          turned: own[i]![1].turned,
         })),
       });
     }
@@ -172,6 +183,7 @@ export function ShelfPlan({
               What waits and fits the gaps?
             </Button>
           )}
+          <PostPlan key={JSON.stringify(shelf.posts)} kilnId={kilnId} shelf={shelf} />
           <PrintButton quiet>Print the plan</PrintButton>
         </Stack>
       )}
@@ -182,19 +194,13 @@ export function ShelfPlan({
       </Typography>
       <ProblemNote>{problem ?? wrong}</ProblemNote>
       {gaps !== null && (
-        <Stack direction="row" spacing={1} useFlexGap sx={{ mb: 1, flexWrap: 'wrap' }}>
-          <Typography sx={{ alignSelf: 'center' }}>
-            {gaps.length === 0
-              ? 'None of the waiting pieces fits a gap.'
-              : `Would fit: ${gaps.map(([id, spot]) => `${small.find((one) => one.id === id)?.code} (shelf ${spot.shelf})`).join(', ')}.`}
-          </Typography>
-          {gaps.length > 0 && (
-            <Button variant="outlined" disabled={busy} onClick={() => void fill()}>
-              Put them in
-            </Button>
-          )}
-          <Button onClick={() => setGaps(null)}>Leave it</Button>
-        </Stack>
+        <GapOffer
+          gaps={gaps}
+          codeOf={(id) => small.find((one) => one.id === id)?.code}
+          busy={busy}
+          onPut={() => void fill()}
+          onLeave={() => setGaps(null)}
+        />
       )}
       {left.length > 0 && (
         <ProblemNote>

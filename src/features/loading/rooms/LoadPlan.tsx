@@ -19,7 +19,7 @@ function Shelves({
   waiting: readonly { id: string; code: string; footprint: Footprint }[];
   edit: boolean;
 }) {
-  const shelf = shelfOf(kiln);
+  const shelf = shelfOf(kiln, kiln.posts);
   if (shelf === null)
     return (
       <Nothing
@@ -42,6 +42,7 @@ function Shelves({
         .sort()
         .join()}
       firingId={firingId}
+      kilnId={kiln.id}
       shelf={shelf}
       shelves={kiln.shelves}
       chamberMm={kiln.chamberMm}
