@@ -65,7 +65,11 @@ function clearBeyond(footprint: Footprint, y: number, other: Standing, clearance
     // Corner past corner may lie nearer; side by side it may not.
     return Math.abs(other.spot.yMm - y) < deep ? wide : 0;
   }
-  if (!footprint.round || !other.footprint.round) return 0;
+  if (!footprint.round || !other.footprint.round) {
+    // A disc beside a box: where its middle is level with a side, the whole side is in the way.
+    const side = (footprint.round ? other.footprint : footprint).depthMm / 2;
+    return Math.abs(other.spot.yMm - y) < side ? wide : 0;
+  }
   return Math.sqrt(Math.max(0, wide * wide - (other.spot.yMm - y) ** 2));
 }
 
