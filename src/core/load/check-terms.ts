@@ -1,6 +1,6 @@
 /** What the checks of a load ask and what they say. */
 import type { ConeRange } from '../cones';
-import type { FiringKind, Setting } from '../firing';
+import type { FiringKind, FiringStatus, Setting } from '../firing';
 import type { Atmosphere } from '../signs';
 import { type Footprint, type Shelf, type Spot } from './shelf';
 
@@ -57,7 +57,12 @@ export type LoadFiring = {
   thermocouple: { xMm: number; yMm: number; shelf: number | null } | null;
   /** Share of the shelves' area that is stood on. */
   fullness: number | null;
+  /** Another firing of this kiln that is not opened; null when it stands empty. */
+  inside: Inside | null;
 };
+
+/** A load that is in a kiln already. */
+export type Inside = { title: string; status: FiringStatus };
 
 export type Finding = {
   id: string;
@@ -66,6 +71,8 @@ export type Finding = {
   title: string;
   reason: string;
   pieces: string[];
+  /** No reason lets it stay: it has to be mended. */
+  firm?: boolean;
 };
 
 export type Overrule = { finding: string; pieces: readonly string[]; reason: string };

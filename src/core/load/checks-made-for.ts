@@ -1,7 +1,7 @@
 /** Checks of a load against what its pieces are made for: heat, air, and whether there are any. */
 import { compareCones, formatCone, formatConeRange, isCone, type ConeRange } from '../cones';
 import type { Atmosphere } from '../signs';
-import type { Finding, LoadFiring, LoadItem } from './check-terms';
+import type { Finding, Inside, LoadFiring, LoadItem } from './check-terms';
 
 const codes = (items: readonly LoadItem[]): string[] => items.map(({ code }) => code);
 
@@ -79,6 +79,27 @@ export function wishes(items: readonly LoadItem[], firing: LoadFiring): Finding[
       title: `Made for ${[...new Set(other.map(({ wantedAtmosphere }) => wantedAtmosphere))].join(', ')}`,
       reason: `This firing is ${firing.atmosphere}. Keep them for another, or mean it.`,
       pieces: codes(other),
+    },
+  ];
+}
+
+/** Why a second load cannot go into a kiln, and the way out. */
+export const insideWords = ({ title, status }: Inside): string =>
+  status === 'loaded'
+    ? `${title} stands closed in this kiln. Fire it first, or open its load again there.`
+    : `${title} is still ${status === 'firing' ? 'firing' : 'cooling'} in this kiln. Open it first; if it was opened and nobody said so, say it on its page.`;
+
+/** One kiln holds one load: no reason lets a second one be closed beside it. */
+export function occupied({ inside }: LoadFiring): Finding[] {
+  if (inside === null) return [];
+  return [
+    {
+      id: 'occupied',
+      level: 'stop',
+      title: `${inside.title} is inside`,
+      reason: insideWords(inside),
+      pieces: [],
+      firm: true,
     },
   ];
 }

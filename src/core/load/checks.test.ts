@@ -34,6 +34,7 @@ const FIRING: LoadFiring = {
   shelf: { shape: 'rectangle', widthMm: 450, depthMm: 450 },
   thermocouple: null,
   fullness: 0.6,
+  inside: null,
 };
 const found = (items: readonly LoadItem[], firing: Partial<LoadFiring> = {}) =>
   checkLoad(items, { ...FIRING, ...firing });
@@ -157,4 +158,13 @@ test('when a firing will be full', () => {
   expect(daysUntilFull(10, 30, 0, 28)).toBeNull();
   expect(usualLoad([])).toBeNull();
   expect(usualLoad([18, 40, 22])).toBe(22);
+});
+
+test('a load that is inside stops another, with the way out, and no reason lets it stay', () => {
+  const [finding] = found([item('A')], { inside: { title: 'Gable 13', status: 'cooling' } });
+  expect(finding).toMatchObject({ id: 'occupied', level: 'stop', firm: true });
+  expect(finding!.reason).toMatch(/^Gable 13 is still cooling in this kiln. Open it first/);
+  const closed = found([item('A')], { inside: { title: 'Gable 13', status: 'loaded' } })[0]!;
+  expect(closed.reason).toContain('stands closed');
+  expect(ids([item('A')])).not.toContain('occupied');
 });

@@ -1,6 +1,6 @@
 /** What is looked at before the lid is closed. Each finding says why, and can be overruled with a reason. */
 import type { Setting } from '../firing';
-import { air, empty, heat, reduced, wishes } from './checks-made-for';
+import { air, empty, occupied, heat, reduced, wishes } from './checks-made-for';
 import { gapBetween, onPost, onShelf, tooNear } from './shelf';
 import { type CoatingTrait, type LoadItem, type LoadFiring, type Finding } from './check-terms';
 
@@ -191,6 +191,7 @@ function confounded(items: readonly LoadItem[]): Finding[] {
 export function checkLoad(items: readonly LoadItem[], firing: LoadFiring): Finding[] {
   const findings = [
     ...damp(items, firing),
+    ...occupied(firing),
     ...empty(items),
     ...heat(items, firing),
     ...wishes(items, firing),

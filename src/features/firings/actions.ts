@@ -3,7 +3,9 @@ import * as contracts from './contracts';
 import type { Transaction } from '@/data/database';
 import { keepHow, setRun } from '@/data/firing-log';
 import { listPlacements } from '@/data/placements';
+import { firingTitle } from '@/core/firing';
 import { checkMove } from '@/core/firing/progress';
+import { insideWords } from '@/core/load';
 import { checkedLoad } from '../loading/server';
 import { conflict, found, notFound, refuse } from '@/platform/refusal';
 import { createFiring, findFiring, moveFiring, updateFiring, type Firing } from '@/data/firings';
@@ -125,12 +127,7 @@ export const move = operation({
 async function refuseSecond(trx: Transaction, firing: Firing): Promise<void> {
   const inside = await insideKiln(trx, firing.kilnId, firing.id);
   if (inside === null) return;
-  const title = `${inside.kilnName} ${inside.no}`;
-  throw refuse(
-    inside.status === 'loaded'
-      ? `${title} stands closed in this kiln. Fire it first, or open its load again there.`
-      : `${title} is still ${inside.status === 'firing' ? 'firing' : 'cooling'} in this kiln. Open it first; if it was opened and nobody said so, say it on its page.`,
-  );
+  throw refuse(insideWords({ title: firingTitle(inside), status: inside.status }));
 }
 
 /** A firing that nobody will light: its number stays, its pieces wait again. */

@@ -1,4 +1,5 @@
 /** A load as the checks before the lid ask it: pieces with what they are made of and what is on record. */
+import { firingTitle } from '@/core/firing';
 import { shelfOf, checkLoad, footprintOf, fullness } from '@/core/load';
 import type { Footprint } from '@/core/load';
 import { isCone } from '@/core/cones';
@@ -16,6 +17,7 @@ import { overruled } from '@/core/load/check-terms';
 import type { CoatingTrait, Finding, LoadItem } from '@/core/load/check-terms';
 import { listBodies } from '@/data/bodies';
 import { listCoatings } from '@/data/coatings';
+import { insideKiln } from '@/data/kiln-firings';
 import { listKilns, type Kiln } from '@/data/kilns';
 
 /** Percent of a colourant or opacifier from which it counts. Common practice, no source. */
@@ -87,8 +89,8 @@ export async function checkedLoad(src: Source, firing: Firing): Promise<CheckedL
       [...pieces.values()].flatMap((piece) => piece.done.map((layer) => layer.coatingVersionId)),
     ),
   ];
-  const [kilns, allBodies, allCoatings, traits, asked, fired, cones, overrules] = await Promise.all(
-    [
+  const [kilns, allBodies, allCoatings, traits, asked, fired, cones, overrules, inside] =
+    await Promise.all([
       listKilns(src),
       listBodies(src),
       listCoatings(src),
@@ -97,8 +99,8 @@ export async function checkedLoad(src: Source, firing: Firing): Promise<CheckedL
       firedBefore(src, ids),
       listWitnesses(src, [firing.id]),
       overrulesOf(src, firing.id),
-    ],
-  );
+      insideKiln(src, firing.kilnId, firing.id),
+    ]);
   const bodies = new Map(allBodies.map((body) => [body.id, body]));
   const coatings = new Map(allCoatings.map((coating) => [coating.slug, coating]));
   const witnesses = cones.get(firing.id) ?? [];
@@ -187,6 +189,7 @@ export async function checkedLoad(src: Source, firing: Firing): Promise<CheckedL
         ? null
         : { xMm: kiln.thermocoupleXMm, yMm: kiln.thermocoupleYMm, shelf: null },
     fullness: full?.area ?? null,
+    inside: inside === null ? null : { title: firingTitle(inside), status: inside.status },
   });
   return {
     kiln,

@@ -94,6 +94,7 @@ export function LoadChecks({
           )}
           {edit &&
             !finding.overruledBy &&
+            finding.firm !== true &&
             (open === finding.id ? (
               <Stack
                 component="form"
