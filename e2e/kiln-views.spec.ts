@@ -57,6 +57,7 @@ test('pieces are moved on the plan by touch and by key, and the move can be undo
     .getByRole('link', { name: /Pip 18/ })
     .first()
     .click();
+  await unfold(page, 'On the shelves');
   const queue = page.getByText('Not on the plan yet').locator('..');
   const code = (await queue.getByRole('button').first().textContent()) as string;
   await queue.getByRole('button').first().click();
@@ -71,6 +72,7 @@ test('pieces are moved on the plan by touch and by key, and the move can be undo
     .poll(async () => ((await stone.boundingBox())?.x ?? 0) - before.x)
     .toBeGreaterThan(10);
   await page.reload();
+  await unfold(page, 'On the shelves');
   await expect(shelf.getByRole('button', { name: new RegExp(`^${code}`) })).toBeVisible();
 });
 
@@ -95,14 +97,14 @@ test('a firing’s page keeps to three screens at every stage, with the rest und
     'Write up opening': 'Witness cones',
   };
   const seen = new Set<string>();
-  for (const href of new Set(hrefs)) {
-    if (seen.size === Object.keys(first).length) break;
+  for (const href of [...new Set(hrefs)].slice(0, 14)) {
     await page.goto(`${DEMO()}${href}`);
     for (const [act, heading] of Object.entries(first)) {
       const there = page
         .getByRole('button', { name: act })
         .or(page.getByRole('link', { name: act === 'Write up opening' ? /opening/ : act }));
-      if (seen.has(act) || (await there.count()) === 0) continue;
+      // Every firing that waits or burns, and one that is opened.
+      if ((await there.count()) === 0 || (act === 'Write up opening' && seen.has(act))) continue;
       seen.add(act);
       await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
       await expect(page.getByRole('region', { name: 'The rest of this page' })).toBeVisible();

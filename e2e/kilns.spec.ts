@@ -71,6 +71,7 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
       .check();
   await page.getByRole('button', { name: 'Put 4 on shelf 1' }).click();
   await expect(page.getByRole('heading', { name: 'In the load: 4' })).toBeVisible();
+  await unfold(page, 'On the shelves');
   await page.getByRole('button', { name: 'Pack the shelves' }).click();
   await expect(page.getByText('4 pieces packed')).toBeVisible();
   await expect(page.getByText('Not on the plan yet')).toHaveCount(0);

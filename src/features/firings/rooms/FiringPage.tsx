@@ -17,20 +17,20 @@ import { firingParts, type PartId } from './firing-parts';
 
 /** What stands open at each stage, in this order; the rest is folded under an index. */
 const FIRST: Readonly<Record<FiringStatus, readonly PartId[]>> = {
-  planned: ['way', 'since last time', 'checks', 'load', 'shelves'],
-  loaded: ['checks', 'way', 'since last time', 'shelves', 'load'],
+  planned: ['way', 'since last time', 'checks', 'load'],
+  loaded: ['checks', 'way', 'since last time', 'load'],
   firing: ['now', 'way', 'diary'],
   cooling: ['now', 'way'],
   opened: ['way', 'cones', 'how', 'next time'],
 };
 const ORDER: readonly PartId[] = [
+  'shelves',
   'now',
   'log',
   'diary',
   'cones',
   'run',
   'load',
-  'shelves',
   'how',
   'notes',
   'happened',

@@ -75,6 +75,11 @@ export async function firingParts(
       (one) =>
         one.id !== firing.id && one.kind === firing.kind && one.targetCone === firing.targetCone,
     ) ?? null;
+  // Only where every piece is on the plan does it say how full the kiln is.
+  const planned =
+    checked.full !== null &&
+    checked.items.length > 0 &&
+    checked.items.every(({ shelf }) => shelf !== null);
   const log = { firing, kiln, room, studio, units, edit };
   const parts: Partial<Record<PartId, Part>> = {
     way: {
@@ -159,7 +164,7 @@ export async function firingParts(
             shelfAir={firing.shelfAir}
             atmosphere={firing.atmosphere}
             shelves={firing.shelves}
-            stoodOn={checked.full !== null && checked.full.area > 0 ? checked.full.area : null}
+            stoodOn={planned ? checked.full!.area : null}
           />
         ),
       };
@@ -182,6 +187,11 @@ export async function firingParts(
   if (waits || load.placed.some(({ shelf }) => shelf !== null))
     parts.shelves = {
       title: 'On the shelves',
+      hint: planned
+        ? `${Math.round(100 * checked.full!.area)} % stood on`
+        : checked.items.length > 0
+          ? 'drawn and packed to scale'
+          : '',
       body: (
         <LoadPlan.Shelves
           firingId={firing.id}
