@@ -109,6 +109,16 @@ export const theme = createTheme({
         }),
       },
     },
+    MuiToggleButtonGroup: {
+      styleOverrides: {
+        // A row that wraps keeps its left edge.
+        root: ({ theme }) => ({
+          '& .MuiToggleButtonGroup-middleButton, & .MuiToggleButtonGroup-lastButton': {
+            borderLeftColor: theme.vars!.palette.divider,
+          },
+        }),
+      },
+    },
     MuiTableCell: { styleOverrides: { root: { padding: '8px 12px' }, head: { fontWeight: 650 } } },
     MuiTooltip: { defaultProps: { arrow: true } },
     MuiLink: { defaultProps: { underline: 'always' } },

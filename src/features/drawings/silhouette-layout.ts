@@ -24,8 +24,10 @@ export function layOutFaces(
     surface === 'rim' || surface === 'foot' || surface === 'lid';
   const large = faces.filter((face) => !isSmall(face));
   const small = faces.filter(isSmall);
+  // A plate alone is drawn as large as it can be, not in the middle of a tall strip.
+  const tall = faces.every(rings) ? W : H;
   const column = (index: number): number => GAP + index * (W + GAP);
-  const each = small.length === 0 ? 0 : (H + LABEL) / small.length;
+  const each = small.length === 0 ? 0 : (tall + LABEL) / small.length;
   return {
     slots: [
       ...large.map((face, i) => ({
@@ -33,7 +35,7 @@ export function layOutFaces(
         left: column(i),
         top: 0,
         width: W,
-        height: H,
+        height: tall,
         rings: rings(face),
       })),
       ...small.map((face, i) => ({
@@ -46,6 +48,6 @@ export function layOutFaces(
       })),
     ],
     width: column(large.length + (small.length > 0 ? 1 : 0)),
-    height: H + LABEL,
+    height: tall + LABEL,
   };
 }
