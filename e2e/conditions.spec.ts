@@ -7,14 +7,14 @@ import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
 import {
   accessible,
-  firstPiece,
   DEMO,
+  firstPiece,
+  phoneOf,
   picture,
+  seenOnce,
   sending,
   signIn,
-  onPhone,
   test,
-  seenOnce,
 } from './support';
 
 /** The opening that is half written up, from the Bench. */
@@ -105,9 +105,7 @@ test('a share link shows the chart read-only until it is revoked', async ({ page
 test('writing up without a network on a phone: all is kept, leaving loses nothing, and it is sent later', async ({
   browser,
 }) => {
-  const context = await onPhone(browser);
-  const page = seenOnce(await context.newPage());
-  await signIn(page, DEMO(), 'iben');
+  const { context, page } = await phoneOf(browser, 'iben');
   await openHalfWritten(page);
   const before = Number(
     /(\d+) of/.exec((await page.getByRole('status').first().textContent()) ?? '')?.[1],

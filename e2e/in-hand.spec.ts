@@ -1,13 +1,12 @@
 /** A fired tile in the hand: on the chart in few acts, in a new studio and in one at work. Acts are counted. */
 import { expect, type Locator, type Page } from '@playwright/test';
 import {
+  accessible,
   DEMO,
   FRESH,
   PASSWORD,
-  accessible,
-  onPhone,
+  phoneOf,
   picture,
-  seenOnce,
   sending,
   signIn,
   test,
@@ -104,9 +103,7 @@ test('led from step to step: what was added leads back to the next thing to add'
 test('a pot that was in the kiln and on no list joins its opening in two acts, on a phone', async ({
   browser,
 }) => {
-  const context = await onPhone(browser);
-  const page = seenOnce(await context.newPage());
-  await signIn(page, DEMO(), 'iben');
+  const { context, page } = await phoneOf(browser, 'iben');
   await page.goto(`${DEMO()}/bench`);
   const opening = page.getByRole('link', { name: /rit(e|ing) up/ }).first();
   await opening.click();

@@ -3,7 +3,7 @@ import { bendDegreesOf, workOf, type Segment } from '../src/core/heatwork';
 import { runController } from '../stand-ins/controller';
 import { ELECTRIC, fire } from '../stand-ins/kiln';
 import { gaussian } from '../stand-ins/noise';
-import { choose, DEMO, signIn, onPhone, test, seenOnce, unfold } from './support';
+import { choose, DEMO, phoneOf, signIn, test, unfold } from './support';
 
 const HOUR = 3_600_000;
 
@@ -178,9 +178,7 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
 test('on a phone: a temperature in two touches, a strange one is asked about, the diary, and undo', async ({
   browser,
 }) => {
-  const context = await onPhone(browser);
-  const page = seenOnce(await context.newPage());
-  await signIn(page, DEMO(), 'iben');
+  const { context, page } = await phoneOf(browser, 'iben');
   await page.goto(`${DEMO()}/bench`);
   await page.getByRole('link', { name: 'Open kiln …' }).first().click();
   await expect(page.getByRole('heading', { name: /Gable/ })).toBeVisible();

@@ -97,6 +97,17 @@ export async function sending(page: Page, act: () => Promise<void>): Promise<voi
 export const onPhone = (browser: Browser): Promise<BrowserContext> =>
   browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
 
+/** The same, signed in to the demo studio, with a page to look at. */
+export async function phoneOf(
+  browser: Browser,
+  login: string,
+): Promise<{ context: BrowserContext; page: Page }> {
+  const context = await onPhone(browser);
+  const page = seenOnce(await context.newPage());
+  await signIn(page, DEMO(), login);
+  return { context, page };
+}
+
 /** Fails where an automatic check finds something that keeps somebody out. */
 export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })

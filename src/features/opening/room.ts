@@ -54,21 +54,24 @@ export type RoomPiece = {
   looks: Record<string, RoomLook[]>;
 };
 
+/** Nothing said yet. */
+export const NOTHING_SEEN: SeenInput = {
+  surface: null,
+  opacity: null,
+  colour: null,
+  movementMm: null,
+  met: null,
+  rating: null,
+  verdict: null,
+  note: '',
+  signs: [],
+};
+
 /** Nothing said yet; a tile is kept as a test unless somebody decides otherwise. */
-export function blank(kind: 'tile' | 'ware'): SeenInput {
+export const blank = (kind: 'tile' | 'ware'): SeenInput => {
   const verdict: Verdict = kind === 'tile' ? 'study' : 'keep';
-  return {
-    surface: null,
-    opacity: null,
-    colour: null,
-    movementMm: null,
-    met: null,
-    rating: null,
-    verdict,
-    note: '',
-    signs: [],
-  };
-}
+  return { ...NOTHING_SEEN, verdict };
+};
 
 export const looksAt = (piece: RoomPiece, zone: string | null): RoomLook[] =>
   piece.looks[zone ?? ''] ?? [];

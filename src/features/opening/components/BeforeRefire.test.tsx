@@ -1,21 +1,11 @@
 import { useState } from 'react';
 import type { SeenInput } from '../contracts';
+import { NOTHING_SEEN } from '../room';
 import { person, screen, show, within } from '../../../../test-support/dom';
 
 const { BeforeRefire } = await import('./BeforeRefire');
 const { RefireFields } = await import('./RefireFields');
 
-const SEEN: SeenInput = {
-  surface: null,
-  opacity: null,
-  colour: null,
-  movementMm: null,
-  met: null,
-  rating: null,
-  verdict: null,
-  note: '',
-  signs: [],
-};
 const BEFORE = {
   firing: 'Marta 3',
   photos: [],
@@ -28,7 +18,7 @@ const BEFORE = {
 };
 
 let read: SeenInput;
-function Room({ start = SEEN }: { start?: SeenInput }) {
+function Room({ start = NOTHING_SEEN }: { start?: SeenInput }) {
   const [seen, setSeen] = useState(start);
   read = seen;
   return (
@@ -65,7 +55,7 @@ test('one touch of each old fault says what became of it; what is not said is no
 test('what a refire is for: its faults at a touch, what will be done, a cone as people write it', async () => {
   const hand = person();
   const signs = [{ sign: 'crazing', severity: 1 as const, wanted: false }];
-  show(<Room start={{ ...SEEN, signs, verdict: 'refire' }} />);
+  show(<Room start={{ ...NOTHING_SEEN, signs, verdict: 'refire' }} />);
   await hand.click(screen.getByRole('button', { name: 'crazing' }));
   await hand.click(screen.getByRole('button', { name: 'another coat' }));
   const cone = screen.getByLabelText('At cone');

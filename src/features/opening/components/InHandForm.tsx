@@ -17,23 +17,12 @@ import { Section } from '@/ui/Page';
 import { useSay } from '@/ui/Undo';
 import type { Units } from '@/core/units';
 import { inHand, type InHand } from '../in-hand-contracts';
+import { NOTHING_SEEN } from '../room';
 import { CoatsInput } from './CoatsInput';
 import { FiredHow } from './FiredHow';
 import { InHandDone, type Done } from './InHandDone';
 import { NamedInput, type Entry } from './NamedInput';
 import { SeenFields } from './SeenFields';
-
-const NOTHING_SEEN = {
-  surface: null,
-  opacity: null,
-  colour: null,
-  movementMm: null,
-  met: null,
-  rating: null,
-  verdict: null,
-  note: '',
-  signs: [],
-};
 
 const fresh = () => ({ pieceId: v7(), observationId: v7(), mark: '', seen: NOTHING_SEEN });
 
