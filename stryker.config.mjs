@@ -1,18 +1,15 @@
+import { mutated } from './stryker.rooms.mjs';
+
 /**
  * `npm run mutants`: breaks the code on purpose and counts how many breaks the tests notice;
- * `JITEN_MUTANTS=operation npm run mutants` does so with what carries operations out.
+ * `JITEN_MUTANTS=operation npm run mutants` does so with what carries operations out,
+ * `JITEN_MUTANTS=load,atmosphere npm run mutants` with some rooms of the core.
  */
 const config = {
   testRunner: 'jest',
   testRunnerNodeArgs: ['--experimental-vm-modules'],
   jest: { projectType: 'custom', configFile: 'stryker.jest.mjs', enableFindRelatedTests: false },
-  mutate:
-    process.env.JITEN_MUTANTS === 'operation'
-      ? ['src/platform/operation.ts']
-      : ['zones', 'chemistry', 'codes', 'looks', 'standing', 'statistics'].flatMap((room) => [
-          `src/core/${room}/*.ts`,
-          `!src/core/${room}/*.test.ts`,
-        ]),
+  mutate: mutated,
   coverageAnalysis: 'perTest',
   concurrency: 2,
   reporters: ['clear-text', 'json', 'progress-append-only'],

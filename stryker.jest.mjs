@@ -1,18 +1,12 @@
 import jest from './jest.config.mjs';
+import { noticedBy, operation } from './stryker.rooms.mjs';
 
-/**
- * Only the tests beside the code: what others notice by chance is no test of it. `JITEN_MUTANTS=operation`
- * takes what carries operations out, which needs a database.
- */
+/** Only the tests beside the code: what others notice by chance is no test of it. An operation needs a database. */
 const [unit, , integration] = jest.projects;
-const operation = process.env.JITEN_MUTANTS === 'operation';
 const config = {
   ...(operation ? integration : unit),
-  testMatch: operation
-    ? ['<rootDir>/src/platform/operation.db.test.ts']
-    : ['zones', 'chemistry', 'codes', 'looks', 'standing', 'statistics'].map(
-        (room) => `<rootDir>/src/core/${room}/**/*.test.ts`,
-      ),
+  testMatch: noticedBy,
+  testPathIgnorePatterns: ['/node_modules/', '-worlds\\.test\\.ts$'],
   testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
 };
 export default config;

@@ -102,7 +102,11 @@ export function ReadPad({
       >
         Read temperature
         {minutes !== null &&
-          (minutes > 0 ? `, next in ${minutes} min` : `, due ${-minutes} min ago`)}
+          (minutes > 0
+            ? `, next in ${minutes} min`
+            : minutes === 0
+              ? ', due now'
+              : `, due ${-minutes} min ago`)}
       </Button>
       <Dialog open={open} onClose={() => setOpen(false)} fullWidth maxWidth="xs">
         <Box sx={{ p: 2 }}>
