@@ -5,10 +5,10 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useRouter } from 'next/navigation';
+import { mergeAddress, type Asked } from '../address';
 import { KINDS, type Kind } from '../contracts';
 
 export type Entry = { id: string; name: string };
-export type Asked = { kind: Kind; from: string; into: string; version: string };
 
 export const KIND_WORDS: Readonly<Record<Kind, string>> = {
   body: 'Bodies',
@@ -16,9 +16,6 @@ export const KIND_WORDS: Readonly<Record<Kind, string>> = {
   kiln: 'Kilns',
   person: 'People',
 };
-
-export const mergeAddress = (asked: Partial<Asked>): string =>
-  `/studio/merge?${new URLSearchParams(Object.entries(asked).filter(([, value]) => value !== ''))}`;
 
 /** Which two are one. Each choice is in the address, and what it would change is read there. */
 export function MergeChoice({

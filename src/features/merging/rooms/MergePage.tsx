@@ -15,7 +15,8 @@ import { KINDS, type Kind } from '../contracts';
 import { likelyDoubles } from '../likely';
 import { previewMerge } from '../preview';
 import { MergeAct } from '../components/MergeActs';
-import { MergeChoice, mergeAddress, type Asked, type Entry } from '../components/MergeChoice';
+import { mergeAddress, type Asked } from '../address';
+import { MergeChoice, type Entry } from '../components/MergeChoice';
 import { MergerLine } from '../components/MergerLine';
 import { PreviewWords } from '../components/PreviewWords';
 
