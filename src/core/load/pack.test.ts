@@ -116,6 +116,17 @@ test('nothing is left over that a gap would have taken', () => {
   );
 });
 
+test('plates and tall vases do not share a shelf where that wastes the height', () => {
+  const plates = Array.from({ length: 8 }, (_, i) => ({ id: `p${i}`, footprint: disc(200, 35) }));
+  const vases = Array.from({ length: 6 }, (_, i) => ({ id: `v${i}`, footprint: disc(80, 300) }));
+  // Two shelves of plates and one of vases come to 475 mm; a vase among the plates would make it 740.
+  const { spots, left } = packLoad([...plates, ...vases], SQUARE, 4, 480);
+  expect(left).toEqual([]);
+  const shelfOf = (id: string): number => spots.get(id)!.shelf;
+  const tall = new Set(vases.map(({ id }) => shelfOf(id)));
+  expect(tall.size).toBe(1);
+});
+
 test('posts that were moved are kept clear where they stand now, and nowhere else', () => {
   const moved: Shelf = { ...SQUARE, posts: [{ xMm: 0, yMm: 0 }] };
   expect(postsOf(moved)).toEqual([{ xMm: 0, yMm: 0 }]);

@@ -38,7 +38,8 @@ class ShelfLoad {
   readonly placed = new Map<Parcel, Site>();
   private readonly here: Standing[];
   private readonly hopeless = new Hopeless();
-  area = 0;
+  private volume = 0;
+  private tallest = 0;
 
   constructor(
     private readonly shelf: Shelf,
@@ -73,7 +74,18 @@ class ShelfLoad {
   private stand(parcel: Parcel, site: Site, footprint: Footprint, spot: Spot): void {
     this.placed.set(parcel, site);
     this.here.push({ id: parcel.id, footprint, spot });
-    this.area += areaOf(parcel);
+    this.volume += areaOf(parcel) * parcel.footprint.heightMm;
+    this.tallest = Math.max(this.tallest, taken(parcel));
+  }
+
+  /** Ware for each millimetre of the chamber that the shelf takes: low pieces between tall ones waste it. */
+  get worth(): number {
+    return this.tallest === 0 ? 0 : this.volume / this.tallest;
+  }
+
+  /** What would not make the shelf any taller, into its gaps. */
+  fillUp(parcels: readonly Parcel[]): this {
+    return this.fill(parcels.filter((parcel) => taken(parcel) <= this.tallest));
   }
 
   /** One after another into the first gap that takes it. */
@@ -157,7 +169,7 @@ function loadShelf(
   if (able.some(({ footprint }) => !footprint.round)) {
     const laid = new ShelfLoad(shelf, clearance, posts);
     layOut(laid, able, shelf, clearance);
-    tries.push(laid.fill(able));
+    tries.push(laid.fillUp(able));
   }
   const alike = new Map<string, Parcel[]>();
   for (const parcel of able)
@@ -168,9 +180,9 @@ function loadShelf(
     sitesFor(group[0]!, posts).forEach((site, i) => {
       if (group[i] !== undefined) seated.seat(group[i], site);
     });
-    tries.push(seated.fill(able));
+    tries.push(seated.fillUp(able));
   }
-  return tries.reduce((best, one) => (one.area > best.area + 1e-6 ? one : best));
+  return tries.reduce((best, one) => (one.worth > best.worth + 1e-6 ? one : best));
 }
 
 /**
@@ -253,8 +265,7 @@ export function packLoad(
   if (top !== null) loads.push(top);
   // What came too late to be tried on a shelf may still find a gap there.
   for (const one of loads) {
-    const tallest = Math.max(...[...one.placed.keys()].map(taken));
-    one.fill(waiting.filter((parcel) => taken(parcel) <= tallest));
+    one.fillUp(waiting);
     waiting = waiting.filter((parcel) => !one.placed.has(parcel));
   }
   loads.forEach(({ placed }, i) => {
