@@ -14,6 +14,7 @@ import { createCoating, listCoatings } from '../src/data/coatings';
 import { createKiln } from '../src/data/kilns';
 import { EVERYWHERE } from '../src/core/zones';
 import { newLayer } from '../src/features/pieces/layers';
+import { NOTHING_SEEN } from '../src/features/opening/room';
 
 export const PORT = Number(process.env.JITEN_TEST_DB_PORT);
 
@@ -170,18 +171,7 @@ export const makeInput = (studio: TestStudio, layers: object[], rest: object = {
   ...rest,
 });
 
-export const seen = (rest: object = {}) => ({
-  surface: null,
-  opacity: null,
-  colour: null,
-  movementMm: null,
-  met: null,
-  rating: null,
-  verdict: null,
-  note: '',
-  signs: [],
-  ...rest,
-});
+export const seen = (rest: object = {}) => ({ ...NOTHING_SEEN, ...rest });
 
 /** Makes pieces and returns their ids in order of their codes as given out. */
 export async function makePieces(

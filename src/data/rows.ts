@@ -1,7 +1,7 @@
 import type { Source } from './database';
 
 /** A row as the driver hands it over; each repository turns it into a type at once. */
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- what a query selects only its repository knows
 export type Row = Record<string, any>;
 
 /** Rows made into things and gathered by a key of theirs, the piece they belong to unless said otherwise. */

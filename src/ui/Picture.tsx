@@ -30,7 +30,7 @@ export function Picture(props: {
     >
       {props.sha !== null && (
         // The sizes are made on the server already, so the framework's image service is not wanted.
-        // eslint-disable-next-line @next/next/no-img-element
+        // eslint-disable-next-line @next/next/no-img-element -- sizes are made on the server
         <img
           src={pictureUrl(props.sha, props.size ?? 'small', props.share)}
           alt={props.alt}

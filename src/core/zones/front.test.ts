@@ -1,6 +1,7 @@
 /** What passes the front of a piece, the surfaces of ware, and shares by area. */
 import fc from 'fast-check';
 import {
+  describePiece,
   faceWords,
   liesOn,
   parseZoneKey,
@@ -151,4 +152,10 @@ test('rings of a plate by area: the inner half is a quarter', () => {
   expect(zoneShare(ring(0.5, 1), true)).toBe(0.75);
   expect(zoneShare({ ...ring(0.5, 1), sector: FRONT }, true)).toBe(0.375);
   expect(zoneShare(ring(0, 0.5))).toBe(0.5);
+});
+
+test('a piece whose coats nobody knows is never called bare', () => {
+  const names = { coat: (slug: string) => slug, body: 'Peat' };
+  expect(describePiece([bare], [], names)).toBe('bare Peat');
+  expect(describePiece([bare], [], names, false)).toBe('nobody knows what is on it');
 });

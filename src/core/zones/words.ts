@@ -90,12 +90,17 @@ export function faceWords(face: Pick<Face, 'kind' | 'slip' | 'surface'>, name: C
 
 const MOST = 3;
 
+/** Where nobody knows what lies on a piece: never called bare. */
+export const COATS_UNKNOWN = 'nobody knows what is on it';
+
 /** What lies on a piece, zone by zone from the rim down, each said once; long lists are cut. */
 export function describePiece(
   faces: readonly Face[],
   layers: readonly Layer[],
   names: { coat: CoatName; body: string | null },
+  known = true,
 ): string {
+  if (!known) return COATS_UNKNOWN;
   const said = new Set<string>();
   for (const face of faces)
     for (const zone of zonesOfFace(face, layers).reverse())

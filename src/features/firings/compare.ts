@@ -1,5 +1,5 @@
 /** Two firings side by side: their curves, what differed, and what the same stacks did. */
-import { bandsOf, minutesOf } from '@/core/atmosphere';
+import { airWords, bandsOf, minutesOf } from '@/core/atmosphere';
 import { formatCone, isCone } from '@/core/cones';
 import { coolingPart, decimated, thinned, workAlong, type Reading } from '@/core/heatwork';
 import { signOf } from '@/core/signs';
@@ -89,7 +89,7 @@ export async function compareFirings(
       ['Kind', firing.kind],
       ['Target', firing.targetCone === null ? 'none' : `cone ${formatCone(firing.targetCone)}`],
       ['Reached', reachedWords(firing)],
-      ['Atmosphere', firing.atmosphere],
+      ['Atmosphere', airWords(firing)],
       [
         'Reduction on record',
         bands.length === 0 ? 'not on record' : formatDuration(minutesOf(bands, 'light reduction')),

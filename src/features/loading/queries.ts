@@ -39,10 +39,12 @@ export async function loadOf(
     mark: piece.mark,
     body: piece.bodyName,
     form: piece.form,
-    stack: describePiece(faces.get(piece.id) ?? [], layers.get(piece.id) ?? [], {
-      coat: nameIn(names),
-      body: null,
-    }),
+    stack: describePiece(
+      faces.get(piece.id) ?? [],
+      layers.get(piece.id) ?? [],
+      { coat: nameIn(names), body: null },
+      piece.coatsKnown,
+    ),
     flags: (flags.get(piece.id) ?? []).map((flag) => flag.text),
     wants: [
       piece.waitingFor,

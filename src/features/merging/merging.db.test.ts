@@ -8,6 +8,7 @@ import { lateComers } from '@/data/merging';
 import { listMergers } from '@/data/mergers';
 import { UNMEASURED } from '@/core/load';
 import { chartData } from '../chart/server';
+import { plainBody, plainCoating } from '../store/server';
 import { previewMerge } from './preview';
 import {
   fired,
@@ -24,18 +25,6 @@ beforeAll(async () => {
   studio = await testStudio('test_merging');
 });
 afterAll(() => studio.db.destroy());
-
-const PEAT = {
-  kind: 'stoneware' as const,
-  coneLow: '4',
-  coneHigh: '6',
-  ground: 'dark' as const,
-  ironBearing: true,
-  colour: '#554433',
-  notes: '',
-  cautions: '',
-  traits: [],
-};
 
 /** Everything the studio has, but for what tells of mergers and of acts: to hold undo to account. */
 async function everything(): Promise<Record<string, unknown>> {
@@ -60,7 +49,7 @@ const mergeOf = async (kind: string, fromId: string, intoId: string, versionId: 
 
 test('a doubled body: what it changes is said first, pieces and cells follow, and undo', async () => {
   const double = v7();
-  await createBody(studio.db, double, { name: 'Peat stoneware', ...PEAT });
+  await createBody(studio.db, double, plainBody('Peat stoneware'));
   const glaze = [layer(studio.version('tarn'))];
   const one = await fired(studio, glaze);
   await studio.must('opening.record', recordInput(one.firingId, one.ids, { surface: 'gloss' }));
@@ -96,22 +85,7 @@ test('a doubled body: what it changes is said first, pieces and cells follow, an
 
 test('a doubled coating counts as a version, or keeps its own; what came later stays', async () => {
   const double = v7();
-  await createCoating(
-    studio.db,
-    double,
-    {
-      name: 'Pich',
-      kind: 'glaze',
-      coneLow: '5',
-      coneHigh: '7',
-      colour: '#888888',
-      atmosphereNotes: '',
-      whatItDoes: '',
-      cautions: '',
-      traits: [],
-    },
-    new Date(),
-  );
+  await createCoating(studio.db, double, plainCoating('Pich'), new Date());
   const coatings = await listCoatings(studio.db);
   const pich = coatings.find(({ id }) => id === double)!;
   const pitch = coatings.find(({ slug }) => slug === 'pitch')!;

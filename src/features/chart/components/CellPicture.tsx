@@ -29,7 +29,7 @@ export function CellPicture({
       <Box sx={{ position: 'relative', flex: 1, minHeight: 0, p: '5px' }}>
         {main?.photo && (
           // The sizes are made on the server already, so the framework's image service is not wanted.
-          // eslint-disable-next-line @next/next/no-img-element
+          // eslint-disable-next-line @next/next/no-img-element -- sizes are made on the server
           <img
             src={pictureUrl(main.photo, 'small', share)}
             alt=""

@@ -13,8 +13,8 @@ import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
 import { setPosts } from '../../kilns/contracts';
+import { scaleOf, shelfFrame, touched } from './shelf-frame';
 
-const DRAWN_WIDTH = 300;
 const STEP_MM = 5;
 const KEYS: Record<string, [number, number]> = {
   ArrowLeft: [-STEP_MM, 0],
@@ -31,7 +31,7 @@ export function PostPlan({ kilnId, shelf }: { kilnId: string; shelf: Shelf }) {
   const [open, setOpen] = useState(false);
   const [posts, setOwn] = useState<Post[]>([...postsOf(shelf)]);
   const [held, setHeld] = useState<number | null>(null);
-  const scale = DRAWN_WIDTH / shelf.widthMm;
+  const scale = scaleOf(shelf);
   const within = ({ xMm, yMm }: Post): Post => {
     const [w, d] = [(shelf.widthMm - POST_MM) / 2, (shelf.depthMm - POST_MM) / 2];
     return { xMm: Math.min(w, Math.max(-w, xMm)), yMm: Math.min(d, Math.max(-d, yMm)) };
@@ -40,11 +40,7 @@ export function PostPlan({ kilnId, shelf }: { kilnId: string; shelf: Shelf }) {
     setOwn((now) => now.map((post, at) => (at === i ? within(to) : post)));
   const setDown = (event: MouseEvent<HTMLElement>): void => {
     if (held === null) return;
-    const { left, top } = event.currentTarget.getBoundingClientRect();
-    move(held, {
-      xMm: Math.round((event.clientX - left) / scale - shelf.widthMm / 2),
-      yMm: Math.round(shelf.depthMm / 2 - (event.clientY - top) / scale),
-    });
+    move(held, touched(event, event.currentTarget, shelf));
     setHeld(null);
   };
   const keep = async (kept: Post[] | null): Promise<void> => {
@@ -72,21 +68,7 @@ export function PostPlan({ kilnId, shelf }: { kilnId: string; shelf: Shelf }) {
             onClick={setDown}
             role="group"
             aria-label="Shelf with its posts"
-            sx={{
-              position: 'relative',
-              width: DRAWN_WIDTH,
-              height: shelf.depthMm * scale,
-              bgcolor: 'booth.ground',
-              border: '2px solid',
-              borderColor: 'text.primary',
-              borderRadius:
-                shelf.shape === 'rectangle'
-                  ? '2px'
-                  : shelf.shape === 'round'
-                    ? '50%'
-                    : '0 0 150px 150px',
-              boxSizing: 'content-box',
-            }}
+            sx={shelfFrame(shelf)}
           >
             {posts.map((post, i) => (
               <Box

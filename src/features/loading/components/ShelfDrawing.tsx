@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { POST_MM, postsOf, type Footprint, type Shelf } from '@/core/load';
 import { MONO } from '@/ui/theme';
+import { scaleOf, shelfFrame, touched } from './shelf-frame';
 import { type LoadItem } from '@/core/load/check-terms';
 
 export type PlanItem = Pick<
@@ -22,9 +23,6 @@ export type Place = {
 };
 
 export type Drawn = { item: PlanItem; footprint: Footprint; place: Place; wrong: boolean };
-
-/** Pixels of a drawn shelf; millimetres follow. */
-const DRAWN_WIDTH = 300;
 
 /** One shelf to scale with what stands on it. */
 export function ShelfDrawing({
@@ -51,17 +49,12 @@ export function ShelfDrawing({
   onNudge: (item: PlanItem, dx: number, dy: number) => void;
 }) {
   const box = useRef<HTMLDivElement>(null);
-  const scale = DRAWN_WIDTH / shelf.widthMm;
-  const radius =
-    shelf.shape === 'rectangle' ? '2px' : shelf.shape === 'round' ? '50%' : '0 0 150px 150px';
+  const scale = scaleOf(shelf);
   const units = useUnits();
   const place = (event: MouseEvent): void => {
     if (!edit || held === null || box.current === null) return;
-    const { left, top } = box.current.getBoundingClientRect();
-    onPlace(
-      Math.round((event.clientX - left) / scale - shelf.widthMm / 2),
-      Math.round(shelf.depthMm / 2 - (event.clientY - top) / scale),
-    );
+    const { xMm, yMm } = touched(event, box.current, shelf);
+    onPlace(xMm, yMm);
   };
   return (
     <Box sx={{ breakInside: 'avoid' }}>
@@ -79,14 +72,7 @@ export function ShelfDrawing({
         role="group"
         aria-label={`Shelf ${no}, ${pieces.length} pieces`}
         sx={{
-          position: 'relative',
-          width: DRAWN_WIDTH,
-          height: shelf.depthMm * scale,
-          bgcolor: 'booth.ground',
-          border: '2px solid',
-          borderColor: 'text.primary',
-          borderRadius: radius,
-          boxSizing: 'content-box',
+          ...shelfFrame(shelf),
           cursor: held !== null && edit ? 'crosshair' : 'default',
           touchAction: 'manipulation',
         }}

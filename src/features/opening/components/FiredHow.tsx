@@ -7,7 +7,7 @@ import { useWatch } from 'react-hook-form';
 import { ATMOSPHERES } from '@/core/signs';
 import type { ContractForm } from '@/platform/useContractForm';
 import { ChoiceInput, SelectInput } from '@/ui/choice-fields';
-import { DateInput, TextInput } from '@/ui/fields';
+import { CheckInput, DateInput, TextInput } from '@/ui/fields';
 import { FieldGrid } from '@/ui/FieldGrid';
 import type { InHand } from '../in-hand-contracts';
 import type { Entry } from './NamedInput';
@@ -50,14 +50,10 @@ export function FiredHow({
               helper="As in 06 or 6. Empty when nobody knows."
             />
             {cone !== null && cone !== '' && (
-              <SelectInput
+              <CheckInput
                 control={control}
                 name="firing.shown"
-                label="How that is known"
-                choices={[
-                  { value: false as unknown as string, label: 'it was meant to be' },
-                  { value: true as unknown as string, label: 'the cones showed it' },
-                ]}
+                label="Its cones showed it; otherwise it was meant to be"
               />
             )}
           </FieldGrid>

@@ -50,7 +50,8 @@ export type InHand = {
 export function PieceInHand(props: InHand) {
   const { piece, zone, seen } = props;
   const paints = paintsOf(piece.bodyColour, props.coatings, piece.bodyName);
-  const zones = zonesOf(piece.faces, piece.layers, 99);
+  // Of a piece nobody knows the coats of only the whole can be spoken of.
+  const zones = piece.coatsKnown ? zonesOf(piece.faces, piece.layers, 99) : [];
   const current = zones.find((one) => zoneKey(one) === zone);
   const stacked = (current ? [current] : zones).some((one) => one.stack.length > 1);
   return (

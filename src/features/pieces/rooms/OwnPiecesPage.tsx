@@ -85,10 +85,12 @@ export async function OwnPiecesPage() {
             />
             <Typography sx={{ fontFamily: MONO, fontWeight: 700 }}>{piece.code}</Typography>
             <Typography variant="body2">
-              {describePiece(faces.get(piece.id) ?? [], layers.get(piece.id) ?? [], {
-                coat,
-                body: piece.bodyName,
-              })}
+              {describePiece(
+                faces.get(piece.id) ?? [],
+                layers.get(piece.id) ?? [],
+                { coat, body: piece.bodyName },
+                piece.coatsKnown,
+              )}
             </Typography>
             <Typography variant="body2" sx={{ fontWeight: 650 }}>
               {stateWords(piece, open.get(piece.id)?.label, fired.get(piece.id) ?? 0)}

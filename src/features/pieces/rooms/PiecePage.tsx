@@ -4,9 +4,10 @@ import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { notFound } from 'next/navigation';
 import { readCode } from '@/core/codes';
+import { airAt } from '@/core/atmosphere';
 import { coneWords } from '@/core/firing';
 import { formatLength, inUnits, type Units } from '@/core/units';
-import { deviations } from '@/core/zones';
+import { COATS_UNKNOWN, deviations } from '@/core/zones';
 import { loadPieces } from '@/data/pieces';
 import { unitsOf } from '@/data/studio';
 import { Silhouette, paintsOf, zoneLines } from '@/features/drawings';
@@ -60,7 +61,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
           {piece.code}
         </Box>
       }
-      lead={`${piece.mark ? `“${piece.mark}”, ` : ''}${piece.form} in ${piece.bodyName}${piece.heightMm ? `, ${formatLength(piece.heightMm, units)}` : ''}${piece.coatsKnown ? '' : ', nobody knows what is on it'}; ${stateWords(piece, open?.label, times)}${piece.ownerName ? `; belongs to ${piece.ownerName}` : ''}`}
+      lead={`${piece.mark ? `“${piece.mark}”, ` : ''}${piece.form} in ${piece.bodyName}${piece.heightMm ? `, ${formatLength(piece.heightMm, units)}` : ''}${piece.coatsKnown ? '' : `, ${COATS_UNKNOWN}`}; ${stateWords(piece, open?.label, times)}${piece.ownerName ? `; belongs to ${piece.ownerName}` : ''}`}
       acts={
         keeps ? (
           <>
@@ -109,7 +110,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               form={piece.form}
             />
           </Box>
-          {zoneLines(piece.faces, piece.done, paints).map((line) => (
+          {(piece.coatsKnown ? zoneLines(piece.faces, piece.done, paints) : []).map((line) => (
             <Box key={line.key} sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}>
               <Typography variant="body2" color="text.secondary">
                 {line.where}
@@ -160,7 +161,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                     ''
                   )}
                   {firing
-                    ? `: ${firing.kind}, ${coneWords({ known: firing.coneKnown, band: firing.coneBand })}, ${firing.atmosphere}, ${calendarDay(firing.plannedFor)}`
+                    ? `: ${firing.kind}, ${coneWords({ known: firing.coneKnown, band: firing.coneBand })}, ${airAt(firing, one.shelf)}, ${calendarDay(firing.plannedFor)}`
                     : ''}
                   {one.shelf === null ? '' : `; shelf ${one.shelf}`}
                   {one.setting === 'unknown' ? '' : `, on ${one.setting}`}

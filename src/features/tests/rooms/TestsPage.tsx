@@ -50,7 +50,12 @@ export async function TestsPage({
     body: piece.bodyName,
     form: piece.form,
     owner: piece.ownerName ?? '',
-    stack: describePiece(faces.get(piece.id) ?? [], layers.get(piece.id) ?? [], names),
+    stack: describePiece(
+      faces.get(piece.id) ?? [],
+      layers.get(piece.id) ?? [],
+      names,
+      piece.coatsKnown,
+    ),
     state: stateWords(piece, open.get(piece.id)?.label, fired.get(piece.id) ?? 0),
     made: piece.madeOn ?? '',
     flags: flags.get(piece.id)?.length ?? 0,
