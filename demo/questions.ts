@@ -43,6 +43,7 @@ async function crazingCase(db: Database, by: Person, now: Date): Promise<void> {
       varied: 'silica by 1.25 % and kaolin by 1 % a step',
       held: 'Eider, one dip, the same firing',
       expected: 'gone by the third step',
+      about: 'crazing',
       targetPieceId: null,
       design: null,
       seed: 11,
@@ -112,14 +113,15 @@ export async function askQuestions(db: Database, now: Date): Promise<void> {
         input: {
           fields,
           design,
-          tile: {
-            form: 'L tile',
-            heightMm: 95,
-            faces: ['bare', 'light-slip'],
-            waitingFor: 'glaze',
-            wantedCone: '6',
-            wantedAtmosphere: 'oxidation',
-          },
+          form: 'L tile',
+          heightMm: 95,
+          faces: [
+            { no: 1, kind: 'bare', slipVersionId: null },
+            { no: 2, kind: 'light-slip', slipVersionId: null },
+          ],
+          waitingFor: 'glaze',
+          wantedCone: '6',
+          wantedAtmosphere: 'oxidation',
           sheet: SHEET,
           shelves: 3,
           seed: 4207,
@@ -134,7 +136,7 @@ export async function askQuestions(db: Database, now: Date): Promise<void> {
     bodies: [bodies.get('saltbox')],
     repeats: 1,
     controls: true,
-    apply: { method: 'dip', coats: 1, weight: 'normal', seconds: 3 },
+    apply: { method: 'dip', coats: 1, weight: 'normal', seconds: 3, stage: 'bisque' },
   };
   await ask(
     {

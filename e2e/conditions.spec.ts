@@ -36,7 +36,7 @@ test('the main views are accessible', async ({ page }) => {
     '/bench',
     '/chart',
     '/tests/make',
-    '/tests/matrix',
+    '/tests/ask?design=matrix',
     '/store',
     '/store/coatings/pitch',
     '/kilns',
@@ -77,12 +77,53 @@ test('the chart by keyboard alone: move, open, turn round, close', async ({ page
 
 test('a student sees the chart and own pieces, and is not let further', async ({ page }) => {
   await signIn(page, DEMO(), 'noor');
+  // Never sent away in silence: it says who may, and where to go.
   await page.goto(`${DEMO()}/store`);
+  await expect(page.getByText(/That is for technicians and teachers; you are signed in as Noor/)).toBeVisible(); // prettier-ignore
+  await page.getByRole('link', { name: 'To the chart' }).click();
   await expect(page).toHaveURL(/\/chart/);
   await expect(page.getByRole('link', { name: 'Store' })).toHaveCount(0);
   expect((await page.request.get(`${DEMO()}/api/export/json`)).status()).toBe(403);
   await page.goto(`${DEMO()}/mine`);
   await expect(page.getByRole('heading', { name: 'My pieces' })).toBeVisible();
+});
+
+test('a student reads study tiles, coatings, buckets and labels with their cautions, and no ware that is not shown', async ({
+  page,
+}) => {
+  await signIn(page, DEMO(), 'iben');
+  const find = async (q: string): Promise<{ title: string; href: string }[]> => {
+    const answer = await page.request.get(`${DEMO()}/api/search?q=${encodeURIComponent(q)}`);
+    return ((await answer.json()) as { data: { found: { title: string; href: string }[] } }).data
+      .found;
+  };
+  await page.goto(`${DEMO()}/store/coatings/tarn`);
+  const bucket = await page
+    .locator('a[href^="/store/buckets/"]')
+    .first()
+    .getAttribute('href', { timeout: 5000 })
+    .catch(() => null);
+  await signIn(page, DEMO(), 'noor');
+  // A coating: what it does and what to beware of; no recipe, nothing to change.
+  await page.goto(`${DEMO()}/store/coatings/tarn`);
+  await expect(page.getByRole('heading', { name: 'Tarn', exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Recipe' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Edit' })).toHaveCount(0);
+  if (bucket !== null) {
+    await page.goto(DEMO() + bucket);
+    await expect(page.getByRole('link', { name: 'Label' })).toBeVisible();
+    await page.goto(`${DEMO()}${bucket}/label`);
+    await expect(page.getByRole('img', { name: /QR code of/ })).toBeVisible();
+  }
+  // A study tile from the chart, with its code as a link.
+  await page.goto(`${DEMO()}/chart`);
+  await page.locator('[data-row="0"][data-column="0"]').click();
+  const tile = page.locator('a[href^="/pieces/"]').first();
+  const code = await tile.innerText();
+  await tile.click();
+  await expect(page.getByRole('heading', { name: code })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Particulars' })).toHaveCount(0);
+  expect((await find(code))[0]?.title).toBe(code);
 });
 
 test('a share link shows the chart read-only until it is revoked', async ({ page, browser }) => {
@@ -236,7 +277,7 @@ test('a CSV of 100,000 rows and one that is no CSV are turned away with what to 
   await drop('tests.xlsx', Buffer.from('PK\u0003\u0004\u0000\u0000binary'));
   await expect(page.getByText(/CSV/).last()).toBeVisible();
   await drop('few.csv', Buffer.from('body;cone;coating 1;coats 1\nSaltbox;5,5;Pitch;2\n'));
-  await expect(page.getByRole('heading', { name: '1 of 1 rows can be taken' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '1 of 1 row can be taken' })).toBeVisible();
 });
 
 test('everything can be taken out: the document keeps to its schema, the tables open as CSV', async ({

@@ -21,7 +21,7 @@ test('a controller’s file is read before it is kept; one that is none is turne
     buffer: Buffer.from('minutes,temp F\n1,70\n2,75\nlater,80\n'),
   });
   await expect(page.getByText(/2 readings, .*hottest 24 °C/)).toBeVisible();
-  await expect(page.getByText(/1 rows cannot be read, the first in row 4/)).toBeVisible();
+  await expect(page.getByText(/1 row cannot be read, the first in row 4/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep these readings' }).click();
   await expect(page.getByText(/2 readings kept/)).toBeVisible();
 });

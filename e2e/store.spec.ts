@@ -8,6 +8,7 @@ test('from a question to the sheets of a 35-tile grid, ticked off and printed', 
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/tests`);
   await page.getByRole('link', { name: 'Ask a question' }).click();
+  await page.getByRole('button', { name: 'What lies between glazes?' }).click();
   await page.getByRole('button', { name: 'Grid of four corners' }).click();
   await choose(page, 'Corner A', 'Tarn');
   await expect(page.getByRole('heading', { name: '35 tiles' })).toBeVisible();
@@ -53,6 +54,7 @@ test('a design that changes more than it asks says so before it is made, and a w
   await choose(page, 'Corner B', await page.getByRole('combobox', { name: 'Corner A' }).innerText()); // prettier-ignore
   await expect(page.getByText(/Two corners are the same/)).toBeVisible();
   await expect(page.getByRole('button', { name: /Make 0 tiles/ })).toBeDisabled();
+  await page.getByRole('button', { name: 'Another design …' }).click();
   await page.getByRole('button', { name: 'Seconds', exact: true }).click();
   await page.getByLabel('Seconds in the bucket').fill('1 two 4');
   await expect(page.getByText('“two” is no number')).toBeVisible();

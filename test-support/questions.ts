@@ -30,7 +30,7 @@ export async function questionStudio(name: string) {
     bodies: [studio.body],
     repeats: 1,
     controls: true,
-    apply: { method: 'dip', coats: 1, weight: 'normal', seconds: 3 },
+    apply: { method: 'dip', coats: 1, weight: 'normal', seconds: 3, stage: 'bisque' },
   });
   const crazing = () => ({
     ...common(),
@@ -69,14 +69,12 @@ async function writeRecipe(
 export const asking = (design: object | null, rest: object = {}) => ({
   fields: { text: 'Does silica cure it?', varied: 'silica', held: 'all else', expected: 'yes' },
   design,
-  tile: {
-    form: 'L tile',
-    heightMm: 90,
-    faces: ['bare'],
-    waitingFor: 'glaze',
-    wantedCone: '6',
-    wantedAtmosphere: 'oxidation',
-  },
+  form: 'L tile',
+  heightMm: 90,
+  faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
+  waitingFor: 'glaze',
+  wantedCone: '6',
+  wantedAtmosphere: 'oxidation',
   sheet: { dryG: 100, cupMl: 60, measureMl: 1, resolutionG: 0.1 },
   shelves: 2,
   seed: 42,

@@ -1,8 +1,8 @@
 /** What the chart reads: cells, the pieces behind them, their pictures. */
 import type { Addressed } from '@/core/axes';
 import type { ConeKnown } from '@/core/firing';
-import type { Atmosphere, Surface } from '@/core/signs';
-import type { CellSummary, Sighting } from '@/core/standing';
+import type { Atmosphere } from '@/core/signs';
+import type { CellSummary } from '@/core/standing';
 import { freshen } from './cell-summaries';
 import type { Row, Source } from './database';
 
@@ -34,7 +34,6 @@ export type BoardCell = Omit<
   | 'cone'
   | 'atmosphere'
   | 'met'
-  | 'rating'
   | 'ratings'
   | 'agreeing'
   | 'speaking'
@@ -58,6 +57,7 @@ const BOARD_COLUMNS = [
   'firings',
   'surface',
   'movement_mm',
+  'rating',
   'signs',
   'later',
   'known',
@@ -78,6 +78,7 @@ const boardCell = (row: Row): BoardCell => ({
   firings: row.firings,
   surface: row.surface,
   movementMm: row.movement_mm,
+  rating: row.rating,
   signs: row.signs,
   later: row.later,
   known: row.known,
@@ -92,7 +93,6 @@ const cell = (row: Row): Cell => ({
   cone: row.cone,
   atmosphere: row.atmosphere,
   met: row.met,
-  rating: row.rating,
   ratings: row.ratings,
   speaking: row.speaking,
   agreeing: row.agreeing,
@@ -132,6 +132,57 @@ export async function cellsAt(
     .where('depth', '<=', 2)
     .orderBy([{ column: 'refired' }, { column: 'pieces', order: 'desc' }]);
   return rows.map(cell);
+}
+
+/** A cell of some other board, with what that board is called by. */
+export type Elsewhere = Pick<
+  Cell,
+  | 'id'
+  | 'slips'
+  | 'cone'
+  | 'coneKnown'
+  | 'atmosphere'
+  | 'base'
+  | 'over'
+  | 'photo'
+  | 'pieces'
+  | 'surface'
+> & { body: string; bodyName: string };
+
+/** Every board on which a coating, or a pair either way round, has been seen; the best known first. */
+export async function pairAnywhere(
+  src: Source,
+  base: string,
+  over: string | null,
+): Promise<Elsewhere[]> {
+  const rows: Row[] = await src('cell')
+    .join('body', 'body.id', 'cell.body_id')
+    .where({ refired: false })
+    .where('depth', '<=', 2)
+    .where((one) => {
+      one.where({ base_slug: base, over_slug: over });
+      if (over !== null) one.orWhere({ base_slug: over, over_slug: base });
+    })
+    .orderBy([{ column: 'pieces', order: 'desc' }, { column: 'cell.id' }])
+    .limit(24)
+    .select('cell.*', 'body.slug as body_slug', 'body.name as body_name');
+  return rows.map((row) => {
+    const { id, slips, cone, coneKnown, atmosphere, photo, pieces, surface, ...pair } = cell(row);
+    return {
+      id,
+      slips,
+      cone,
+      coneKnown,
+      atmosphere,
+      photo,
+      pieces,
+      surface,
+      base: pair.base,
+      over: pair.over,
+      body: row.body_slug,
+      bodyName: row.body_name,
+    };
+  });
 }
 
 /** One cell by its id, when it stands on this board. */
@@ -176,53 +227,6 @@ export async function cellsOfCoating(src: Source, slug: string, limit: number): 
     ])
     .limit(limit);
   return rows.map(cell);
-}
-
-/** One piece's part in a cell. */
-export type CellPiece = {
-  pieceId: string;
-  code: string;
-  mark: string | null;
-  firingId: string;
-  cellId: string;
-  seenAt: Date;
-  generation: number;
-  surface: Surface | null;
-  movementMm: number | null;
-  rating: number | null;
-  colour: string | null;
-  signs: Sighting['signs'];
-  changes: Sighting['changes'];
-  split: string[];
-  coneKnown: ConeKnown;
-  variables: Record<string, string>;
-};
-
-/** The pieces that make up these cells, last seen first. */
-export async function piecesOfCells(src: Source, ids: readonly string[]): Promise<CellPiece[]> {
-  const rows: Row[] = await src('sighting')
-    .join('piece', 'piece.id', 'sighting.piece_id')
-    .whereIn('sighting.cell_id', ids)
-    .orderBy('sighting.seen_at', 'desc')
-    .select('sighting.*', 'piece.code', 'piece.mark');
-  return rows.map((row) => ({
-    pieceId: row.piece_id,
-    code: row.code,
-    mark: row.mark,
-    firingId: row.firing_id,
-    cellId: row.cell_id,
-    seenAt: row.seen_at,
-    generation: row.generation,
-    surface: row.surface,
-    movementMm: row.movement_mm,
-    rating: row.rating,
-    colour: row.colour,
-    signs: row.signs,
-    changes: row.changes,
-    split: row.split,
-    coneKnown: row.cone_known,
-    variables: row.variables,
-  }));
 }
 
 /** For each coating a picture of it by itself where there is one, else under another, by slug. */

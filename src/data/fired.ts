@@ -60,7 +60,7 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
         'firing.fullness',
         'kiln.name as kiln_name',
         'kiln.nobody_knows',
-        'piece.coats_known',
+        'piece.key_known',
         'lot.name as lot_name',
       ),
   );
@@ -98,7 +98,7 @@ export async function loadFired(src: Source, pairs: readonly Pair[]): Promise<Fi
       firingStatus: row.firing_status,
       openedAt: row.opened_at,
       // What nobody knows of is no evidence: without faces it stands in no cell.
-      faces: row.coats_known ? (faces.get(key(row)) ?? []) : [],
+      faces: row.key_known === 'lost' ? [] : (faces.get(key(row)) ?? []),
       form: row.form,
       layers: coats,
       cone: row.cone_band,

@@ -1,6 +1,6 @@
 /** What lies on pieces: their faces, and the layers as they were meant and done. */
 import type { Knex } from 'knex';
-import type { Coat, Face, Layer } from '@/core/zones';
+import type { Coat, Face, KeyKnown, Layer } from '@/core/zones';
 import { insertMany, type Row, type Source } from './database';
 import { groupRows } from './rows';
 
@@ -49,6 +49,7 @@ export async function replaceDone(
   layers: readonly LayerFields[],
   by: string,
   now: Date,
+  key: KeyKnown = 'sure',
 ): Promise<void> {
   const row = await src('layer')
     .where({ piece_id: pieceId, intent: 'done' })
@@ -64,8 +65,8 @@ export async function replaceDone(
     'layer',
     layers.map((layer, i) => layerRow(pieceId, 'done', setNo, i + 1, layer, by, now)),
   );
-  // Whoever says what lies on a piece knows it, even that nothing does.
-  await src('piece').where({ id: pieceId }).update({ coats_known: true });
+  // Whoever says what lies on a piece knows it, even that nothing does, unless they say otherwise.
+  await src('piece').where({ id: pieceId }).update({ key_known: key });
 }
 
 const coatOf = (row: Row): Coat => ({

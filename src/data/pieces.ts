@@ -1,11 +1,10 @@
-import { codeOf } from '@/core/codes';
 import { waitsFor, wantedNext, type MadeFor, type Passage, type WaitsFor } from '@/core/journey';
-import type { Face } from '@/core/zones';
+import type { Face, KeyKnown } from '@/core/zones';
 import { insertMany, type Row, type Source } from './database';
 import { flagsOf, type Flag } from './flags';
 import { faceRow, type FaceFields } from './faces';
 import { facesOf, layerRow, layersOf, type LayerFields, type PieceLayer } from './layers';
-import { takePieceNumbers } from './studio';
+import { takeCodes } from './studio';
 
 export type NewPiece = {
   id: string;
@@ -26,8 +25,8 @@ export type NewPiece = {
   faces: FaceFields[];
   meant: LayerFields[];
   done: LayerFields[];
-  /** False where nobody knows what lies on it; true unless said. */
-  coatsKnown?: boolean;
+  /** How sure it is what lies on it; sure unless said. */
+  keyKnown?: KeyKnown;
 };
 
 export type PieceSummary = {
@@ -42,6 +41,8 @@ export type PieceSummary = {
   heightMm: number | null;
   lotId: string | null;
   ownerId: string | null;
+  /** Its owner lets others in the studio look at it. */
+  shown: boolean;
   ownerName: string | null;
   madeOn: string | null;
   notes: string;
@@ -52,8 +53,8 @@ export type PieceSummary = {
   wantedNext: { cone: string | null; atmosphere: string | null };
   refireTodo: string;
   createdAt: Date;
-  /** False where nobody knows what lies on it. */
-  coatsKnown: boolean;
+  /** How sure it is what lies on it. */
+  keyKnown: KeyKnown;
   binned: boolean;
   revision: number;
 };
@@ -73,8 +74,7 @@ export async function createPieces(
   now: Date,
 ): Promise<string[]> {
   if (pieces.length === 0) return [];
-  const first = await takePieceNumbers(src, pieces.length);
-  const codes = pieces.map((_, i) => codeOf(first + i));
+  const codes = await takeCodes(src, pieces.length);
   await insertMany(
     src,
     'piece',
@@ -94,7 +94,7 @@ export async function createPieces(
       waiting_for: waitsFor({ madeFor: piece.madeFor, passages: piece.been ?? [] }),
       wanted_cone: piece.wantedCone,
       wanted_atmosphere: piece.wantedAtmosphere,
-      coats_known: piece.coatsKnown ?? true,
+      key_known: piece.keyKnown ?? 'sure',
       created_by: by,
       created_at: now,
     })),
@@ -135,6 +135,7 @@ const summary = (row: Row): PieceSummary => ({
   heightMm: row.height_mm,
   lotId: row.lot_id,
   ownerId: row.owner_id,
+  shown: Boolean(row.shown),
   ownerName: row.owner_name,
   madeOn: row.made_on,
   notes: row.notes,
@@ -149,7 +150,7 @@ const summary = (row: Row): PieceSummary => ({
   }),
   refireTodo: row.refire_todo ?? '',
   createdAt: row.created_at,
-  coatsKnown: Boolean(row.coats_known),
+  keyKnown: row.key_known,
   binned: row.binned_at !== null,
   revision: row.revision,
 });
@@ -227,6 +228,7 @@ export async function updatePiece(
     mark: string | null;
     notes: string;
     owner_id: string | null;
+    shown: boolean;
     height_mm: number | null;
     binned_at: Date | null;
     body_id: string;
@@ -234,7 +236,7 @@ export async function updatePiece(
     kind: 'tile' | 'ware';
     wanted_cone: string | null;
     wanted_atmosphere: string | null;
-    coats_known: boolean;
+    key_known: KeyKnown;
   }>,
 ): Promise<void> {
   await src('piece')

@@ -1,13 +1,15 @@
 import type { COUNTS } from '@/core/designs';
 import { writeOver } from './rows';
 import { insertMany, type Row, type Source } from './database';
-import type { Design, Mix, PlannedTile } from '@/core/designs/terms';
+import type { Design, Mix, PlannedTile } from '@/core/designs';
 
 export type QuestionFields = {
   text: string;
   varied: string;
   held: string;
   expected: string;
+  /** The sign that its tiles are looked at for. */
+  about: string | null;
   targetPieceId: string | null;
 };
 
@@ -61,6 +63,7 @@ const question = (row: Row): Question => ({
   varied: row.varied,
   held: row.held,
   expected: row.expected,
+  about: row.about,
   targetPieceId: row.target_piece_id,
   design: row.design,
   seed: row.seed,
@@ -119,6 +122,7 @@ const columns = (fields: QuestionFields): Record<string, unknown> => ({
   varied: fields.varied,
   held: fields.held,
   expected: fields.expected,
+  about: fields.about,
   target_piece_id: fields.targetPieceId,
 });
 

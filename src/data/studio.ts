@@ -1,3 +1,4 @@
+import { codesFrom } from '@/core/codes';
 import type { Units } from '@/core/units';
 import type { Row, Source } from './database';
 
@@ -44,14 +45,13 @@ export async function updateStudio(src: Source, studio: Studio): Promise<void> {
   await src('studio').where({ id: 1 }).update(columns(studio));
 }
 
-/** Reserves `count` piece numbers; the caller's transaction holds the counter. */
-export async function takePieceNumbers(src: Source, count: number): Promise<number> {
+/** Gives out `count` piece codes; the caller's transaction holds the counter. */
+export async function takeCodes(src: Source, count: number): Promise<string[]> {
   const row = await src('studio').where({ id: 1 }).forUpdate().first('next_piece_no');
   if (row === undefined) throw new Error('The studio has not been set up.');
-  await src('studio')
-    .where({ id: 1 })
-    .update({ next_piece_no: row.next_piece_no + count });
-  return row.next_piece_no;
+  const { codes, next } = codesFrom(row.next_piece_no, count);
+  await src('studio').where({ id: 1 }).update({ next_piece_no: next });
+  return codes;
 }
 
 /** The units a studio sees and types in. */

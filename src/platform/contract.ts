@@ -1,3 +1,4 @@
+import './validation-words';
 import type { z } from 'zod';
 
 /**

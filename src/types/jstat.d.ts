@@ -2,6 +2,7 @@
 declare module 'jstat' {
   const jStat: {
     binomial: { cdf(k: number, n: number, p: number): number };
+    normal: { cdf(x: number, mean: number, sd: number): number };
     /** The logarithm of n over k. */
     combinationln(n: number, k: number): number;
   };

@@ -27,3 +27,16 @@ export function Caution({ children, brief = false }: { children: ReactNode; brie
     </Box>
   );
 }
+
+/** Several cautions as one, each a line; nothing where there is none. */
+export function Cautions({ children }: { children: readonly string[] }) {
+  return children.length === 0 ? null : (
+    <Caution brief>
+      {children.map((line) => (
+        <span key={line} style={{ display: 'block' }}>
+          {line}
+        </span>
+      ))}
+    </Caution>
+  );
+}

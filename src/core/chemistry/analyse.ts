@@ -76,16 +76,21 @@ export function analyse(lines: readonly Line[]): Chemistry | null {
 }
 
 /**
- * A theoretical material's analysis from the moles of what it is made of; water and
- * carbon dioxide (and sulphur trioxide) leave as loss on ignition.
+ * A theoretical material's analysis from the moles of what it is made of; water, carbon dioxide,
+ * sulphur trioxide, carbon and oxygen leave as loss on ignition. Moles below 0 are taken up from the
+ * air, and the loss is then a gain: silicon carbide burns to more silica than it weighed.
  */
 export function theoretical(
   moles: OxideAmounts,
-  volatile: { H2O?: number; CO2?: number; SO3?: number } = {},
+  volatile: { H2O?: number; CO2?: number; SO3?: number; C?: number; O2?: number } = {},
 ): Analysis & { formulaWeight: number } {
   const grams = mapOxides(moles, (value, oxide) => value * oxideWeight(oxide));
   const lost =
-    (volatile.H2O ?? 0) * 18.015 + (volatile.CO2 ?? 0) * 44.009 + (volatile.SO3 ?? 0) * 80.057;
+    (volatile.H2O ?? 0) * 18.015 +
+    (volatile.CO2 ?? 0) * 44.009 +
+    (volatile.SO3 ?? 0) * 80.057 +
+    (volatile.C ?? 0) * 12.011 +
+    (volatile.O2 ?? 0) * 31.998;
   const weight = total(grams) + lost;
   return {
     oxides: mapOxides(grams, (value) => (100 * value) / weight),

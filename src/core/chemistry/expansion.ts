@@ -120,6 +120,31 @@ export function expansion(glaze: { mass: OxideAmounts; mole: OxideAmounts }): Ex
   };
 }
 
+/**
+ * Where each method's factors hold: they were found on silicate glasses of usual silica with enough
+ * flux (bounds from memory of the published series). Outside the figure is no more than a number:
+ * of vitreous silica Winkelmann and Schott's would make 2.7, where 0.55 is measured.
+ */
+export type Holds = { appen: boolean; englishTurner: boolean; winkelmannSchott: boolean };
+
+/** A method that has no factor for more than this of a glaze does not speak of it, %. */
+const MISSING = 3;
+
+export function expansionHolds(
+  glaze: { mass: OxideAmounts; mole: OxideAmounts },
+  covered = expansion(glaze).covered,
+): Holds {
+  const silica = { mass: glaze.mass.SiO2 ?? 0, mole: glaze.mole.SiO2 ?? 0 };
+  const between = (value: number, low: number, high: number): boolean =>
+    value >= low && value <= high;
+  const has = (share: number): boolean => 100 * (1 - share) <= MISSING;
+  return {
+    appen: between(silica.mole, 45, 80) && has(covered.appen),
+    englishTurner: between(silica.mass, 45, 77) && has(covered.englishTurner),
+    winkelmannSchott: between(silica.mass, 40, 76) && has(covered.winkelmannSchott),
+  };
+}
+
 export type Fit = {
   /** Glaze minus body, 10⁻⁶/K. */
   difference: number;

@@ -4,6 +4,9 @@
  * of Constant RO, Trans. Am. Ceram. Soc. 14 (1912). The lines are approximate: written from
  * memory of a printed figure, so only tendencies may be spoken of.
  */
+import { coneOrdinal, isCone } from '../cones';
+import type { OxideAmounts } from './oxides';
+
 export type FieldName = 'unfused' | 'matt' | 'semi-matt' | 'bright' | 'crazed' | 'devitrified';
 export type Point = { alumina: number; silica: number };
 
@@ -70,4 +73,21 @@ export function fieldOf(umf: { Al2O3?: number; SiO2?: number }): {
   const point = { alumina: umf.Al2O3 ?? 0, silica: umf.SiO2 ?? 0 };
   const field = FIELDS.find(({ outline }) => within(point, outline));
   return field === undefined ? null : { name: field.name, words: WORDS[field.name] };
+}
+
+/**
+ * Why the field says nothing of a glaze: it was drawn with 0.3 K₂O and 0.7 CaO, without boron, at cone 11.
+ * Null where it may speak. How far beside that it still hints is common practice, no source.
+ */
+export function fieldSilence(
+  umf: OxideAmounts,
+  alkali: number | null,
+  cone: string | null,
+): string | null {
+  if ((umf.B2O3 ?? 0) > 0.05) return 'it holds boron, and the field was drawn without';
+  if (alkali === null || alkali < 0.2 || alkali > 0.4 || (umf.CaO ?? 0) < 0.4)
+    return 'its fluxes are others than the third of alkali and two thirds of lime it was drawn for';
+  if (cone !== null && isCone(cone) && coneOrdinal(cone) < coneOrdinal('9'))
+    return `it was drawn at cone 11, and this is fired to cone ${cone}`;
+  return null;
 }

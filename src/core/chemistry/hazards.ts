@@ -26,12 +26,63 @@ export const HAZARDS = {
 export type Hazard = keyof typeof HAZARDS;
 export const HAZARD_NAMES = Object.keys(HAZARDS) as Hazard[];
 
-/** The hazards of several materials together, each once, in a fixed order, with who brings it. */
-export function hazardsOf(
-  materials: readonly { name: string; hazards: readonly string[] }[],
-): { hazard: Hazard; words: string; from: string[] }[] {
-  return HAZARD_NAMES.flatMap((hazard) => {
-    const from = materials.filter((one) => one.hazards.includes(hazard)).map((one) => one.name);
-    return from.length === 0 ? [] : [{ hazard, words: HAZARDS[hazard], from }];
-  });
+/** What is in a fired glaze still, and may come out of it. */
+const IN_THE_GLAZE: readonly string[] = [
+  'barium',
+  'manganese',
+  'chromium',
+  'cobalt',
+  'nickel',
+  'copper',
+  'lithium',
+  'vanadium',
+  'antimony',
+  'lead',
+  'cadmium',
+  'selenium',
+  'uranium',
+  'not on food ware',
+] satisfies Hazard[];
+
+type Hazardous = { name: string; hazards: readonly string[] };
+
+/**
+ * Each material once, with all there is to beware of in it, in a fixed order; materials of which the
+ * same is to be said share a line. Of a material without hazards nothing is said.
+ */
+export function hazardsByMaterial(
+  materials: readonly Hazardous[],
+  leaveOut: readonly Hazard[] = [],
+): { from: string[]; words: string }[] {
+  const lines = new Map<string, Set<string>>();
+  for (const { name, hazards } of materials) {
+    const words = HAZARD_NAMES.filter((one) => hazards.includes(one) && !leaveOut.includes(one))
+      .map((one) => HAZARDS[one])
+      .join(' ');
+    if (words !== '') lines.set(words, (lines.get(words) ?? new Set()).add(name));
+  }
+  return [...lines].map(([words, from]) => ({ words, from: [...from] }));
+}
+
+/** A coat as its cautions are read: what the studio says of it, and what its recipe holds. */
+export type CoatCaution = { name: string; words: string; materials: readonly Hazardous[] };
+
+/**
+ * What to beware of in the coats of a fired piece, each said once: the studio's own words, and the
+ * materials that stay in the glaze. Silence is no clearance: a recipe may not be on record.
+ */
+export function firedCautions(coats: readonly CoatCaution[]): string[] {
+  const said = coats.flatMap(({ name, words }) =>
+    words.trim() === '' ? [] : [`${name}: ${words}`],
+  );
+  const held = coats.flatMap(({ name, materials }) =>
+    materials
+      .filter(({ hazards }) => hazards.some((one) => IN_THE_GLAZE.includes(one)))
+      .map((one) => `${one.name.toLowerCase()} (${name})`),
+  );
+  const holds =
+    held.length === 0
+      ? []
+      : [`Holds ${[...new Set(held)].join(', ')}. ${HAZARDS['not on food ware']}`];
+  return [...new Set([...said, ...holds])];
 }

@@ -6,3 +6,4 @@ export * from './field';
 export * from './hazards';
 export * from './minerals';
 export * from './target';
+export * from './rules';

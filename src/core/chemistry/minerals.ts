@@ -102,7 +102,8 @@ export const MATERIALS: readonly ShippedMaterial[] = [
   ),
   mineral(
     'Manganese dioxide',
-    theoretical({ MnO: 1 }),
+    // It gives off half its oxygen.
+    theoretical({ MnO: 1 }, { O2: 0.5 }),
     ['manganese', 'fumes', 'not on food ware'],
     5.0,
   ),
@@ -114,7 +115,8 @@ export const MATERIALS: readonly ShippedMaterial[] = [
   ),
   mineral('Nickel oxide', theoretical({ NiO: 1 }), ['nickel', 'not on food ware'], 6.7),
   mineral('Rutile', theoretical({ TiO2: 1 }), ['dust'], 4.2),
-  { ...mineral('Silicon carbide', theoretical({ SiO2: 1 }), ['dust', 'fumes'], 3.2) },
+  // It burns to silica, and gains by that.
+  mineral('Silicon carbide', theoretical({ SiO2: 1 }, { C: 1, O2: -1 }), ['dust', 'fumes'], 3.2),
   typical(
     'Ball clay',
     {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { ALPHABET, CODE_COUNT, codeOf, nearCodes, readCode } from './codes';
+import { codesFrom, isUnwanted, ALPHABET, CODE_COUNT, codeOf, nearCodes, readCode } from './codes';
 
 const number = fc.integer({ min: 0, max: CODE_COUNT - 1 });
 
@@ -104,4 +104,34 @@ test('near codes are valid, differ in one place, and never repeat the input', ()
   expect(nearCodes('E7W93')).toHaveLength(5);
   expect(nearCodes('E7W94')).toEqual([]);
   expect(nearCodes('E7W9')).toEqual([]);
+});
+
+describe('words that nobody wants on a pot', () => {
+  test.each(['CRAPY', 'F4RTA', 'xTW47', 'K4CKE', 'R4PE3'])('%s is one', (code) => {
+    expect(isUnwanted(code)).toBe(true);
+  });
+  test.each(['HEMPN', 'E7W94', 'RAKNT', 'YARCM'])('%s is none', (code) => {
+    expect(isUnwanted(code)).toBe(false);
+  });
+
+  test('they are passed over when codes are given out, and read where they were given', () => {
+    let n = 0;
+    while (!isUnwanted(codeOf(n))) n++;
+    const bad = codeOf(n);
+    const { codes, next } = codesFrom(n - 1, 3);
+    expect(codes).toHaveLength(3);
+    expect(codes[0]).toBe(codeOf(n - 1));
+    expect(codes).not.toContain(bad);
+    expect(next).toBeGreaterThanOrEqual(n + 3);
+    expect(codesFrom(next, 1).codes[0]).not.toBe(codes[2]);
+    // A pot that bears it already is still found by it.
+    expect(readCode(bad)).toEqual({ ok: true, code: bad });
+  });
+
+  test('few codes are lost', () => {
+    let lost = 0;
+    for (let i = 0; i < 20_000; i++) if (isUnwanted(codeOf(i))) lost++;
+    expect(lost).toBeGreaterThan(0);
+    expect(lost / 20_000).toBeLessThan(0.01);
+  });
 });

@@ -42,6 +42,33 @@ export function codeOf(n: number): string {
   return body + checkCharacter(body);
 }
 
+/**
+ * What nobody wants to read on a pot, in English and some neighbours, as far as the alphabet can spell
+ * it; 3, 4, 7 and 9 are read as E, A, T and G. From memory; a studio's own language may want more.
+ */
+const UNWANTED = [
+  'ARYAN', 'CACA', 'CRAP', 'CRACK', 'FAG', 'FART', 'FATTY', 'FCK', 'HATE', 'JAP', 'KACK', 'KAFFER', 'KKK',
+  'METH', 'NAKED', 'NEGER', 'NEGR', 'PAKY', 'PEE', 'PENE', 'RAPE', 'TART', 'TRANNY', 'TWAT', 'WANK',
+]; // prettier-ignore
+const READ_AS: Record<string, string> = { '3': 'E', '4': 'A', '7': 'T', '9': 'G' };
+
+/** Does a code read as a word that nobody wants on a pot? Such codes stay valid where they were given out. */
+export function isUnwanted(code: string): boolean {
+  const word = [...code.toUpperCase()].map((one) => READ_AS[one] ?? one).join('');
+  return UNWANTED.some((one) => word.includes(one));
+}
+
+/** The next `count` codes from the n-th on, unwanted words passed over, and where the next ones begin. */
+export function codesFrom(n: number, count: number): { codes: string[]; next: number } {
+  const codes: string[] = [];
+  let at = n;
+  while (codes.length < count) {
+    const code = codeOf(at++);
+    if (!isUnwanted(code)) codes.push(code);
+  }
+  return { codes, next: at };
+}
+
 export type CodeResult = { ok: true; code: string } | { ok: false; message: string };
 
 /** Reads a code as typed or spoken into a field: any case, spaces and dashes ignored. */

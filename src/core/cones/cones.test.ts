@@ -8,10 +8,13 @@ import {
   endPoint,
   formatCone,
   inConeRange,
+  isShutOff,
   nextCone,
+  nextWholeCone,
   parseCone,
   parseConeRange,
   previousCone,
+  previousWholeCone,
   readCones,
   readFiring,
   usualPack,
@@ -30,6 +33,8 @@ test.each([
   ['5½', '5.5'],
   ['5.5', '5.5'],
   ['5,5', '5.5'],
+  ['05½', '05.5'],
+  ['05 1/2', '05.5'],
   [' 022 ', '022'],
 ])('reads %j as cone %s', (text, expected) => {
   expect(parseCone(text)).toEqual({ ok: true, cone: expected });
@@ -58,6 +63,8 @@ test('every cone survives formatting and parsing', () => {
 test('06 is cooler than 6 and the scale runs without a gap from 01 to 1', () => {
   expect(compareCones('06', '6')).toBeLessThan(0);
   expect(nextCone('01')).toBe('1');
+  expect([previousCone('05'), nextCone('06'), coneOrdinal('05.5')]).toEqual(['05.5', '05.5', -4.5]);
+  expect([previousWholeCone('05'), nextWholeCone('06')]).toEqual(['06', '05']);
   expect(previousCone('6')).toBe('5.5');
   expect(previousCone('022')).toBeNull();
   expect(nextCone('14')).toBeNull();
@@ -82,6 +89,8 @@ test('bands round to whole cones and keep an exact 5½', () => {
   expect(coneBand(6.4)).toBe('6');
   expect(coneBand(6.5)).toBe('7');
   expect(coneBand(5.5)).toBe('5.5');
+  expect(coneBand(-4.5)).toBe('05.5');
+  expect(coneBand(-4.4)).toBe('05');
   expect(coneBand(0.2)).toBe('01');
   fc.assert(fc.property(cone, (c) => expect(coneBand(coneOrdinal(c))).toBe(c)));
 });
@@ -178,6 +187,17 @@ test('a firing is read place by place, with its spread', () => {
   expect(reading?.spread).toBeCloseTo(0.4, 6);
   expect(reading?.byPlace).toHaveLength(2);
   expect(readFiring([])).toBeNull();
+});
+
+test('a small cone in the shut-off says when the kiln shut off, and counts for no shelf', () => {
+  const shelves = [witness('5', 90, 'top'), witness('6', 45, 'top')];
+  const with_ = readFiring([...shelves, witness('7', 90, 'shut-off')]);
+  expect(with_).toMatchObject({ ordinal: 5.5, spread: 0, bound: 'exact' });
+  // It is read like any other, beside them.
+  expect(with_!.byPlace.map(({ place }) => place)).toEqual(['top', 'shut-off']);
+  expect(readFiring([witness('6', 90, 'shut-off')])).toBeNull();
+  expect(['Shut-off', 'the shut off', 'sitter', 'shutoff, bar'].every(isShutOff)).toBe(true);
+  expect(['shelf', 'top, by the shut door', 'baby sitter'].some(isShutOff)).toBe(false);
 });
 
 test('the usual pack is guide, target, guard', () => {

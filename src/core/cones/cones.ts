@@ -5,7 +5,7 @@
  */
 
 const LOW = ['022', '021', '020', '019', '018', '017', '016', '015', '014', '013', '012', '011'];
-const MIDDLE = ['010', '09', '08', '07', '06', '05', '04', '03', '02', '01'];
+const MIDDLE = ['010', '09', '08', '07', '06', '05.5', '05', '04', '03', '02', '01'];
 const HIGH = ['1', '2', '3', '4', '5', '5.5', '6', '7', '8', '9', '10', '11', '12', '13', '14'];
 
 /** Every cone of the scale from coolest to hottest, in canonical spelling. */
@@ -15,7 +15,8 @@ const KNOWN = new Set(CONES);
 
 export type ConeResult = { ok: true; cone: string } | { ok: false; message: string };
 
-const SCALE_IN_WORDS = 'Cones run 022 … 01, then 1 … 14, with 5½ between 5 and 6.';
+const SCALE_IN_WORDS =
+  'Cones run 022 … 01, then 1 … 14, with 05½ between 06 and 05 and 5½ between 5 and 6.';
 
 /** Is this the canonical spelling of a cone on the scale? */
 export function isCone(text: string): boolean {
@@ -23,7 +24,7 @@ export function isCone(text: string): boolean {
 }
 
 /**
- * Place of a cone on the line: 022 → −21 … 01 → 0, 1 → 1, 5½ → 5.5, 14 → 14.
+ * Place of a cone on the line: 022 → −21 … 05½ → −4.5 … 01 → 0, 1 → 1, 5½ → 5.5, 14 → 14.
  * @throws RangeError for a spelling that is not canonical; parse first.
  */
 export function coneOrdinal(cone: string): number {
@@ -59,7 +60,7 @@ export function parseCone(input: string): ConeResult {
   return { ok: false, message: `There is no cone “${input.trim()}”. ${SCALE_IN_WORDS}` };
 }
 
-/** As it stands on the page: "5½" for 5.5, otherwise the canonical spelling. */
+/** As it stands on the page: "5½" for 5.5, "05½" for 05.5, otherwise the canonical spelling. */
 export function formatCone(cone: string | null): string {
   if (cone === null) return 'unknown';
   return cone.replace('.5', '½');
@@ -112,27 +113,31 @@ export function previousCone(cone: string): string | null {
   return CONES[CONES.indexOf(cone) - 1] ?? null;
 }
 
-const WHOLE = CONES.filter((cone) => cone !== '5.5');
+/** Half cones: 05½ and 5½. */
+export const isHalfCone = (cone: string): boolean => cone.endsWith('.5');
+export const WHOLE_CONES = CONES.filter((cone) => !isHalfCone(cone));
+const HALF_CONES = CONES.filter(isHalfCone);
 
 /** The next hotter cone that is no half cone, or null at the top. */
 export function nextWholeCone(cone: string): string | null {
-  return WHOLE.find((one) => compareCones(one, cone) > 0) ?? null;
+  return WHOLE_CONES.find((one) => compareCones(one, cone) > 0) ?? null;
 }
 
 /** The next cooler cone that is no half cone, or null at the foot. */
 export function previousWholeCone(cone: string): string | null {
-  return WHOLE.findLast((one) => compareCones(one, cone) < 0) ?? null;
+  return WHOLE_CONES.findLast((one) => compareCones(one, cone) < 0) ?? null;
 }
 
 /**
  * The whole cone nearest to a place on the line, as the chart groups firings.
- * 5½ is a band of its own only when hit exactly (a target of 5½); a reading
+ * A half cone is a band of its own only when hit exactly (a target of 5½); a reading
  * between cones rounds to whole ones. Half way rounds to the hotter cone.
  */
 export function coneBand(ordinal: number): string {
-  if (ordinal === 5.5) return '5.5';
-  let best = WHOLE[0] as string;
-  for (const cone of WHOLE) {
+  const half = HALF_CONES.find((cone) => coneOrdinal(cone) === ordinal);
+  if (half !== undefined) return half;
+  let best = WHOLE_CONES[0] as string;
+  for (const cone of WHOLE_CONES) {
     if (Math.abs(coneOrdinal(cone) - ordinal) <= Math.abs(coneOrdinal(best) - ordinal)) best = cone;
   }
   return best;

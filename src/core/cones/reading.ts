@@ -77,8 +77,21 @@ export function readCones(cones: readonly WitnessCone[]): ConeReading | null {
   };
 }
 
+/**
+ * The place of a small cone or a bar in a mechanical shut-off. It bends under the weight of a rod and by a
+ * table of its own (small cones are listed at 300 °C/h, some 10 to 35 °C above large ones at 60; from memory),
+ * so it says when the kiln shut off and not what the shelves reached. Common practice, no source.
+ */
+export const SHUT_OFF = 'shut-off';
+export const SHUT_OFF_MEANS =
+  'A small cone or a bar in the shut-off bends under its rod and by another table: it says when the kiln shut off, and does not count for what the shelves reached.';
+
+/** What people call that place. */
+export const isShutOff = (place: string): boolean =>
+  /^(the\s+)?(shut[\s-]?off|sitter)\b/i.test(place.trim());
+
 export type FiringReading = {
-  /** Mean over the places that have cones. */
+  /** Mean over the places that have cones, the shut-off left out. */
   ordinal: number;
   /** Hottest place minus coolest, in cones. */
   spread: number;
@@ -87,7 +100,7 @@ export type FiringReading = {
   byPlace: { place: string; reading: ConeReading }[];
 };
 
-/** Reads every place of a firing and the firing as a whole; null when no cone was set. */
+/** Reads every place of a firing and the firing as a whole; null when no cone was set on a shelf. */
 export function readFiring(cones: readonly WitnessCone[]): FiringReading | null {
   const places = new Map<string, WitnessCone[]>();
   for (const cone of cones) {
@@ -99,14 +112,15 @@ export function readFiring(cones: readonly WitnessCone[]): FiringReading | null 
     place,
     reading: readCones(group) as ConeReading,
   }));
-  if (byPlace.length === 0) return null;
-  const ordinals = byPlace.map(({ reading }) => reading.ordinal);
-  const bounds = new Set(byPlace.map(({ reading }) => reading.bound));
+  const shelves = byPlace.filter(({ place }) => !isShutOff(place));
+  if (shelves.length === 0) return null;
+  const ordinals = shelves.map(({ reading }) => reading.ordinal);
+  const bounds = new Set(shelves.map(({ reading }) => reading.bound));
   return {
     ordinal: ordinals.reduce((sum, value) => sum + value, 0) / ordinals.length,
     spread: Math.max(...ordinals) - Math.min(...ordinals),
     bound: bounds.size === 1 ? ([...bounds][0] as ConeReading['bound']) : 'exact',
-    disordered: byPlace.some(({ reading }) => reading.disordered),
+    disordered: shelves.some(({ reading }) => reading.disordered),
     byPlace,
   };
 }

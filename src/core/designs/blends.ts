@@ -54,12 +54,17 @@ export type CupPlan = {
   needed: number[];
   /** Cups in which a share came below what can be measured, and was rounded to nothing or to the least. */
   doubtful: { point: number; corner: number; ml: number }[];
+  /** Cups whose blend rounding shifts, and by how much of the cup at most. */
+  shifted: { point: number; by: number }[];
 };
 
+/** Rounding that shifts a blend by more than this is said: less no eye tells (common practice, no source). */
+export const SHIFT = 0.02;
+
 /**
- * Millilitres of each corner slurry for every cup. Amounts are rounded to what can be
- * measured, the largest share taking up the difference, so that every cup holds the same.
- * It holds only for slurries of equal dry solids per litre.
+ * Millilitres of each corner slurry for every cup. Shares are rounded to what can be measured; the
+ * largest fills the cup up to its volume, so that every cup holds what was wanted. It holds only for
+ * slurries of equal dry solids per litre. Throws a RangeError on volumes that cannot be.
  */
 export function cups(
   points: readonly BlendPoint[],
@@ -71,22 +76,26 @@ export function cups(
   if (!(measureMl > 0 && measureMl <= cupMl))
     throw new RangeError('The smallest measure is above 0 ml and at most a cup.');
   const doubtful: CupPlan['doubtful'] = [];
-  const filled = points.map((point, at): Cup => {
-    const steps = Math.round(cupMl / measureMl);
-    const counts = point.weights.map((weight) => Math.round((weight * cupMl) / measureMl));
-    point.weights.forEach((weight, corner) => {
-      const ml = weight * cupMl;
-      if (ml > 0 && ml < measureMl) doubtful.push({ point: at, corner, ml });
+  const shifted: CupPlan['shifted'] = [];
+  const filled = points.map(({ weights }, point): Cup => {
+    const largest = weights.indexOf(Math.max(...weights));
+    const plain = (ml: number): number => Number(ml.toPrecision(12));
+    const ml = weights.map((weight) => plain(Math.round((weight * cupMl) / measureMl) * measureMl));
+    const others = ml.reduce((sum, one, corner) => (corner === largest ? sum : sum + one), 0);
+    ml[largest] = plain(cupMl - others);
+    weights.forEach((weight, corner) => {
+      const wanted = weight * cupMl;
+      if (wanted > 0 && wanted < measureMl) doubtful.push({ point, corner, ml: wanted });
     });
-    const largest = point.weights.indexOf(Math.max(...point.weights));
-    counts[largest] =
-      (counts[largest] as number) + steps - counts.reduce((sum, count) => sum + count, 0);
-    return { point: at, ml: counts.map((count) => Number((count * measureMl).toPrecision(12))) };
+    const by = Math.max(...weights.map((weight, corner) => Math.abs(ml[corner]! / cupMl - weight)));
+    if (by > SHIFT) shifted.push({ point, by });
+    return { point, ml };
   });
   const corners = points[0]?.weights.length ?? 0;
   return {
     cups: filled,
     doubtful,
+    shifted,
     needed: Array.from(
       { length: corners },
       (_, corner) => (1 + reserve) * filled.reduce((sum, cup) => sum + (cup.ml[corner] ?? 0), 0),

@@ -1,8 +1,17 @@
-/** The designs there are, and what a plan made from one says. */
-import type { Method, Stretch, Weight } from '../zones';
+/** What a plan made from a design says of its tiles and of how coats go on. */
+import { z } from 'zod';
+import { METHODS, STAGES, WEIGHTS, type Stretch } from '../zones';
 
-/** How a coat is put on in a design. */
-export type Application = { method: Method; coats: number; weight: Weight; seconds: number | null };
+/** How the coats of a design go on, unless it says otherwise itself. */
+export const applicationSchema = z.object({
+  method: z.enum(METHODS),
+  coats: z.number('How many?').int('Whole coats only.').min(1).max(10, 'At most ten coats.'),
+  weight: z.enum(WEIGHTS),
+  seconds: z.number().min(0).max(600, 'Longer than ten minutes? Check.').nullable(),
+  /** What the clay is when they go on. */
+  stage: z.enum(STAGES),
+});
+export type Application = z.output<typeof applicationSchema>;
 
 /** A mix that is made for the test: shares of corner recipes, and materials added in % of the base. */
 export type Mix = { shares: Record<string, number>; additions: Record<string, number> };
@@ -23,46 +32,3 @@ export type PlannedTile = {
   mix: Mix | null;
   layers: PlannedLayer[];
 };
-
-type Common = { bodies: readonly string[]; repeats: number; controls: boolean; apply: Application };
-
-/** A design; coatings, corners and bodies are named by whatever key the caller uses for them. */
-export type Design = Common &
-  (
-    | { kind: 'coats'; coating: string; coats: readonly number[] }
-    | { kind: 'coats on one tile'; coating: string; most: number }
-    | { kind: 'seconds'; coating: string; seconds: readonly number[] }
-    | { kind: 'across bodies'; stack: readonly string[] }
-    | { kind: 'factorial'; coatings: readonly string[]; coats: readonly number[] }
-    | { kind: 'line'; corners: readonly [string, string]; points: number }
-    | { kind: 'triaxial'; corners: readonly [string, string, string]; steps: number }
-    | {
-        kind: 'grid';
-        corners: readonly [string, string, string, string];
-        rows: number;
-        columns: number;
-      }
-    | { kind: 'colourant'; base: string; material: string; percents: readonly number[] }
-    | { kind: 'crazing'; base: string; steps: number; silica: string; kaolin: string }
-    | { kind: 'body and glaze'; glaze: string; percents: readonly number[] }
-    | { kind: 'matrix'; bases: readonly string[]; overs: readonly string[]; both: boolean }
-    | { kind: 'list'; stacks: readonly (readonly string[])[] }
-  );
-
-export type DesignKind = Design['kind'];
-
-export const DESIGN_KINDS = [
-  'coats',
-  'coats on one tile',
-  'seconds',
-  'across bodies',
-  'factorial',
-  'line',
-  'triaxial',
-  'grid',
-  'colourant',
-  'crazing',
-  'body and glaze',
-  'matrix',
-  'list',
-] as const satisfies readonly DesignKind[];

@@ -1,4 +1,4 @@
-import { coneBand, coneOrdinal, formatCone, isCone } from '../cones';
+import { coneBand, coneOrdinal, formatCone, isCone, isHalfCone } from '../cones';
 
 /** How it is known which cone a firing reached, the surest first. */
 export const CONE_KNOWN = ['read', 'by log', 'intended', 'unknown'] as const;
@@ -29,7 +29,8 @@ export const intendedOf = (band: string): string | null =>
 
 /** A reading within a quarter of a half-cone target stays with it; others go to the nearest whole cone. */
 function bandOf(ordinal: number, target: string | null): string {
-  if (target === '5.5' && Math.abs(ordinal - coneOrdinal(target)) <= 0.25) return target;
+  if (target !== null && isHalfCone(target) && Math.abs(ordinal - coneOrdinal(target)) <= 0.25)
+    return target;
   return coneBand(ordinal);
 }
 

@@ -1,4 +1,4 @@
-import { CONES, coneOrdinal, formatCone } from '../cones';
+import { CONES, WHOLE_CONES, coneOrdinal, formatCone, isHalfCone } from '../cones';
 import { coneOf, coneWords, type ConeByLog, type ConeRecord } from './cone-known';
 
 /** What a firing reached: where on the cone line, whether exactly, and what was wanted. */
@@ -9,7 +9,8 @@ export function reachedWords(firing: Reached): string {
   if (firing.reachedOrdinal === null) return coneWords(coneOf({ byLog: null, ...firing }));
   const ordinal = firing.reachedOrdinal;
   // A half cone is named only when it was hit; otherwise the whole cone below and the bend of the next.
-  const named = ordinal === 5.5 ? CONES : CONES.filter((cone) => cone !== '5.5');
+  const hit = CONES.some((cone) => isHalfCone(cone) && coneOrdinal(cone) === ordinal);
+  const named = hit ? CONES : WHOLE_CONES;
   const below = named.findLast((cone) => coneOrdinal(cone) <= ordinal + 1e-9) ?? CONES[0]!;
   const above = named[named.indexOf(below) + 1];
   const share =
@@ -30,12 +31,12 @@ export const firingTitle = (firing: { kilnName: string; no: number }): string =>
 
 /** "6", "5½ … 6": where on the cone line, in tenths. */
 export function ordinalWords(ordinal: number): string {
-  const whole = CONES.filter((cone) => cone !== '5.5');
-  const below = whole.findLast((cone) => coneOrdinal(cone) <= ordinal + 1e-9) ?? whole[0]!;
+  const below =
+    WHOLE_CONES.findLast((cone) => coneOrdinal(cone) <= ordinal + 1e-9) ?? WHOLE_CONES[0]!;
   const share = ordinal - coneOrdinal(below);
   const percent = Math.round(share * 100);
   if (percent < 3) return `cone ${formatCone(below)}`;
-  const next = whole[whole.indexOf(below) + 1];
+  const next = WHOLE_CONES[WHOLE_CONES.indexOf(below) + 1];
   return next === undefined
     ? `past cone ${formatCone(below)}`
     : percent > 97

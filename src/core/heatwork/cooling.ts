@@ -126,17 +126,18 @@ function down(state: State, by: number, usual: Usual): State {
   const { pull, leans, wander } = usual;
   const keep = Math.exp(-pull * by);
   const m = leans + (state.m - leans) * keep;
-  const mean = (state.m + m) / 2;
   const [yy, ym, mm] = state.cov;
   const q = wander * wander;
+  // The level falls by the mean of the slope before and after.
+  const way = (by * (1 + keep)) / 2;
   return {
     ...state,
     x: state.x - by,
-    y: state.y - mean * by,
+    y: state.y - ((state.m + m) / 2) * by,
     m,
     cov: [
-      yy - 2 * by * ym + by * by * mm + (q * by ** 3) / 3,
-      (ym - by * mm) * keep - (q * by * by) / 2,
+      yy - 2 * way * ym + way * way * mm + (q * by ** 3) / 3,
+      (ym - way * mm) * keep - (q * by * by) / 2,
       mm * keep * keep + q * by,
     ],
   };

@@ -1,6 +1,7 @@
 export * from './kinetics';
 export * from './work';
 export * from './schedule';
+export * from './passages';
 export * from './offset';
 export * from './estimate';
 export * from './cooling';

@@ -41,6 +41,14 @@ test('cones that felt just what was shown say: no offset, under the model’s ow
   expect(even!.atMost).toBeLessThan(own!.atMost);
 });
 
+test('a small cone in the shut-off teaches nothing of the thermocouple', () => {
+  const log = climbTo(1216, 60);
+  const shelves = pack('6', log);
+  const off = [{ cone: '8', place: 'shut-off', bendDegrees: 90 }];
+  expect(sightOffsets(log, [...shelves, ...off])).toEqual(sightOffsets(log, shelves));
+  expect(sightOffsets(log, off)).toEqual([]);
+});
+
 test('cones all down say at least, cones all standing at most, none say nothing', () => {
   const log = climbTo(1222, 60);
   const [down] = sightOffsets(log, [{ cone: '5', place: 's', bendDegrees: 90 }]);

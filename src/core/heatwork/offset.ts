@@ -6,7 +6,13 @@
  */
 import { bendOf, baselineOf, predictedOrdinal, shareOfBend, workOf, type Reading } from './work';
 import { kineticsOf } from './kinetics';
-import { nextWholeCone, previousWholeCone, TIP_DOWN_DEGREES, type WitnessCone } from '../cones';
+import {
+  isShutOff,
+  nextWholeCone,
+  previousWholeCone,
+  TIP_DOWN_DEGREES,
+  type WitnessCone,
+} from '../cones';
 import type { OffsetEstimate } from './estimate';
 
 const { abs, log: ln, max, min } = Math;
@@ -115,7 +121,9 @@ export function sightOffsets(
   cones: readonly WitnessCone[],
 ): OffsetSighting[] {
   const places = new Map<string, WitnessCone[]>();
-  for (const cone of cones) places.set(cone.place, [...(places.get(cone.place) ?? []), cone]);
+  for (const cone of cones)
+    // Small cones and bars under a rod keep another table.
+    if (!isShutOff(cone.place)) places.set(cone.place, [...(places.get(cone.place) ?? []), cone]);
   const lean = thinned(log);
   return [...places].flatMap(([place, group]): OffsetSighting[] => {
     const bounds = BEND_LAWS.map((_, law) => boundOf(lean, group, law));

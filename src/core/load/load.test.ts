@@ -1,4 +1,3 @@
-import fc from 'fast-check';
 import {
   fillGaps,
   footprintOf,
@@ -94,47 +93,6 @@ describe('standing on a shelf', () => {
 });
 
 describe('packing', () => {
-  const parcel = fc.record({
-    round: fc.boolean(),
-    widthMm: fc.integer({ min: 30, max: 220 }),
-    depthMm: fc.integer({ min: 30, max: 220 }),
-    heightMm: fc.integer({ min: 30, max: 320 }),
-  });
-
-  test('whatever is packed lies on its shelf, apart from the others, and within the height', () => {
-    fc.assert(
-      fc.property(
-        fc.array(parcel, { minLength: 1, maxLength: 40 }),
-        fc.constantFrom(SQUARE, ROUND, HALF),
-        (sizes, shelf) => {
-          const parcels = sizes.map((size, i) => ({
-            id: `p${i}`,
-            footprint: size.round ? { ...size, depthMm: size.widthMm } : size,
-          }));
-          const packed = packLoad(parcels, shelf, 4, 700);
-          expect(packed.spots.size + packed.left.length).toBe(parcels.length);
-          const standing = parcels.flatMap(({ id, footprint }) => {
-            const spot = packed.spots.get(id);
-            if (!spot) return [];
-            const lies = packed.turned.has(id)
-              ? { ...footprint, widthMm: footprint.depthMm, depthMm: footprint.widthMm }
-              : footprint;
-            // By the checks' own measure, with nothing allowed for.
-            expect(onShelf(shelf, lies, spot)).toBe(true);
-            return [{ id, footprint: lies, spot }];
-          });
-          expect(tooNear(standing)).toEqual([]);
-          // No post has to stand where a piece does; the top shelf carries none.
-          const top = Math.max(0, ...standing.map(({ spot }) => spot.shelf));
-          for (const { footprint, spot } of standing)
-            if (spot.shelf < top) expect(onPost(shelf, footprint, spot)).toBe(false);
-          expect(fullness(shelf, 4, 700, standing).height).toBeLessThanOrEqual(1);
-        },
-      ),
-      { numRuns: 150 },
-    );
-  });
-
   test('eighty tiles stand on five shelves, and what cannot is said', () => {
     const tiles = Array.from({ length: 80 }, (_, i) => ({ id: `t${i}`, footprint: box(50, 55) }));
     const heard: number[] = [];

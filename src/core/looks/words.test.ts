@@ -1,5 +1,5 @@
 import { SI } from '../units';
-import { changesWords, lookWords, voicesWords, whenWords } from './index';
+import { changesWords, lookWords, NOTHING, shownWords, voicesWords, whenWords } from './index';
 
 const DAY = 86_400_000;
 
@@ -64,4 +64,26 @@ test('changes and voices as sentences', () => {
     'They differ: crazing found (Iben), crazing not found (Noor).',
     'They differ: ran 0 mm (Iben), ran 9 mm (Noor).',
   ]);
+});
+
+test('a tile shows what was asked about, that it does not, or that it is sound', () => {
+  const sign = (name: string, severity: 1 | 2 | 3 = 2, wanted = false) => ({
+    sign: name,
+    severity,
+    wanted,
+  });
+  const seen = (signs: ReturnType<typeof sign>[], surface: 'gloss' | null = 'gloss') => ({
+    ...NOTHING,
+    surface,
+    signs,
+  });
+  expect(shownWords(seen([sign('crazing')]), 'crazing')).toBe('crazed');
+  expect(shownWords(seen([sign('crazing', 1)], null), 'crazing')).toBe('crazed, slight');
+  expect(shownWords(seen([]), 'crazing')).toBe('sound');
+  expect(shownWords(seen([sign('pit')]), 'crazing')).toBe('not crazed');
+  expect(shownWords(seen([sign('halo', 1, true)]), 'crazing')).toBe('sound');
+  expect(shownWords(seen([sign('pit')]), null)).toBe('gloss');
+  // Nobody went over it: that it is sound would be a guess.
+  expect(shownWords(null, 'crazing')).toBeNull();
+  expect(shownWords(seen([], null), 'crazing')).toBeNull();
 });

@@ -1,6 +1,6 @@
 import { signOf } from '../signs';
 import { count, formatLength, inUnits, type Units } from '../units';
-import { changed, type Changes, type Looks, type Place } from './looks';
+import { changed, wentOver, type Changes, type Looks, type Place } from './looks';
 import type { Voices } from './voices';
 
 const signName = (sign: string): string => (signOf(sign)?.name ?? sign).toLowerCase();
@@ -82,4 +82,17 @@ export function voicesWords(
           .join(', ')}.`,
     ),
   ];
+}
+
+/**
+ * What a tile shows of the sign that was asked about: "crazed (slight)", "not crazed", and "sound" where
+ * no fault at all was found. Without a sign that was asked about, its surface. Null where nobody went over it.
+ */
+export function shownWords(look: Looks | null, about: string | null): string | null {
+  if (look === null || !wentOver(look)) return null;
+  if (about === null) return look.surface;
+  const is = signOf(about)?.is ?? about;
+  const found = look.signs.find(({ sign }) => sign === about);
+  if (found !== undefined) return found.severity === 1 ? `${is}, slight` : is;
+  return look.signs.some(({ wanted }) => !wanted) ? `not ${is}` : 'sound';
 }

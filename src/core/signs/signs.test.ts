@@ -3,6 +3,7 @@ import { SIGNS, findSign, signOf } from './signs';
 test('signs have their own ids and a rule to tell them apart', () => {
   expect(new Set(SIGNS.map((sign) => sign.id)).size).toBe(SIGNS.length);
   for (const sign of SIGNS) expect(sign.look.length).toBeGreaterThan(10);
+  expect(new Set(SIGNS.map((sign) => sign.is)).size).toBe(SIGNS.length);
 });
 
 test('people’s words find the sign', () => {

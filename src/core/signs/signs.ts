@@ -6,6 +6,8 @@
 export type Sign = {
   id: string;
   name: string;
+  /** What a piece is that shows it: "crazed". */
+  is: string;
   usually: 'fault' | 'effect';
   look: string;
   /** Something that can hurt: shown where the sign is chosen. */
@@ -19,18 +21,21 @@ export const SIGNS: readonly Sign[] = [
   {
     id: 'pinhole',
     name: 'Pinholes',
+    is: 'pinholed',
     usually: 'fault',
     look: 'fine holes with smooth edges, body at the bottom',
   },
   {
     id: 'pit',
     name: 'Pits',
+    is: 'pitted',
     usually: 'fault',
     look: 'shallow open dimples, glossy inside, glaze at the bottom',
   },
   {
     id: 'blister',
     name: 'Blisters',
+    is: 'blistered',
     usually: 'fault',
     look: 'bubbles standing above the surface, closed or broken',
     caution: SHARP,
@@ -38,6 +43,7 @@ export const SIGNS: readonly Sign[] = [
   {
     id: 'crater',
     name: 'Craters',
+    is: 'cratered',
     usually: 'fault',
     look: 'burst blisters with a raised ring',
     caution: SHARP,
@@ -45,6 +51,7 @@ export const SIGNS: readonly Sign[] = [
   {
     id: 'crazing',
     name: 'Crazing',
+    is: 'crazed',
     usually: 'fault',
     look: 'a network of fine cracks in the glaze',
     caution: 'A crazed glaze weakens ware and holds dirt in an open body.',
@@ -52,6 +59,7 @@ export const SIGNS: readonly Sign[] = [
   {
     id: 'shivering',
     name: 'Shivering',
+    is: 'shivering',
     usually: 'fault',
     look: 'slivers lifting from edges and rims',
     caution: `${FOOD} ${SHARP}`,
@@ -59,47 +67,72 @@ export const SIGNS: readonly Sign[] = [
   {
     id: 'crawling',
     name: 'Crawling',
+    is: 'crawled',
     usually: 'fault',
     look: 'drawn back into islands, thick rolled edges, bare body between',
   },
-  { id: 'running', name: 'Running', usually: 'fault', look: 'flowed down, thick at the foot' },
+  {
+    id: 'running',
+    name: 'Running',
+    is: 'ran',
+    usually: 'fault',
+    look: 'flowed down, thick at the foot',
+  },
   {
     id: 'stuck',
     name: 'Stuck',
+    is: 'stuck',
     usually: 'fault',
     look: 'fused to the shelf, or plucked where it was',
     caution: SHARP,
   },
-  { id: 'dry', name: 'Underfired', usually: 'fault', look: 'dry, dull, not melted through' },
-  { id: 'patchy', name: 'Patchy', usually: 'fault', look: 'streaks, bare or thin places' },
-  { id: 'cloudy', name: 'Cloudy', usually: 'fault', look: 'a clear that is milky' },
+  {
+    id: 'dry',
+    name: 'Underfired',
+    is: 'underfired',
+    usually: 'fault',
+    look: 'dry, dull, not melted through',
+  },
+  {
+    id: 'patchy',
+    name: 'Patchy',
+    is: 'patchy',
+    usually: 'fault',
+    look: 'streaks, bare or thin places',
+  },
+  { id: 'cloudy', name: 'Cloudy', is: 'cloudy', usually: 'fault', look: 'a clear that is milky' },
   {
     id: 'off-colour',
     name: 'Colour off',
+    is: 'off colour',
     usually: 'fault',
     look: 'not the colour this stack gives',
   },
   {
     id: 'blush',
     name: 'Pink blush',
+    is: 'blushed',
     usually: 'fault',
     look: 'a pink flush from a chrome-bearing neighbour',
   },
   {
     id: 'lifting',
     name: 'Slip lifting',
+    is: 'slip lifting',
     usually: 'fault',
     look: 'slip curling or flaking off the clay',
   },
   {
     id: 'bleed',
     name: 'Bleeding',
+    is: 'bled',
     usually: 'fault',
     look: 'lines of colour spread at their edges',
   },
   {
     id: 'dunt',
     name: 'Dunting',
+    is: 'dunted',
     usually: 'fault',
     look: 'a clean crack through pot and glaze',
     caution: SHARP,
@@ -107,39 +140,64 @@ export const SIGNS: readonly Sign[] = [
   {
     id: 'bloat',
     name: 'Bloating',
+    is: 'bloated',
     usually: 'fault',
     look: 'the body itself swollen, slumped or warped',
   },
-  { id: 'spot', name: 'Kiln spot', usually: 'fault', look: 'a crumb or drip from above' },
+  {
+    id: 'spot',
+    name: 'Kiln spot',
+    is: 'spotted',
+    usually: 'fault',
+    look: 'a crumb or drip from above',
+  },
   {
     id: 'orange-peel',
     name: 'Orange peel',
+    is: 'orange peel',
     usually: 'effect',
     look: 'an even ripple with no holes',
   },
-  { id: 'crystals', name: 'Crystals', usually: 'effect', look: 'crystals seen with the bare eye' },
+  {
+    id: 'crystals',
+    name: 'Crystals',
+    is: 'crystals',
+    usually: 'effect',
+    look: 'crystals seen with the bare eye',
+  },
   {
     id: 'mottling',
     name: 'Mottling',
+    is: 'mottled',
     usually: 'effect',
     look: 'a pattern of two tones throughout',
   },
   {
     id: 'halo',
     name: 'Halo',
+    is: 'haloed',
     usually: 'effect',
     look: 'a ring of another tone round an edge or drop',
   },
-  { id: 'froth', name: 'Froth', usually: 'effect', look: 'a foam set hard', caution: SHARP },
+  {
+    id: 'froth',
+    name: 'Froth',
+    is: 'frothed',
+    usually: 'effect',
+    look: 'a foam set hard',
+    caution: SHARP,
+  },
   {
     id: 'breaking',
     name: 'Breaks',
+    is: 'breaks',
     usually: 'effect',
     look: 'another tone over edges and texture',
   },
   {
     id: 'smoke',
     name: 'Carbon trap',
+    is: 'smoked',
     usually: 'effect',
     look: 'grey or black smoke caught in the glaze',
   },

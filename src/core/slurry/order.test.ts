@@ -111,44 +111,91 @@ test('it never takes more weighings than mixing each variant by itself, nor fewe
   );
 });
 
-test('with up to four variants no other tree does with fewer weighings', () => {
-  // Reference: every assignment of parents among the variants themselves, by brute force.
-  const bruteForce = (list: readonly Additions[]): number => {
-    const pots = [{}, ...list] as Additions[];
-    const names = [...new Set(list.flatMap((one) => Object.keys(one)))];
-    let best = Infinity;
-    const choose = (i: number, cost: number): void => {
-      if (cost >= best) return;
-      if (i === pots.length) {
-        best = cost;
-        return;
-      }
-      for (let j = 0; j < i; j++) {
-        const [from, to] = [pots[j]!, pots[i]!];
-        if (names.some((name) => (from[name] ?? 0) > (to[name] ?? 0))) continue;
-        choose(i + 1, cost + names.filter((name) => (to[name] ?? 0) > (from[name] ?? 0)).length);
-      }
-    };
-    choose(1, 0);
-    return best;
-  };
+/**
+ * Reference: every set of pots between (what any of the variants have in common), each pot on the
+ * cheapest of the others; by brute force, where there are few.
+ */
+function bruteForce(list: readonly Additions[]): number {
+  const names = [...new Set(list.flatMap((one) => Object.keys(one)))];
+  const pot = (one: Additions): number[] => names.map((name) => one[name] ?? 0);
+  const own = [
+    names.map(() => 0),
+    ...new Map(list.map((one) => [pot(one).join(), pot(one)])).values(),
+  ];
+  const meets = new Map<string, number[]>();
+  for (let set = 1; set < 1 << list.length; set++) {
+    const some = list.filter((_, i) => set & (1 << i)).map(pot);
+    const meet = names.map((_, k) => Math.min(...some.map((one) => one[k]!)));
+    if (own.every((one) => one.join() !== meet.join())) meets.set(meet.join(), meet);
+  }
+  const spare = [...meets.values()];
+  const price = (from: number[], to: number[]): number =>
+    from.some((one, k) => one > to[k]!) || from.join() === to.join()
+      ? Infinity
+      : to.filter((one, k) => one > from[k]!).length;
+  let best = Infinity;
+  for (let mask = 0; mask < 1 << spare.length; mask++) {
+    const pots = [...own, ...spare.filter((_, i) => mask & (1 << i))];
+    let cost = 0;
+    for (const to of pots.slice(1)) {
+      if (to.every((one) => one === 0)) continue;
+      cost += Math.min(...pots.map((from) => price(from, to)));
+    }
+    best = Math.min(best, cost);
+  }
+  return best;
+}
+
+test('no other order does with fewer weighings: against every set of pots between', () => {
   fc.assert(
     fc.property(
-      fc.array(fc.dictionary(fc.constantFrom('iron', 'tin'), fc.integer({ min: 1, max: 3 })), {
-        minLength: 1,
-        maxLength: 4,
-      }),
+      fc.array(
+        fc.dictionary(fc.constantFrom('iron', 'tin', 'cobalt'), fc.integer({ min: 1, max: 3 })),
+        { minLength: 1, maxLength: 4 },
+      ),
       (list) => {
-        // prettier-ignore
-        const sorted = [...list].sort(
-        (a, b) =>
-          Object.values(a).reduce((x, y) => x + y, 0) - Object.values(b).reduce((x, y) => x + y, 0),
-      );
-        const { weighings } = orderOfAdditions(
-          sorted.map((additions, i) => variant(`v${i}`, additions)),
+        const { weighings, fewest } = orderOfAdditions(
+          list.map((additions, i) => variant(`v${i}`, additions)),
         );
-        expect(weighings).toBeLessThanOrEqual(bruteForce(sorted));
+        expect(weighings).toBe(bruteForce(list));
+        expect(fewest).toBe(true);
       },
     ),
+    { numRuns: 400 },
   );
+});
+
+test('five variants of four materials that once took thirteen weighings take twelve', () => {
+  // Found by an exact search of another making.
+  const rows = [[2, 3, 1, 1], [3, 2, 2, 0], [1, 1, 3, 1], [0, 1, 3, 3], [2, 0, 0, 2]]; // prettier-ignore
+  const { weighings, root } = orderOfAdditions(
+    rows.map((row, i) =>
+      variant(
+        `v${i}`,
+        Object.fromEntries(['iron', 'tin', 'cobalt', 'zircon'].map((name, k) => [name, row[k]!])),
+      ),
+    ),
+  );
+  expect(weighings).toBe(12);
+  expect(count(root)).toBe(12);
+});
+
+test('beyond what can be tried it says that it is only a good order, and is no worse than one by one', () => {
+  const eight = Array.from(
+    { length: 8 },
+    (_, i) =>
+    variant(`v${i}`, Object.fromEntries(['a', 'b', 'c', 'd', 'e', 'f'].map((name, k) => [name, 1 + ((i * 7 + k * 5) % 4)]))), // prettier-ignore
+  );
+  expect(orderOfAdditions(eight).fewest).toBe(true);
+  const twelve = Array.from({ length: 12 }, (_, i) =>
+    variant(`v${i}`, { iron: i % 4, tin: (i * 5) % 7, cobalt: i }),
+  );
+  const many = orderOfAdditions(twelve);
+  expect(many.fewest).toBe(false);
+  expect(many.weighings).toBeLessThanOrEqual(
+    twelve.reduce((sum, { additions }) => sum + Object.values(additions).filter((one) => one > 0).length, 0), // prettier-ignore
+  );
+  expect(count(many.root)).toBe(many.weighings);
+  // Nine alike are one variant nine times: that can be tried.
+  expect(orderOfAdditions(Array.from({ length: 12 }, (_, i) => variant(`v${i}`, { iron: 1 })))).toMatchObject({ fewest: true, weighings: 1 }); // prettier-ignore
 });

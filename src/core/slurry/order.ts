@@ -1,3 +1,5 @@
+import { potsBetween } from './order-exact';
+
 /** Additions in percent of the base, by material. */
 export type Additions = Record<string, number>;
 export type Variant = { name: string; baseGrams: number; additions: Additions };
@@ -14,7 +16,15 @@ export type MixNode = {
   children: MixNode[];
 };
 
-export type MixOrder = { root: MixNode; weighings: number };
+export type MixOrder = {
+  root: MixNode;
+  weighings: number;
+  /** No other order does with fewer weighings; otherwise it is only a good one. */
+  fewest: boolean;
+};
+
+/** Up to so many different variants the fewest weighings are found exactly. */
+const EXACT = 9;
 
 const EPS = 1e-9;
 const materials = (variants: readonly { additions: Additions }[]): string[] =>
@@ -98,7 +108,7 @@ function link(
   });
 }
 
-/** Which of the pots between are worth making: the set with the fewest weighings in all. */
+/** Which of the pots between are worth making: one after another, while they save weighings. */
 function worthMaking(prices: readonly (readonly number[])[], own: number): number[] {
   const spare = prices.slice(own).map((_, i) => own + i);
   const cheapest = (i: number, among: readonly number[]): number =>
@@ -108,15 +118,6 @@ function worthMaking(prices: readonly (readonly number[])[], own: number): numbe
   const first = prices.slice(0, own).map((_, i) => i);
   let least = first.reduce((sum, i) => sum + cheapest(i, first), 0);
   let picked: number[] = [];
-  if (spare.length <= 12) {
-    for (let mask = 1; mask < 1 << spare.length; mask++) {
-      const some = spare.filter((_, i) => mask & (1 << i));
-      const all = [...first, ...some];
-      const cost = all.reduce((sum, i) => sum + cheapest(i, all), 0);
-      if (cost < least) [picked, least] = [some, cost];
-    }
-    return picked;
-  }
   // What each pot costs so far; a pot more costs its own, and what it saves the others.
   let costs = new Map(first.map((i) => [i, cheapest(i, first)]));
   for (;;) {
@@ -141,10 +142,9 @@ function worthMaking(prices: readonly (readonly number[])[], own: number): numbe
 
 /**
  * The order in which to mix variants of one base, when additions can be put in and never
- * taken out: a tree from the plain base in which every pot holds what its parent holds,
- * with as few separate weighings as there can be and nothing thrown away. Pots that are no
- * variant themselves are made where dividing later saves weighings. Up to twelve such pots
- * are tried in every combination; beyond that, one after another while they help.
+ * taken out: a tree from the plain base in which every pot holds what its parent holds, and
+ * nothing is thrown away. Pots that are no variant themselves are made where dividing later saves
+ * weighings: exactly the fewest up to nine different variants (`fewest`), beyond that a good order.
  * Throws a RangeError on an addition below 0 or a variant without base.
  */
 export function orderOfAdditions(variants: readonly Variant[]): MixOrder {
@@ -155,9 +155,13 @@ export function orderOfAdditions(variants: readonly Variant[]): MixOrder {
   }
   const names = materials(variants);
   const own = [{} as Additions, ...variants.map((one) => one.additions)];
-  const pots = [...own, ...meets(variants, names)];
+  const different = new Map(variants.map((one) => [keyOf(one.additions, names), one.additions]));
+  const fewest = different.size <= EXACT;
+  const between = fewest ? exactly([...different.values()], names) : meets(variants, names);
+  const pots = [...own, ...between];
   const prices = pricesOf(pots, names);
-  const used = [...own.keys(), ...worthMaking(prices, own.length)];
+  const worth = fewest ? between.map((_, i) => own.length + i) : worthMaking(prices, own.length);
+  const used = [...own.keys(), ...worth];
   const parents = new Map(link(pots, prices, used).map((parent, at) => [used[at]!, parent]));
   const weighings = [...parents].reduce((sum, [i, j]) => sum + (j < 0 ? 0 : prices[i]![j]!), 0);
   const grow = (i: number): MixNode => {
@@ -178,5 +182,19 @@ export function orderOfAdditions(variants: readonly Variant[]): MixOrder {
       children,
     };
   };
-  return { root: grow(0), weighings };
+  return { root: grow(0), weighings, fewest };
+}
+
+/** The pots between that make the weighings fewest; one that is a variant or the plain base already is none. */
+function exactly(variants: readonly Additions[], names: readonly string[]): Additions[] {
+  const known = new Set([{}, ...variants].map((one) => keyOf(one, names)));
+  return potsBetween(variants.map((one) => names.map((name) => of(one, name)))).flatMap((pot) => {
+    const additions = Object.fromEntries(
+      names.flatMap((name, i) => (pot[i]! > EPS ? [[name, pot[i]!]] : [])),
+    );
+    const key = keyOf(additions, names);
+    if (known.has(key)) return [];
+    known.add(key);
+    return [additions];
+  });
 }

@@ -64,10 +64,10 @@ const pOf = (tally: Tally, first: readonly string[], second: readonly string[]):
 /**
  * The grouping of values that parts the sides best, its exact p times the number of groupings
  * among which it was the best: measures are cut at one place, names are divided freely.
+ * Of two values or more.
  */
 function bestGrouping(tally: Tally): Grouping | null {
   const values = [...tally.keys()].sort();
-  if (values.length < 2) return null;
   if (values.every((value) => !Number.isNaN(measure(value)))) {
     values.sort((a, b) => measure(a) - measure(b));
     const totals: [number, number] = [0, 0];

@@ -11,6 +11,7 @@ const PLAIN: Record<string, readonly string[]> = {
   silver: ['grey'],
   charcoal: ['grey', 'black'],
   black: ['black'],
+  tenmoku: ['black', 'brown'],
   brown: ['brown'],
   tan: ['brown', 'yellow'],
   buff: ['brown', 'yellow'],

@@ -42,6 +42,10 @@ const NAMED = 12;
 
 type Sides = Map<string, PieceView[]>;
 
+/** Sides, most first; ties go to the one that sorts first. */
+const bySize = (sides: Sides): [value: string, own: PieceView[]][] =>
+  [...sides].sort((a, b) => b[1].length - a[1].length || (a[0] < b[0] ? -1 : 1));
+
 function sidesBy(views: readonly PieceView[], value: (view: PieceView) => string | null): Sides {
   const sides: Sides = new Map();
   for (const view of views) {
@@ -81,9 +85,7 @@ function byColour(views: readonly PieceView[]): Sides {
     return plain.length === 0 ? null : plain.join(' and ');
   });
   const groups: { colours: Set<string>; views: PieceView[] }[] = [];
-  for (const [words, own] of [...sets].sort(
-    (a, b) => b[1].length - a[1].length || (a[0] < b[0] ? -1 : 1),
-  )) {
+  for (const [words, own] of bySize(sets)) {
     const colours = words.split(' and ');
     const near = groups.filter((group) => colours.some((one) => group.colours.has(one)));
     const joined = { colours: new Set(colours), views: [...own] };
@@ -121,11 +123,10 @@ function questions(views: readonly PieceView[]): [about: string, sides: Sides][]
   ];
 }
 
-function division(about: string, sides: Sides): Division {
-  const sorted = [...sides].sort((a, b) => b[1].length - a[1].length || (a[0] < b[0] ? -1 : 1));
+function division(about: string, sorted: ReturnType<typeof bySize>, low: number): Division {
   const all = sorted.reduce((sum, [, own]) => sum + own.length, 0);
   const most = sorted[0]![1].length;
-  const agreed = wilson(most, all).low >= AGREED || (all >= ENOUGH && all - most === 1);
+  const agreed = low >= AGREED || (all >= ENOUGH && all - most === 1);
   const named = sorted.map(([value, own]) => ({
     value,
     count: own.length,
@@ -166,15 +167,12 @@ export function divisionsOf(views: readonly PieceView[]): {
   let low = 1;
   for (const [about, sides] of questions(views)) {
     if (sides.size < 2) continue;
-    const found = division(about, sides);
-    divisions.push(found);
-    const groups = [...sides].sort((a, b) => b[1].length - a[1].length || (a[0] < b[0] ? -1 : 1));
-    let all = 0;
-    groups.forEach(([, own], i) => {
-      all += own.length;
-      if (i > 0) for (const view of own) odd.add(view);
-    });
-    low = Math.min(low, wilson(groups[0]![1].length, all).low);
+    const [most, ...others] = bySize(sides);
+    const differ = others.flatMap(([, own]) => own);
+    for (const view of differ) odd.add(view);
+    const share = wilson(most![1].length, most![1].length + differ.length).low;
+    divisions.push(division(about, [most!, ...others], share));
+    low = Math.min(low, share);
   }
   const speaking = views.filter(speaks).length;
   const agreeing = speaking - odd.size;

@@ -142,3 +142,120 @@ test('a plate’s inner half is a quarter of it, a tile’s lower half is half',
   const under = { no: 1, kind: 'bare' as const, slip: null, surface: 'outside' as const };
   expect(areas('plate', [under])).toEqual([0.5, 0.5]);
 });
+
+describe('two faces of one stack on one ground are one sighting', () => {
+  const faces = [1, 2].map((no) => ({ no, kind: 'bare' as const, slip: null }));
+  const front = '1|0-1000|0-1000|all';
+  const back = '2|0-1000|0-1000|all';
+  const of = (...looks: Seen[]) => {
+    const found = sightingsOf(piece({ faces, layers: [layer('a', 0, 1)], seen: looks }));
+    expect(found).toHaveLength(1);
+    return found[0]!;
+  };
+  const pit = (severity: 1 | 2 | 3) => ({ sign: 'pit', severity, wanted: false });
+  const blister = { sign: 'blister', severity: 1 as const, wanted: false };
+
+  test('the first word of each, the longest run, the best liked, the last look, both faces’ share', () => {
+    const one = of(
+      seen({ zone: front, opacity: 'opaque', movementMm: 3, rating: 4, seenAt: '2026-04-01' }),
+      seen({
+        zone: back,
+        surface: 'matt',
+        opacity: 'transparent',
+        colour: 'blue',
+        met: 'blend',
+        movementMm: 7,
+        rating: 2,
+        seenAt: '2026-03-01',
+      }),
+    );
+    expect(one).toMatchObject({
+      surface: 'matt',
+      opacity: 'opaque',
+      colour: 'blue',
+      met: 'blend',
+      movementMm: 7,
+      rating: 4,
+      seenAt: '2026-04-01',
+      coatings: ['a'],
+      area: 1,
+    });
+    const turned = of(
+      seen({ zone: front, surface: 'satin', colour: 'red', met: 'separate', seenAt: '2026-03-01' }),
+      seen({
+        zone: back,
+        surface: 'matt',
+        colour: 'blue',
+        met: 'blend',
+        movementMm: 2,
+        seenAt: '2026-05-01',
+      }),
+    );
+    expect(turned).toMatchObject({
+      surface: 'satin',
+      colour: 'red',
+      met: 'separate',
+      movementMm: 2,
+      seenAt: '2026-05-01',
+    });
+    expect(of(seen({ zone: front, movementMm: 6 }), seen({ zone: back })).movementMm).toBe(6);
+    expect(of(seen({ zone: front }), seen({ zone: back })).movementMm).toBeNull();
+  });
+
+  test('the worse of a fault on both, in the order of their names', () => {
+    const one = of(
+      seen({ zone: front, signs: [pit(3), blister] }),
+      seen({ zone: back, signs: [pit(1)] }),
+    );
+    expect(one.signs).toEqual([blister, pit(3)]);
+    const other = of(
+      seen({ zone: front, signs: [pit(1)] }),
+      seen({ zone: back, signs: [blister, pit(2)] }),
+    );
+    expect(other.signs).toEqual([blister, pit(2)]);
+  });
+
+  test('what changed on either, once, by name; and who differs', () => {
+    const at = (zone: string, seenAt: string, rest: Partial<Seen>) =>
+      seen({ zone, seenAt, ...rest });
+    const one = of(
+      at(front, '2026-01-01', { surface: 'gloss' }),
+      at(front, '2026-03-01', { surface: 'gloss', signs: [pit(2), blister] }),
+      at(back, '2026-01-01', { surface: 'gloss', signs: [{ ...blister, sign: 'crawling' }] }),
+      at(back, '2026-03-01', { surface: 'matt', signs: [pit(2)] }),
+      seen({
+        zone: back,
+        seenAt: '2026-03-01',
+        by: 'noor',
+        surface: 'satin',
+        opacity: 'opaque',
+        signs: [pit(2)],
+      }),
+      seen({
+        zone: front,
+        seenAt: '2026-03-01',
+        by: 'noor',
+        surface: 'satin',
+        signs: [pit(2), blister],
+      }),
+    );
+    expect(one.changes).toEqual({
+      later: ['blister', 'pit'],
+      gone: ['crawling'],
+      surfaceWas: 'gloss',
+    });
+    expect(one.split).toEqual(['surface']);
+  });
+});
+
+test('a cell is named by stack, ground, cone and air, and apart after a refire', () => {
+  const cell = {
+    stackKey: 's',
+    groundKey: 'g',
+    cone: '6',
+    atmosphere: 'oxidation',
+    generation: 1,
+  };
+  expect(cellKey(cell)).toBe('s @ g @ 6 @ oxidation');
+  expect(cellKey({ ...cell, generation: 2 })).toBe('s @ g @ 6 @ oxidation @ after a refire');
+});

@@ -81,3 +81,34 @@ test('cooling by itself after the end is no alarm, whether somebody says so or n
   expect(said(log)).toEqual([]);
   expect(said(log, { cooling: true })).toEqual([]);
 });
+
+test('read by hand, a kiln that climbs far less than it did is asked about, and not claimed to have lost power', () => {
+  const byGas: Partial<UnderWatch> = {
+    segments: null,
+    profile: null,
+    electric: false,
+    every: 2400,
+  };
+  const log = [0, 1, 2, 3, 4].map((i) => ({ t: i * 2400, c: 20 + i * 100 }));
+  log.push({ t: 5 * 2400, c: 432 });
+  const [asked] = alarmsOf(log, 5 * 2400, { ...quiet, ...byGas });
+  expect(asked).toMatchObject({ level: 'question', kind: 'power', at: 5 * 2400 });
+  expect(asked!.message).toMatch(/^From 420 °C to 432 °C in 40 minutes.*turned down\?/);
+  // It was: the diary says so, and what it does then is not asked about again.
+  expect(said(log, { ...byGas, touched: [5 * 2400] })).toEqual([]);
+  // Nobody says so: it is asked for an hour.
+  expect(alarmsOf(log, 5 * 2400 + 3500, { ...quiet, ...byGas, every: 7200 })[0]?.level).toBe(
+    'question',
+  );
+  expect(alarmsOf(log, 5 * 2400 + 3700, { ...quiet, ...byGas, every: 7200 })).toEqual([]);
+});
+
+test('a kiln by program that climbs at less than half its rate is asked about; one that goes on is not', () => {
+  const by = { segments: [{ rate: 120, target: 1220, holdMinutes: 60 }], every: 2400 };
+  const climbing = (last: number): { t: number; c: number }[] => [
+    ...[0, 1, 2, 3, 4].map((i) => ({ t: i * 2400, c: 20 + i * 80 })),
+    { t: 5 * 2400, c: last },
+  ];
+  expect(said(climbing(418), by)).toEqual([]);
+  expect(said(climbing(374), by)).toContain('question: power');
+});

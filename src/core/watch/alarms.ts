@@ -5,9 +5,11 @@ import { Watch } from './watch';
 
 export type Alarm = {
   kind: Change['kind'] | 'thermocouple' | 'missed' | 'late' | 'behind' | 'stands';
-  /** An alarm wants somebody at the kiln; a note is only said. */
-  level: 'alarm' | 'note';
+  /** An alarm wants somebody at the kiln, a question an answer; a note is only said. */
+  level: 'alarm' | 'question' | 'note';
   message: string;
+  /** Of a question: seconds at which it was seen. */
+  at?: number;
 };
 
 export type UnderWatch = {
@@ -53,6 +55,10 @@ function changeWords({ kind, from, to, minutes }: Change): string {
   }
 }
 
+/** What two readings by hand leave open. */
+const askedWords = ({ from, to, minutes }: Change): string =>
+  `From ${Math.round(from)} °C to ${Math.round(to)} °C in ${minutesWords(minutes)}, much less than before. Was it turned down? If nobody touched it, power is lost: look at fuses, elements, each phase, the gas.`;
+
 const watchOptions = (log: readonly Reading[], options: UnderWatch): WatchOptions => {
   const peak = log.reduce((best, one) => (one.c > best.c ? one : best), { t: 0, c: -Infinity });
   return {
@@ -93,6 +99,9 @@ export function alarmsOf(log: readonly Reading[], now: number, options: UnderWat
   for (const one of log) watch.read(one);
   const change = watch.change(now);
   if (change !== null) alarm(change.kind, changeWords(change));
+  const asked = watch.question(now);
+  if (asked !== null)
+    alarms.push({ kind: asked.kind, level: 'question', message: askedWords(asked), at: asked.at });
   if (change === null && !options.cooling) alarms.push(...notesOf(log, last, options));
   return alarms;
 }

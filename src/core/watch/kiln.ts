@@ -41,6 +41,8 @@ export class WatchedKiln {
   peak: Reading = { t: 0, c: -Infinity };
   /** Seconds at which it was last falling with good reason, read by hand. */
   falling = -Infinity;
+  /** °C that it was behind at the last reading by hand; null without a program. */
+  wasBehind: number | null = null;
 
   constructor(readonly options: WatchOptions) {}
 

@@ -16,8 +16,13 @@ import { Watch, type Change } from './index';
 const SEEDS = 6_000_001;
 const DOUBTED = 2;
 
-/** Every alarm of a firing and its moment, reading by reading, believed as the application believes. */
-function alarmsAlong(fired: Watched, read: readonly Shown[], until = Infinity): number[] {
+/** Every alarm of a firing, or question too, and its moment, reading by reading, believed as the application believes. */
+function alarmsAlong(
+  fired: Watched,
+  read: readonly Shown[],
+  until = Infinity,
+  asked = false,
+): number[] {
   const { firer, top, said } = fired;
   const watch = new Watch({
     segments: firer.kind === 'controller' ? firer.segments : null,
@@ -40,7 +45,7 @@ function alarmsAlong(fired: Watched, read: readonly Shown[], until = Infinity): 
       if (doubt === 'jump') jumped.push(one);
       doubted++;
     }
-    const change = watch.change(one.t);
+    const change = watch.change(one.t) ?? (asked ? watch.question(one.t) : null);
     if (change !== null && change !== known) raised.push(change.at);
     known = change;
     if (doubted >= DOUBTED) raised.push(one.t);
@@ -65,7 +70,7 @@ test('none of 1,000 sound firings raises an alarm, from lighting to cold', () =>
 });
 
 /** The share of `count` faulty firings that are found in time. */
-function found(fault: Fault, reading: 'minutes' | 'hand', count: number): number {
+function found(fault: Fault, reading: 'minutes' | 'hand', count: number, asked = false): number {
   let [tried, seen] = [0, 0];
   for (let seed = SEEDS; tried < count; seed++) {
     const fired = fireFaulty(seed, fault, reading);
@@ -75,7 +80,7 @@ function found(fault: Fault, reading: 'minutes' | 'hand', count: number): number
     const limit = reading === 'hand' ? read[first + 1]?.t : fired.shows + 600;
     if (first < 0 || limit === undefined || read.at(-1)!.t < limit) continue;
     tried++;
-    if (alarmsAlong(fired, read, limit).some((at) => at >= fired.shows - 240)) seen++;
+    if (alarmsAlong(fired, read, limit, asked).some((at) => at >= fired.shows - 240)) seen++;
   }
   return seen / tried;
 }
@@ -90,4 +95,17 @@ describe.each(FAULTS)('%s', (fault) => {
   test(`read by hand, found by the second reading, in ${fault === 'power' ? 80 : 93} %`, () => {
     expect(found(fault, 'hand', 100)).toBeGreaterThanOrEqual(fault === 'power' ? 0.8 : 0.93);
   });
+});
+
+test('power lost between two readings by hand is alarmed or asked about by the second, in 95 %', () => {
+  expect(found('power', 'hand', 250, true)).toBeGreaterThanOrEqual(0.95);
+});
+
+test('a sound firing read by hand is asked about in fewer than two of five', () => {
+  let asked = 0;
+  for (let seed = SEEDS; seed < SEEDS + 200; seed++) {
+    const fired = fireWatched(seed);
+    if (alarmsAlong(fired, byHand(seed, fired.shown).read, Infinity, true).length > 0) asked++;
+  }
+  expect(asked / 200).toBeLessThan(0.4);
 });

@@ -4,6 +4,7 @@
  * explains; a kiln that was weak from lighting is behind, and that is a note.
  */
 import type { Reading } from '../heatwork';
+import { askByHand } from './asked';
 import { lookByHand } from './by-hand';
 import { lookByMinutes } from './by-minutes';
 import { BY_HAND, SAID_FOR, WatchedKiln, type Change, type WatchOptions } from './kiln';
@@ -11,6 +12,7 @@ import { BY_HAND, SAID_FOR, WatchedKiln, type Change, type WatchOptions } from '
 export class Watch {
   private readonly kiln: WatchedKiln;
   private found: Change | null = null;
+  private asked: Change | null = null;
 
   constructor(options: WatchOptions) {
     this.kiln = new WatchedKiln(options);
@@ -23,11 +25,21 @@ export class Watch {
     const hand = one.t - before.t > BY_HAND;
     const seen = hand ? lookByHand(this.kiln, before, one) : lookByMinutes(this.kiln, one);
     if (seen !== null) this.found = seen;
+    const asked = hand ? askByHand(this.kiln, before, one) : null;
+    if (asked !== null) this.asked = asked;
   }
 
   /** What has changed, for an hour, and while nobody has said that the kiln was touched since. */
   change(now: number): Change | null {
-    const { found } = this;
+    return this.still(this.found, now);
+  }
+
+  /** What ought to be asked about, as long, where nothing is sure. */
+  question(now: number): Change | null {
+    return this.change(now) === null ? this.still(this.asked, now) : null;
+  }
+
+  private still(found: Change | null, now: number): Change | null {
     if (found === null || now - found.at > SAID_FOR) return null;
     const { touched } = this.kiln.options;
     return touched?.some((at) => at > found.at && at <= now) ? null : found;

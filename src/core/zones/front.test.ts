@@ -157,5 +157,6 @@ test('rings of a plate by area: the inner half is a quarter', () => {
 test('a piece whose coats nobody knows is never called bare', () => {
   const names = { coat: (slug: string) => slug, body: 'Peat' };
   expect(describePiece([bare], [], names)).toBe('bare Peat');
-  expect(describePiece([bare], [], names, false)).toBe('nobody knows what is on it');
+  expect(describePiece([bare], [], names, 'lost')).toBe('nobody knows what is on it');
+  expect(describePiece([bare], [], names, 'likely')).toBe('likely bare Peat');
 });

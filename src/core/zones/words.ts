@@ -90,25 +90,33 @@ export function faceWords(face: Pick<Face, 'kind' | 'slip' | 'surface'>, name: C
 
 const MOST = 3;
 
+/** How sure it is what lies on a piece: its key is on record, somebody's recollection, or lost. */
+export const KEYS = ['sure', 'likely', 'lost'] as const;
+export type KeyKnown = (typeof KEYS)[number];
+
 /** Where nobody knows what lies on a piece: never called bare. */
 export const COATS_UNKNOWN = 'nobody knows what is on it';
+/** Beside what lies on a piece where it is somebody's recollection. */
+export const KEY_LIKELY = 'what is on it is likely so, not on record';
 
 /** What lies on a piece, zone by zone from the rim down, each said once; long lists are cut. */
 export function describePiece(
   faces: readonly Face[],
   layers: readonly Layer[],
   names: { coat: CoatName; body: string | null },
-  known = true,
+  key: KeyKnown = 'sure',
 ): string {
-  if (!known) return COATS_UNKNOWN;
+  if (key === 'lost') return COATS_UNKNOWN;
   const said = new Set<string>();
   for (const face of faces)
     for (const zone of zonesOfFace(face, layers).reverse())
       said.add(describeZone(zone, face, names));
   const all = [...said];
-  return all.length <= MOST
-    ? all.join('; ')
-    : `${all.slice(0, MOST).join('; ')} and ${all.length - MOST} more`;
+  const words =
+    all.length <= MOST
+      ? all.join('; ')
+      : `${all.slice(0, MOST).join('; ')} and ${all.length - MOST} more`;
+  return key === 'likely' ? `likely ${words}` : words;
 }
 
 /**

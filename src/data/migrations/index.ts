@@ -24,6 +24,11 @@ import * as surfaces from './0022-surfaces';
 import * as coolingCurves from './0023-cooling-curves';
 import * as air from './0024-air';
 import * as posts from './0025-posts';
+import * as askedAbout from './0026-asked-about';
+import * as shown from './0027-shown';
+import * as materialsPutRight from './0028-materials-put-right';
+import * as words from './0029-words';
+import * as keys from './0030-keys';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -54,6 +59,11 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0023-cooling-curves', ...coolingCurves },
   { name: '0024-air', ...air },
   { name: '0025-posts', ...posts },
+  { name: '0026-asked-about', ...askedAbout },
+  { name: '0027-shown', ...shown },
+  { name: '0028-materials-put-right', ...materialsPutRight },
+  { name: '0029-words', ...words },
+  { name: '0030-keys', ...keys },
 ];
 
 /** Brings a database up to date, or up to `through`; says which steps were taken. */

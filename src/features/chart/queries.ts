@@ -3,12 +3,13 @@ import {
   boardChoices,
   cellOnBoard,
   cellsAt,
-  piecesOfCells,
+  pairAnywhere,
   type BoardChoice,
   type BoardOf,
   type Cell,
-  type CellPiece,
+  type Elsewhere,
 } from '@/data/board';
+import { piecesOfCells, type CellPiece } from '@/data/cell-pieces';
 import type { Source } from '@/data/database';
 import { listFirings, type Firing } from '@/data/firings';
 import { listPhotos } from '@/data/photos';
@@ -26,6 +27,8 @@ import { boardOf, sortCones, type Board } from './board';
 import { listBodies, type Body } from '@/data/bodies';
 import { entryAt } from '@/data/entries';
 import { coatNames, listCoatings, type Coating } from '@/data/coatings';
+import { cautionsOf, coatsOn } from '@/data/cautions';
+import { firedCautions } from '@/core/chemistry';
 
 /** What the address of the chart says. Everything may be missing. */
 export type ChartView = {
@@ -35,6 +38,8 @@ export type ChartView = {
   ground?: string;
   /** 'no' leaves out what was seen after a refire. */
   refires?: string;
+  /** The pair that is open, "base/over": without a body it opens where it is best known. */
+  at?: string;
 };
 
 export type Chosen = { body: Body; cone: string; atmosphere: string; slips: string };
@@ -58,6 +63,18 @@ function fullest(choices: readonly BoardChoice[]): BoardChoice | undefined {
 
 /** The board for a view; what the view leaves open is filled with what the studio knows most of. */
 export async function chartData(src: Source, view: ChartView): Promise<ChartData> {
+  if (view.body === undefined && view.at !== undefined) {
+    const [base = '', over = ''] = view.at.split('/');
+    const [best] = await pairAnywhere(src, base, over === '' ? null : over);
+    if (best !== undefined)
+      return chartData(src, {
+        ...view,
+        body: best.body,
+        cone: best.cone,
+        atmosphere: best.atmosphere,
+        ground: best.slips,
+      });
+  }
   const { body: slug, cone, atmosphere, ground: slips } = view;
   // A view that leaves nothing open is read at once, beside what there is to choose from.
   const whole =
@@ -137,7 +154,9 @@ type ZoomFiring = Pick<
   'kilnName' | 'no' | 'plannedFor' | 'targetCone' | 'reachedOrdinal' | 'reachedBound' | 'byLog'
 >;
 
-export type ZoomPiece = CellPiece & {
+export type ZoomPiece = Omit<CellPiece, 'ownerId' | 'shown'> & {
+  /** May whoever looks open its page? */
+  opens: boolean;
   /** Which part of the piece is the cell: "light slip, upper third". */
   where: string[];
   /** What lies there, with how much of it. */
@@ -147,18 +166,40 @@ export type ZoomPiece = CellPiece & {
   photos: { sha: string }[];
   firing: ZoomFiring | null;
 };
-export type Zoom = { cells: Cell[]; pieces: ZoomPiece[] };
+export type Zoom = {
+  cells: Cell[];
+  pieces: ZoomPiece[];
+  /** What to beware of in its coats. */
+  cautions: string[];
+  /** On which other boards it was seen, best known first. */
+  elsewhere: Elsewhere[];
+};
 
 /** Which cells are asked for: one pair on a board, or one cell by its id. */
 export type ZoomOf = { base: string; over: string | null } | { cell: string };
 
 /** Everything behind one position of the board: its ways, their pieces, layers, firings and pictures. */
-export async function zoomData(src: Source, board: BoardOf, of: ZoomOf): Promise<Zoom> {
+export async function zoomData(
+  src: Source,
+  board: BoardOf,
+  of: ZoomOf,
+  opens: (piece: Pick<CellPiece, 'ownerId' | 'shown'>) => boolean = () => false,
+): Promise<Zoom> {
+  const elsewhere =
+    'cell' in of
+      ? []
+      : (await pairAnywhere(src, of.base, of.over)).filter(
+          (one) =>
+            one.body !== board.body ||
+            one.cone !== board.cone ||
+            one.atmosphere !== board.atmosphere ||
+            one.slips !== board.slips,
+        );
   const cells =
     'cell' in of
       ? await cellOnBoard(src, board, of.cell)
       : await cellsAt(src, board, of.base, of.over);
-  if (cells.length === 0) return { cells: [], pieces: [] };
+  if (cells.length === 0) return { cells: [], pieces: [], cautions: [], elsewhere };
   const seen = await piecesOfCells(
     src,
     cells.map(({ id }) => id),
@@ -190,10 +231,27 @@ export async function zoomData(src: Source, board: BoardOf, of: ZoomOf): Promise
     const at = `${pieceId}/${firingId}`;
     pictures.set(at, [...(pictures.get(at) ?? []), { sha }]);
   }
+  // The coats of the cell itself, not of all that its pieces bear.
+  const used = seen.flatMap((one) => {
+    const own = faces.get(one.pieceId) ?? [];
+    const { here } = zonesBearing(
+      own,
+      layers.get(one.pieceId) ?? [],
+      one.generation,
+      byCell.get(one.cellId)!,
+    );
+    return here.flatMap((zone) =>
+      coatsOn({ faces: own.filter(({ no }) => no === zone.face), layers: zone.stack }),
+    );
+  });
+  const cautions = await cautionsOf(src, used);
   return {
+    cautions: firedCautions(used.flatMap(cautions)),
+    elsewhere,
     cells,
-    pieces: seen.map((one) => ({
+    pieces: seen.map(({ ownerId, shown, ...one }) => ({
       ...one,
+      opens: opens({ ownerId, shown }),
       ...whereabouts(
         faces.get(one.pieceId) ?? [],
         layers.get(one.pieceId) ?? [],

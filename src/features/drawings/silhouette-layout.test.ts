@@ -26,7 +26,7 @@ test('every face has a place of its own inside the drawing', () => {
   }
 });
 
-test('rim, foot and lid share a column; a plate’s inside is drawn in rings, a bowl alone fills its drawing', () => {
+test('rim, foot and lid share a column; a plate’s inside is drawn in rings, rings are as large as a tile', () => {
   const jar = drawn('jar with lid').slots;
   const column = (surface: string) => jar.find(({ face }) => face.surface === surface)!.left;
   expect(new Set(['rim', 'foot', 'lid'].map(column)).size).toBe(1);
@@ -38,6 +38,9 @@ test('rim, foot and lid share a column; a plate’s inside is drawn in rings, a 
     ['foot', false],
   ]);
   const bowl = drawn('test bowl');
-  expect(bowl.slots[0]).toMatchObject({ rings: true, width: 92, height: 92 });
+  expect(bowl.slots[0]).toMatchObject({ rings: true, width: 200, height: 200 });
+  // As large as a tile, whatever else is drawn beside it.
+  const inside = drawn('bowl').slots.find(({ rings }) => rings)!;
+  expect([inside.width, inside.height]).toEqual([200, 200]);
   expect(drawn('L tile').slots[0]!.height).toBe(200);
 });

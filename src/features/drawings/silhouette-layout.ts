@@ -24,18 +24,19 @@ export function layOutFaces(
     surface === 'rim' || surface === 'foot' || surface === 'lid';
   const large = faces.filter((face) => !isSmall(face));
   const small = faces.filter(isSmall);
-  // A plate alone is drawn as large as it can be, not in the middle of a tall strip.
-  const tall = faces.every(rings) ? W : H;
-  const column = (index: number): number => GAP + index * (W + GAP);
-  const each = small.length === 0 ? 0 : (tall + LABEL) / small.length;
+  // What is round is drawn as wide as it is tall: a bowl's rings are as large as a tile, for a thumb.
+  const wide = (face: Face): number => (rings(face) ? H : W);
+  const column = (index: number): number =>
+    GAP + large.slice(0, index).reduce((sum, face) => sum + wide(face) + GAP, 0);
+  const each = small.length === 0 ? 0 : (H + LABEL) / small.length;
   return {
     slots: [
       ...large.map((face, i) => ({
         face,
         left: column(i),
         top: 0,
-        width: W,
-        height: tall,
+        width: wide(face),
+        height: H,
         rings: rings(face),
       })),
       ...small.map((face, i) => ({
@@ -47,7 +48,7 @@ export function layOutFaces(
         rings: false,
       })),
     ],
-    width: column(large.length + (small.length > 0 ? 1 : 0)),
-    height: tall + LABEL,
+    width: column(large.length) + (small.length > 0 ? W + GAP : 0),
+    height: H + LABEL,
   };
 }

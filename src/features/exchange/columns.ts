@@ -5,6 +5,7 @@ export const PLAIN_COLUMNS = [
   'body',
   'form',
   'stack',
+  'key',
   'cone',
   'atmosphere',
   'date',
@@ -23,12 +24,12 @@ type Plain = (typeof PLAIN_COLUMNS)[number];
 export type Column = Plain | `coating ${number}` | `coats ${number}` | `method ${number}`;
 
 export const KNOWN_COLUMNS: readonly Column[] = [
-  ...PLAIN_COLUMNS.slice(0, 5),
+  ...PLAIN_COLUMNS.slice(0, 6),
   ...Array.from(
     { length: MAX_COATS },
     (_, i) => [`coating ${i + 1}`, `coats ${i + 1}`, `method ${i + 1}`] as const,
   ).flat(),
-  ...PLAIN_COLUMNS.slice(5),
+  ...PLAIN_COLUMNS.slice(6),
 ];
 
 const SYNONYMS: Record<Plain, readonly string[]> = {
@@ -49,13 +50,14 @@ const SYNONYMS: Record<Plain, readonly string[]> = {
   body: ['body', 'clay', 'clay body', 'claybody'],
   form: ['form', 'shape', 'tile form'],
   stack: ['stack', 'coatings', 'glazes', 'layers', 'combination', 'combo'],
-  cone: ['cone', 'cone reached'],
+  key: ['key', 'certainty', 'how sure', 'sure'],
+  cone: ['cone', 'cone reached', '∆', 'δ', '^'],
   atmosphere: ['atmosphere', 'atm', 'firing type'],
-  date: ['date', 'firing date', 'fired', 'fired on'],
+  date: ['date', 'firing date', 'fired', 'fired on', 'when', 'day'],
   kiln: ['kiln'],
-  surface: ['surface', 'finish'],
+  surface: ['surface', 'finish', 'sheen'],
   colour: ['colour', 'color'],
-  movement: ['movement', 'movement mm', 'run', 'run mm', 'ran mm'],
+  movement: ['movement', 'movement mm', 'run', 'run mm', 'ran mm', 'runs', 'ran', 'flow'],
   defects: ['defects', 'defect', 'faults', 'fault', 'problems'],
   rating: ['rating', 'stars', 'score'],
   verdict: ['verdict', 'decision'],

@@ -14,6 +14,23 @@ const answer = z.union([z.literal('new'), z.uuid()]);
 export const importOptions = z.object({
   columns: z.record(z.string(), column.nullable()).default({}),
   fillDown: z.array(column).default([]),
+  /**
+   * Cells mended after the file was read, in order: of one line, or of all lines that have these words
+   * in that column.
+   */
+  mended: z
+    .array(
+      z.object({
+        column: z.number().int().min(0),
+        line: z.number().int().min(1).nullable(),
+        from: z.string().max(4000),
+        to: z.string().trim().max(4000, 'At most 4000 characters.'),
+      }),
+    )
+    .max(5000, 'So much is mended better in the file.')
+    .default([]),
+  /** Columns that are not taken and are not to go into the note either. */
+  leftOut: z.array(z.number().int().min(0)).default([]),
   bodies: z.record(z.string(), answer).default({}),
   coatings: z.record(z.string(), answer).default({}),
   kilns: z.record(z.string(), answer).default({}),

@@ -1,46 +1,13 @@
 import { readCode } from '@/core/codes';
-import { parseCone } from '@/core/cones';
-import {
-  ATMOSPHERES,
-  SURFACES,
-  VERDICTS,
-  findSign,
-  type Atmosphere,
-  type Surface,
-  type Verdict,
-} from '@/core/signs';
+import { ATMOSPHERES, SURFACES, VERDICTS, findSign, type Atmosphere } from '@/core/signs';
 import type { SeenSign } from '@/core/looks';
 import { parseNumber } from '@/core/units';
-import { METHODS, type Method } from '@/core/zones';
-import { MAX_COATS, type Column } from './columns';
+import { readConeCell, readDateCell, readMovementCell, UNKNOWN } from './cells';
+import { readCoats } from './coats';
+import type { Column } from './columns';
+import { joinNote, keep, type Get, type ImportRow } from './row';
 
-/** A row as understood, before names are looked up. `null` is "unknown", never a guess. */
-export type ImportRow = {
-  line: number;
-  code: string | null;
-  mark: string | null;
-  body: string | null;
-  form: string | null;
-  coats: { coating: string; coats: number; method: Method | null }[];
-  cone: string | null;
-  atmosphere: Atmosphere;
-  date: string | null;
-  kiln: string | null;
-  surface: Surface | null;
-  colour: string | null;
-  movementMm: number | null;
-  signs: SeenSign[];
-  rating: number | null;
-  verdict: Verdict | null;
-  note: string;
-  /** The row cannot be taken for these reasons. */
-  errors: string[];
-  /** It can be taken, but somebody should know. */
-  warnings: string[];
-};
-
-type Get = (column: Column) => string;
-const UNKNOWN = /^(unknown|\?+|n\/?a|-+|–|not known|unsure)$/i;
+export type { ImportRow } from './row';
 
 function readAtmosphere(text: string, row: ImportRow): Atmosphere {
   const plain = text.toLowerCase().trim();
@@ -60,43 +27,6 @@ function readAtmosphere(text: string, row: ImportRow): Atmosphere {
     ) as Atmosphere;
   row.warnings.push(`Atmosphere “${text}” stays unknown.`);
   return 'unknown';
-}
-
-const joinNote = (note: string, more: string): string => (note === '' ? more : `${note}\n${more}`);
-
-/** 2024-03-05, 5.3.2024, 5/3/2024 (only when it can be read one way). */
-export function readDate(text: string): { date: string | null; error: string | null } {
-  const plain = text.trim();
-  if (plain === '' || UNKNOWN.test(plain)) return { date: null, error: null };
-  const iso = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:[T ].*)?$/.exec(plain);
-  if (iso) return calendar(Number(iso[1]), Number(iso[2]), Number(iso[3]), plain);
-  const dotted = /^(\d{1,2})\.(\d{1,2})\.(\d{4})$/.exec(plain);
-  if (dotted) return calendar(Number(dotted[3]), Number(dotted[2]), Number(dotted[1]), plain);
-  const slashed = /^(\d{1,2})[/-](\d{1,2})[/-](\d{4})$/.exec(plain);
-  if (slashed) {
-    const [a, b, year] = [Number(slashed[1]), Number(slashed[2]), Number(slashed[3])];
-    if (a > 12) return calendar(year, b, a, plain);
-    if (b > 12) return calendar(year, a, b, plain);
-    if (a === b) return calendar(year, a, b, plain);
-    return {
-      date: null,
-      error: `Date “${plain}” can be read two ways; write it as ${year}-MM-DD.`,
-    };
-  }
-  return { date: null, error: `Date “${plain}” was not understood; write it as YYYY-MM-DD.` };
-}
-
-function calendar(
-  year: number,
-  month: number,
-  day: number,
-  text: string,
-): { date: string | null; error: string | null } {
-  const date = new Date(Date.UTC(year, month - 1, day));
-  if (date.getUTCMonth() !== month - 1 || date.getUTCDate() !== day || year < 1900 || year > 2200) {
-    return { date: null, error: `There is no day “${text}”.` };
-  }
-  return { date: date.toISOString().slice(0, 10), error: null };
 }
 
 const SEVERITY: Record<string, 1 | 2 | 3> = {
@@ -137,56 +67,19 @@ function readSigns(text: string, row: ImportRow): SeenSign[] {
   return [...found.values()];
 }
 
-/** "Pitch x2 + Tarn" (first coat first) or "Tarn over Pitch". */
-function readStack(text: string): { coating: string; coats: string }[] {
-  const parts = /\sover\s/i.test(text)
-    ? text.split(/\s+over\s+/i).reverse()
-    : text.split(/\s*(?:\+|;|>|→|,)\s*/);
-  return parts
-    .filter((part) => part.trim() !== '')
-    .map((part) => {
-      const match =
-        /^(.*?)\s*[x×*]\s*(\d+)$/i.exec(part.trim()) ?? /^(\d+)\s*[x×*]\s*(.*)$/i.exec(part.trim());
-      if (!match) return { coating: part.trim(), coats: '' };
-      return /^\d+$/.test(match[1] as string)
-        ? { coating: match[2] as string, coats: match[1] as string }
-        : { coating: match[1] as string, coats: match[2] as string };
-    });
-}
-
-function readCoats(get: Get, row: ImportRow): ImportRow['coats'] {
-  const numbered: { coating: string; coats: string; method: string }[] = [];
-  for (let n = 1; n <= MAX_COATS; n++) {
-    const coating = get(`coating ${n}`);
-    if (coating !== '' && !/^(none|-|–)$/i.test(coating)) {
-      numbered.push({ coating, coats: get(`coats ${n}`), method: get(`method ${n}`) });
-    }
-  }
-  const entries =
-    numbered.length > 0 ? numbered : readStack(get('stack')).map((one) => ({ ...one, method: '' }));
-  return entries.map(({ coating, coats, method }) => {
-    let count = 1;
-    if (coats !== '') {
-      const read = parseNumber(coats);
-      if (read.ok && Number.isInteger(read.value) && read.value >= 1 && read.value <= 20)
-        count = read.value;
-      else row.errors.push(`“${coats}” coats of ${coating}: give a whole number from 1 to 20.`);
-    }
-    const known = METHODS.find(
-      (one) =>
-        one === method.toLowerCase() || (method !== '' && method.toLowerCase().startsWith(one)),
-    );
-    if (method !== '' && known === undefined) row.warnings.push(`Method “${method}” is not known.`);
-    return { coating, coats: count, method: known ?? null };
-  });
-}
-
 /** Reads one row of a mapped table. Nothing unknown is guessed; everything doubtful is said. */
 export function interpret(
   line: number,
   cells: readonly string[],
   columns: readonly (Column | null)[],
+  /** Headings by column; what stands in a column that is not taken goes into the note under it. */
+  headings: readonly (string | null)[] = [],
 ): ImportRow {
+  const untaken = columns.flatMap((column, i): [string, string][] => {
+    const text = (cells[i] ?? '').trim();
+    const heading = headings[i] ?? null;
+    return column !== null || heading === null || text === '' ? [] : [[heading, text]];
+  });
   const values = new Map<Column, string>();
   columns.forEach((column, i) => {
     const value = (cells[i] ?? '').trim();
@@ -202,6 +95,7 @@ export function interpret(
     body: orNull(get('body')),
     form: orNull(get('form')),
     coats: [],
+    key: 'sure',
     cone: null,
     atmosphere: 'unknown',
     date: null,
@@ -216,28 +110,39 @@ export function interpret(
     errors: [],
     warnings: [],
   };
-  if (row.mark !== null && row.mark.length > 40)
-    row.errors.push('The mark is longer than 40 characters.');
-  if (row.colour !== null && row.colour.length > 120)
-    row.errors.push('The colour is longer than 120 characters.');
+  for (const [field, most] of [
+    ['mark', 40],
+    ['colour', 120],
+  ] as const) {
+    const text = row[field];
+    if (text === null || text.length <= most) continue;
+    keep(row, field[0]!.toUpperCase() + field.slice(1), text, `longer than ${most} characters`);
+    row[field] = null;
+  }
   const code = orNull(get('code'));
   if (code !== null) {
     const read = readCode(code);
     if (read.ok) row.code = read.code;
-    else row.errors.push(read.message);
+    else {
+      // Some other numbering of the studio's: it is the piece's mark, if it has none.
+      row.warnings.push(`“${code}” is no code of ours; it is kept as its mark.`);
+      if (row.mark === null && code.length <= 40) row.mark = code;
+      else row.note = joinNote(row.note, `Code as written: ${code}`);
+    }
   }
   if (row.body === null) row.errors.push('No body is given.');
-  row.coats = readCoats(get, row);
+  readCoats(get, row);
   const cone = orNull(get('cone'));
   if (cone !== null) {
-    const read = parseCone(cone);
-    if (read.ok) row.cone = read.cone;
-    else row.errors.push(read.message);
+    const { value, why, air } = readConeCell(cone);
+    row.cone = value;
+    if (why !== null) keep(row, 'Cone', cone, why);
+    if (air !== null && get('atmosphere') === '') row.atmosphere = readAtmosphere(air, row);
   }
-  row.atmosphere = readAtmosphere(get('atmosphere'), row);
-  const { date, error } = readDate(get('date'));
-  row.date = date;
-  if (error !== null) row.errors.push(error);
+  if (get('atmosphere') !== '') row.atmosphere = readAtmosphere(get('atmosphere'), row);
+  const day = readDateCell(get('date'));
+  row.date = day.value;
+  if (day.why !== null) keep(row, 'Date', get('date'), day.why);
   const surface = get('surface')
     .toLowerCase()
     .replace('matte', 'matt')
@@ -251,9 +156,9 @@ export function interpret(
     );
   const movement = orNull(get('movement'));
   if (movement !== null) {
-    const read = parseNumber(movement.replace(/\s*mm$/i, ''));
-    if (read.ok && read.value >= 0 && read.value <= 500) row.movementMm = read.value;
-    else row.errors.push(`Movement “${movement}”: give millimetres from 0 to 500.`);
+    const { value, why } = readMovementCell(movement);
+    row.movementMm = value;
+    if (why !== null) keep(row, 'Movement', movement, why);
   }
   row.signs = readSigns(get('defects'), row);
   const rating = orNull(get('rating'));
@@ -269,23 +174,10 @@ export function interpret(
     row.warnings.push(
       `Verdict “${get('verdict')}” is not one of ${VERDICTS.join(', ')}; left out.`,
     );
-  if (row.note.length > 4000) row.errors.push('The note is longer than 4000 characters.');
-  return row;
-}
-
-/** Merged cells leave blanks below their first line; the named columns take what stands above. */
-export function fillDown(
-  rows: { line: number; cells: string[] }[],
-  columns: readonly (Column | null)[],
-  fill: readonly Column[],
-): void {
-  const last = new Map<number, string>();
-  for (const { cells } of rows) {
-    columns.forEach((column, i) => {
-      if (column === null || !fill.includes(column)) return;
-      const value = cells[i] ?? '';
-      if (value !== '') last.set(i, value);
-      else cells[i] = last.get(i) ?? '';
-    });
+  for (const [heading, text] of untaken) row.note = joinNote(row.note, `${heading}: ${text}`);
+  if (row.note.length > 4000) {
+    row.warnings.push('The note is longer than 4000 characters; its end is left out.');
+    row.note = row.note.slice(0, 4000);
   }
+  return row;
 }

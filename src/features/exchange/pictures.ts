@@ -1,6 +1,7 @@
 import { readCode } from '@/core/codes';
 import type { Source } from '@/data/database';
 import { listPlacements } from '@/data/placements';
+import type { KeyKnown } from '@/core/zones';
 import { findByMarks, listPieces } from '@/data/pieces';
 
 export type PictureMatch = {
@@ -8,7 +9,11 @@ export type PictureMatch = {
   pieceId: string | null;
   firingId: string | null;
   code: string | null;
+  /** By its code it is sure; by a mark that one piece bears, likely; else nobody knows yet. */
+  key: KeyKnown;
   why: string;
+  /** Pieces that it may show, where several bear the mark. */
+  maybe: { id: string; code: string }[];
 };
 
 /** Words of a file name that could be a code or a mark: "IMG_ACEF7-front.jpg" → IMG, ACEF7, FRONT and the whole. */
@@ -16,6 +21,25 @@ function words(file: string): string[] {
   const bare = (file.split('/').at(-1) ?? file).replace(/\.[a-z0-9]+$/i, '');
   return [bare, ...bare.split(/[\s_.()-]+/)].filter((word) => word !== '');
 }
+
+type Found = Omit<PictureMatch, 'firingId'>;
+type One = { id: string; code: string };
+const known = (file: string, { id, code }: One, key: KeyKnown, why: string): Found => ({
+  file,
+  pieceId: id,
+  code,
+  key,
+  why,
+  maybe: [],
+});
+const lost = (file: string, why: string, maybe: readonly One[] = []): Found => ({
+  file,
+  pieceId: null,
+  code: null,
+  key: 'lost',
+  why,
+  maybe: maybe.slice(0, 12).map(({ id, code }) => ({ id, code })),
+});
 
 /** Finds each picture's piece by a code in its name, else by a mark that only one piece bears. */
 export async function matchPictures(
@@ -39,25 +63,19 @@ export async function matchPictures(
     ]),
   );
   const marked = await findByMarks(src, [...new Set(files.flatMap(words))]);
-  const found = files.map((file) => {
+  const found = files.map((file): Found => {
     const hit = codes
       .get(file)!
       .map((code) => byCode.get(code))
       .find((piece) => piece !== undefined);
-    if (hit) return { file, pieceId: hit.id, code: hit.code, why: `code ${hit.code}` };
+    if (hit) return known(file, hit, 'sure', `code ${hit.code}`);
     for (const word of words(file)) {
       const pieces = marked.get(word.toLowerCase()) ?? [];
-      if (pieces.length === 1)
-        return { file, pieceId: pieces[0]!.id, code: pieces[0]!.code, why: `mark “${word}”` };
+      if (pieces.length === 1) return known(file, pieces[0]!, 'likely', `mark “${word}”`);
       if (pieces.length > 1)
-        return {
-          file,
-          pieceId: null,
-          code: null,
-          why: `${pieces.length} pieces bear the mark “${word}”`,
-        };
+        return lost(file, `${pieces.length} pieces bear the mark “${word}”`, pieces);
     }
-    return { file, pieceId: null, code: null, why: 'no code or mark in its name' };
+    return lost(file, 'no code or mark in its name');
   });
   const placements = await listPlacements(src, {
     pieceIds: found.flatMap((one) => (one.pieceId === null ? [] : [one.pieceId])),

@@ -1,7 +1,9 @@
+import { count } from '@/core/units';
 import type { Source } from '@/data/database';
 import { listPieces } from '@/data/pieces';
 import type { Column } from './columns';
-import { fillDown, interpret, type ImportRow } from './interpret';
+import { interpret, type ImportRow } from './interpret';
+import { fillDown, mend } from './mend';
 import type { ImportOptions } from './contracts';
 import { mapColumns, readTable } from './table';
 import { listBodies } from '@/data/bodies';
@@ -17,6 +19,8 @@ export type ImportPlan = {
   columns: (Column | null)[];
   notices: string[];
   rows: ImportRow[];
+  /** As they stand in the file, the rows that somebody should look at, and those that were mended. */
+  written: { line: number; cells: string[] }[];
   bodies: Naming[];
   coatings: Naming[];
   kilns: Naming[];
@@ -28,6 +32,8 @@ export type ImportPlan = {
     add: number;
     refused: number;
     doubtful: number;
+    likely: number;
+    lost: number;
     unknownCone: number;
     unknownAtmosphere: number;
     firings: number;
@@ -87,7 +93,11 @@ export async function planImport(
     Object.fromEntries(Object.entries(options.columns).map(([i, column]) => [Number(i), column])),
   );
   fillDown(table.rows, columns, options.fillDown);
-  const rows = table.rows.map(({ line, cells }) => interpret(line, cells, columns));
+  const touched = mend(table.rows, options.mended);
+  const headings = table.header.map((title, i) =>
+    options.leftOut.includes(i) ? null : title === '' ? `Column ${i + 1}` : title,
+  );
+  const rows = table.rows.map(({ line, cells }) => interpret(line, cells, columns, headings));
   const [bodies, coatings, kilns] = await Promise.all([
     listBodies(src),
     listCoatings(src),
@@ -100,6 +110,10 @@ export async function planImport(
     columns,
     notices: table.notices,
     rows,
+    written: table.rows.filter(
+      ({ line }, i) =>
+        touched.has(line) || rows[i]!.errors.length > 0 || rows[i]!.warnings.length > 0,
+    ),
     bodies: nameAll(
       good.map((row) => row.body),
       bodies,
@@ -123,6 +137,8 @@ export async function planImport(
       add: good.length,
       refused: rows.length - good.length,
       doubtful: good.filter((row) => row.warnings.length > 0).length,
+      likely: good.filter((row) => row.key === 'likely').length,
+      lost: good.filter((row) => row.key === 'lost').length,
       unknownCone: good.filter((row) => row.cone === null).length,
       unknownAtmosphere: good.filter((row) => row.atmosphere === 'unknown').length,
       firings: new Set(good.map(firingKey)).size,
@@ -168,7 +184,7 @@ function openQuestions(plan: ImportPlan, options: ImportOptions): string[] {
     open.push(`Say which kiln the ${plan.rowsWithoutKiln} rows belong to that name none.`);
   if (plan.counts.refused > 0 && !options.leaveOutRefused)
     open.push(
-      `${plan.counts.refused} rows cannot be taken: mend them in the file, or choose to leave them out.`,
+      `${count(plan.counts.refused, 'row')} cannot be taken: mend ${plan.counts.refused === 1 ? 'it' : 'them'} in the table, or leave ${plan.counts.refused === 1 ? 'it' : 'them'} out.`,
     );
   if (plan.counts.add === 0) open.push('No row can be taken.');
   return open;

@@ -126,6 +126,7 @@ export async function writeImport(
       faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
       meant: [],
       done: layers.map(({ fields }) => fields),
+      keyKnown: row.key,
     });
     placements.push({
       id: newId(),
@@ -167,7 +168,8 @@ export async function writeImport(
       body: body.slug,
       bodyId: body.id,
       firingStatus: 'opened',
-      faces: [{ no: 1, kind: 'bare', slip: null }],
+      // What nobody knows of is no evidence: without faces it stands in no cell.
+      faces: row.key === 'lost' ? [] : [{ no: 1, kind: 'bare', slip: null }],
       form,
       layers: stack,
       cone: firing.band,

@@ -1,6 +1,7 @@
 /** Firings to come, what waits for them, and the same as iCalendar. */
+import { count } from '@/core/units';
 import { STATUSES } from '@/core/firing';
-import { createEvents, type EventAttributes } from 'ics';
+import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import { formatCone } from '@/core/cones';
 import { bestFiring, queuesOf, type Queue } from '@/core/journey';
 import { daysUntilFull, usualLoad } from '@/core/load';
@@ -84,15 +85,23 @@ export async function firingCalendar(src: Source, now = new Date()): Promise<Cal
   return { coming, waiting, kilns };
 }
 
-const dayOf = (date: string): [number, number, number] =>
-  date.split('-').map(Number) as [number, number, number];
+/** A whole day ends where the next begins (RFC 5545, 3.6.1): a duration of a day and no time is none. */
+const wholeDay = (date: string): { start: DateArray; end: DateArray } => {
+  const dayOf = (day: Date): DateArray => [
+    day.getUTCFullYear(),
+    day.getUTCMonth() + 1,
+    day.getUTCDate(),
+  ];
+  const start = new Date(`${date}T00:00:00Z`);
+  return { start: dayOf(start), end: dayOf(new Date(start.getTime() + 86_400_000)) };
+};
 
 /** The calendar as iCalendar text: a day for each planned firing, and for each day to bring work by. */
 export function asICalendar(studio: string, coming: readonly Coming[]): string {
   const events = coming.flatMap(({ firing, pieces, duty }): EventAttributes[] => {
     const about = [
       `${firing.kind} firing${firing.targetCone ? `, cone ${formatCone(firing.targetCone)}` : ''}, ${firing.atmosphere}`,
-      `${pieces} pieces so far`,
+      `${count(pieces, 'piece')} so far`,
       duty ? `On duty: ${duty}` : '',
       firing.notice,
     ].filter(Boolean);
@@ -103,8 +112,7 @@ export function asICalendar(studio: string, coming: readonly Coming[]): string {
         productId: 'jiten',
         title: `Fire ${firingTitle(firing)}`,
         description: about.join('\n'),
-        start: dayOf(firing.plannedFor),
-        duration: { days: 1 },
+        ...wholeDay(firing.plannedFor),
         calName: `${studio}: firings`,
       });
     if (firing.bringBy !== null)
@@ -113,8 +121,7 @@ export function asICalendar(studio: string, coming: readonly Coming[]): string {
         productId: 'jiten',
         title: `Bring work for ${firingTitle(firing)}`,
         description: about.join('\n'),
-        start: dayOf(firing.bringBy),
-        duration: { days: 1 },
+        ...wholeDay(firing.bringBy),
       });
     return made;
   });

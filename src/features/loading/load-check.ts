@@ -2,7 +2,7 @@
 import { firingTitle } from '@/core/firing';
 import { shelfOf, checkLoad, footprintOf, fullness } from '@/core/load';
 import type { Footprint } from '@/core/load';
-import { isCone } from '@/core/cones';
+import { isCone, isShutOff } from '@/core/cones';
 import { reachesShelf, stackKey, zonesOf } from '@/core/zones';
 import type { Source } from '@/data/database';
 import { overrulesOf, type KeptOverrule } from '@/data/firing-log';
@@ -182,7 +182,7 @@ export async function checkedLoad(src: Source, firing: Firing): Promise<CheckedL
     targetCone: firing.targetCone,
     atmosphere: firing.atmosphere,
     fuelled: kiln.energy === 'gas' || kiln.energy === 'wood',
-    witnesses: witnesses.length,
+    witnesses: witnesses.filter(({ place }) => !isShutOff(place)).length,
     shelf,
     thermocouple:
       kiln.thermocoupleXMm === null || kiln.thermocoupleYMm === null

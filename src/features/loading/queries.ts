@@ -43,7 +43,7 @@ export async function loadOf(
       faces.get(piece.id) ?? [],
       layers.get(piece.id) ?? [],
       { coat: nameIn(names), body: null },
-      piece.coatsKnown,
+      piece.keyKnown,
     ),
     flags: (flags.get(piece.id) ?? []).map((flag) => flag.text),
     wants: [

@@ -34,6 +34,8 @@ export const inHandSchema = z.object({
     )
     .max(12)
     .nullable(),
+  /** Somebody's recollection, not a record. */
+  likely: z.boolean().default(false),
   firing: z.object({
     /** A firing on record; null: one that nobody wrote down. */
     id: z.uuid().nullable(),

@@ -63,7 +63,7 @@ test('a tile off the board is on the chart in one act; its cone was meant, not s
   ]);
   const [piece] = await loadPieces(studio.db, { codes: [code] });
   // It waits for nothing more: it was fired and seen.
-  expect(piece).toMatchObject({ waitingFor: null, coatsKnown: true });
+  expect(piece).toMatchObject({ waitingFor: null, keyKnown: 'sure' });
   const firing = await studio.db('firing').where({ id: firingId }).first();
   expect(firing).toMatchObject({ unrecorded: 1, status: 'opened' });
 });
@@ -132,7 +132,7 @@ test('what nobody knows lies on it is not bare: it stands in no cell until someb
   expect(await stands()).toHaveLength(1);
   await studio.must('pieces.put-back', { changes: before });
   expect(await stands()).toEqual([]);
-  expect((await loadPieces(studio.db, { codes: [code] }))[0]!.coatsKnown).toBe(false);
+  expect((await loadPieces(studio.db, { codes: [code] }))[0]!.keyKnown).toBe('lost');
 });
 
 test('a repeat makes no second piece; nonsense is refused beside its field; students may not', async () => {

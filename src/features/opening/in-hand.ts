@@ -123,7 +123,7 @@ export const inHand = operation({
           faces: faces.map((face) => ({ ...face, slipVersionId: null })),
           meant: [],
           done: layers,
-          coatsKnown: taken.coats !== null,
+          keyKnown: taken.coats === null ? 'lost' : taken.likely ? 'likely' : 'sure',
         },
       ],
       person.id,

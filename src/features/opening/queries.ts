@@ -11,6 +11,8 @@ import { beforeOf } from './before';
 import { groupRows } from '@/data/rows';
 import { listBodies } from '@/data/bodies';
 import { listCoatings, paintable } from '@/data/coatings';
+import { cautionsOf, coatsOn } from '@/data/cautions';
+import { firedCautions } from '@/core/chemistry';
 import type { Painted } from '@/features/drawings';
 
 /** Who writes up later than this after the opening sits at a desk, unless they say otherwise. */
@@ -33,10 +35,14 @@ export async function openingRoom(
     listBodies(src),
     listCoatings(src),
   ]);
-  const [observations, photos, before] = await Promise.all([
+  const [observations, photos, before, cautions] = await Promise.all([
     listObservations(src, { firingId: firing.id, current: true }),
     listPhotos(src, { firingId: firing.id }),
     beforeOf(src, firing, placements),
+    cautionsOf(
+      src,
+      pieces.flatMap(({ faces, done }) => coatsOn({ faces, layers: done })),
+    ),
   ]);
   const seenOf = groupRows(
     observations,
@@ -64,11 +70,14 @@ export async function openingRoom(
         setting: place.setting,
         generation: place.generation,
         joined: place.late ? place.id : null,
-        coatsKnown: piece.coatsKnown,
+        keyKnown: piece.keyKnown,
         before: before.get(piece.id) ?? null,
         flags: piece.flags.map((flag) => flag.text),
         faces: piece.faces,
         layers: piece.done.filter((layer) => layer.generation <= Math.max(place.generation, 1)),
+        cautions: firedCautions(
+          coatsOn({ faces: piece.faces, layers: piece.done }).flatMap(cautions),
+        ),
         otherwise:
           piece.meant.length === 0
             ? []

@@ -42,10 +42,12 @@ export type RoomPiece = {
   /** It was on no list when the kiln was lit: where it stands in the firing, so that it can be taken out again. */
   joined: string | null;
   /** False where nobody knows what lies on it. */
-  coatsKnown: boolean;
+  keyKnown: import('@/core/zones').KeyKnown;
   flags: string[];
   faces: import('@/core/zones').Face[];
   layers: import('@/core/zones').Layer[];
+  /** What to beware of in what is on it. */
+  cautions: string[];
   otherwise: string[];
   photos: string[];
   /** How it came out of the firing before this one, where this is a refire. */

@@ -24,9 +24,10 @@ async function ownPieces({ trx, person }: Act, ids: readonly string[]) {
 export const correctLayers = operation({
   contract: contracts.correctLayers,
   permit: permit('keep records'),
-  run: async (act, { pieceIds, layers }) => {
+  run: async (act, { pieceIds, layers, likely }) => {
     await ownPieces(act, pieceIds);
-    for (const id of pieceIds) await replaceDone(act.trx, id, layers, act.person.id, act.now);
+    const key = likely ? 'likely' : 'sure';
+    for (const id of pieceIds) await replaceDone(act.trx, id, layers, act.person.id, act.now, key);
     await refreshCells(act.trx, await pairsOf(act.trx, { pieceIds }));
   },
 });
@@ -34,7 +35,7 @@ export const correctLayers = operation({
 export const editPiece = operation({
   contract: contracts.edit,
   permit: permit('write of own pieces'),
-  run: async (act, { pieceId, mark, notes, ownerId, heightMm }) => {
+  run: async (act, { pieceId, mark, notes, ownerId, heightMm, shown }) => {
     const [piece] = await ownPieces(act, [pieceId]);
     const owner = act.person.role === 'student' ? piece!.ownerId : ownerId;
     await updatePiece(act.trx, pieceId, {
@@ -42,6 +43,7 @@ export const editPiece = operation({
       notes,
       owner_id: owner,
       height_mm: heightMm,
+      shown,
     });
   },
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FACE_KINDS, METHODS, STAGES, WARE_SURFACES, WEIGHTS } from '@/core/zones';
+import { FACE_KINDS, KEYS, METHODS, STAGES, WARE_SURFACES, WEIGHTS } from '@/core/zones';
 import { ATMOSPHERES } from '@/core/signs';
 import { answers, contract, toggled, undoneBy } from '@/platform/contract';
 import { optionalCone } from '@/platform/fields';
@@ -66,6 +66,8 @@ export const heightField = z
 export const correctSchema = z.object({
   pieceIds: z.array(z.uuid()).min(1).max(200),
   layers: z.array(layerSchema).max(12, 'At most 12 layers.'),
+  /** Somebody's recollection, not a record. */
+  likely: z.boolean().default(false),
 });
 export const correctLayers = contract('pieces.correct-layers', correctSchema);
 const changed = z.object({
@@ -79,8 +81,8 @@ const changed = z.object({
   mark: markField.nullable().optional(),
   /** What was really put on; what was meant stays as it is. */
   layers: z.array(layerSchema).max(12).optional(),
-  /** False: nobody knows what lies on it, which is not the same as bare. */
-  coatsKnown: z.boolean().optional(),
+  /** How sure it is what lies on it; what nobody knows is not the same as bare. */
+  keyKnown: z.enum(KEYS).optional(),
   /** The same as on another piece. */
   layersLike: z.uuid().optional(),
 });
@@ -105,6 +107,8 @@ export const editPieceSchema = z.object({
   notes: z.string().trim().max(4000),
   ownerId: z.uuid().nullable(),
   heightMm: heightField,
+  /** Others in the studio may look at it. */
+  shown: z.boolean().default(false),
 });
 export const edit = contract('pieces.edit', editPieceSchema);
 export const flagSchema = z.object({

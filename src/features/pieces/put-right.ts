@@ -43,7 +43,7 @@ function beforeOf(
       // Another form may bring other faces with it.
       ...(to.faces !== undefined || to.form !== undefined ? { faces: [...faces] } : {}),
       ...(to.layers !== undefined || to.layersLike !== undefined
-        ? { layers: piece.done.map(layerOf), coatsKnown: piece.coatsKnown }
+        ? { layers: piece.done.map(layerOf), keyKnown: piece.keyKnown }
         : {}),
     },
   };
@@ -97,8 +97,7 @@ async function change(act: Act, changes: Changes): Promise<Before> {
       });
       if (faces !== null) await replaceFaces(act.trx, id, faces);
       if (layers !== undefined) await replaceDone(act.trx, id, layers, act.person.id, act.now);
-      if (to.coatsKnown !== undefined)
-        await updatePiece(act.trx, id, { coats_known: to.coatsKnown });
+      if (to.keyKnown !== undefined) await updatePiece(act.trx, id, { key_known: to.keyKnown });
     }
   }
   await refreshCells(act.trx, await pairsOf(act.trx, { pieceIds: ids }));

@@ -1,4 +1,5 @@
-import { planTiles, placesFor } from '@/core/designs';
+import { count } from '@/core/units';
+import { formNamed, planTiles, placesFor, type Design } from '@/core/designs';
 import { EVERYWHERE } from '@/core/zones';
 import { newId } from '@/data/ids';
 import { listMaterials } from '@/data/materials';
@@ -26,7 +27,6 @@ import { permit } from '../people';
 import { mixKey, recipeOfMix } from './mixes';
 import { blendNotes, named, namedFactors } from './name';
 import * as contracts from './contracts';
-import type { DesignInput } from './contracts';
 import { type Mix, type PlannedTile } from '@/core/designs/terms';
 import { createTrial, listCoatings, addVersion } from '@/data/coatings';
 import { listBodies } from '@/data/bodies';
@@ -42,7 +42,7 @@ async function namesIn({ trx }: Act): Promise<Map<string, string>> {
   return names;
 }
 
-function planned(design: DesignInput): PlannedTile[] {
+function planned(design: Design): PlannedTile[] {
   try {
     return planTiles(design);
   } catch (error) {
@@ -93,7 +93,7 @@ async function makeMixes(
 export const ask = operation({
   contract: contracts.ask,
   permit: permit('keep records'),
-  run: async (act, { fields, design, tile, sheet, shelves, seed }) => {
+  run: async (act, { fields, design, sheet, shelves, seed, ...tile }) => {
     const { trx, person, now } = act;
     if (
       fields.targetPieceId !== null &&
@@ -101,12 +101,18 @@ export const ask = operation({
     )
       throw notFound('The piece to be matched');
     const tiles = design === null ? [] : planned(design);
-    if (tiles.length > 400)
-      throw refuse(`This design makes ${tiles.length} tiles; at most 400. Make it smaller.`);
+    if (tiles.length > 1000)
+      throw refuse(
+        `This design makes ${count(tiles.length, 'tile')}; at most 1000. Make it smaller.`,
+      );
     const names = await namesIn(act);
     for (const one of tiles)
-      for (const ref of [one.body, ...one.layers.flatMap(({ coat }) => coat ?? [])])
-        if (!names.has(ref)) throw notFound('A coating or body of this design');
+      for (const ref of [
+        one.body,
+        ...one.layers.flatMap(({ coat }) => coat ?? []),
+        ...Object.keys({ ...one.mix?.shares, ...one.mix?.additions }),
+      ])
+        if (!names.has(ref)) throw notFound('A coating, body or material of this design');
     const id = newId();
     const no = await createQuestion(trx, { id, ...fields, design, seed, sheet }, person.id, now);
     if (tiles.length === 0) return { id, no, codes: [] };
@@ -126,22 +132,22 @@ export const ask = operation({
       now,
     );
     const pieces = tiles.map((one): NewPiece => {
-      const layers = one.layers.map((layer): LayerFields => ({
+      const layers = one.layers.map((layer, i): LayerFields => ({
         coatingVersionId: layer.coat ?? (versions.get(mixKey(one.mix as Mix)) as string),
         method: layer.method,
         coats: layer.coats,
         weight: layer.weight,
         thicknessMm: null,
         seconds: layer.seconds,
-        stage: 'bisque',
-        driedBefore: null,
+        stage: layer.stage,
+        driedBefore: i > 0 ? true : null,
         region: { ...EVERYWHERE, stretch: layer.stretch },
         generation: 1,
       }));
       return {
         id: newId(),
         mark: `${no}-${one.no}`,
-        kind: 'tile',
+        kind: formNamed(tile.form)?.kind ?? 'tile',
         bodyId: one.body,
         form: tile.form,
         heightMm: tile.heightMm,
@@ -152,7 +158,7 @@ export const ask = operation({
         madeFor: tile.waitingFor,
         wantedCone: tile.wantedCone,
         wantedAtmosphere: tile.wantedAtmosphere,
-        faces: tile.faces.map((kind, i) => ({ no: i + 1, kind, slipVersionId: null })),
+        faces: tile.faces,
         meant: layers,
         done: layers,
       };
@@ -175,7 +181,7 @@ export const ask = operation({
         place: places.get(one.no)?.place ?? one.no,
       })),
     );
-    await takeFromStock(act, tiles, tile.form, tile.faces.join(', '));
+    await takeFromStock(act, tiles, tile.form, tile.faces.map(({ kind }) => kind).join(', '));
     return { id, no, codes };
   },
 });

@@ -1,117 +1,32 @@
 import { z } from 'zod';
-import { COUNTS, FORMS } from '@/core/designs';
-import { FACE_KINDS, METHODS, WEIGHTS } from '@/core/zones';
-import { ATMOSPHERES } from '@/core/signs';
+import { COUNTS, designSchema, FORMS } from '@/core/designs';
+import { ATMOSPHERES, SIGNS } from '@/core/signs';
 import { answers, contract, undoneBy } from '@/platform/contract';
 import { optionalCone } from '@/platform/fields';
+import { faceSchema, heightField } from '../pieces/contracts';
 
 const words = (most: number) => z.string().trim().max(most, `At most ${most} characters.`);
-const coats = z.number('How many?').int('Whole coats only.').min(1).max(10, 'At most ten coats.');
-const several = <T extends z.ZodType>(one: T, least = 1, most = 40) =>
-  z.array(one).min(least, `Choose at least ${least}.`).max(most, `At most ${most}.`);
-const version = z.uuid('Choose a coating.');
-const percents = several(
-  z.number('Give a number.').min(0, 'Not below 0 %.').max(100, 'Not above 100 %.'),
-  1,
-  12,
-);
-const common = {
-  bodies: several(z.uuid(), 1, 8),
-  repeats: z.number('How many?').int().min(1).max(5, 'At most five of each.'),
-  controls: z.boolean(),
-  apply: z.object({
-    method: z.enum(METHODS),
-    coats,
-    weight: z.enum(WEIGHTS),
-    seconds: z.number().min(0).max(600, 'Longer than ten minutes? Check.').nullable(),
-  }),
-};
-const differ = (corners: readonly string[]): boolean => new Set(corners).size === corners.length;
-const TWICE = 'Two corners are the same: choose different ones.';
-/** A design, its coatings, corners, materials and bodies named by their ids. */
-export const designSchema = z.discriminatedUnion('kind', [
-  z.object({ ...common, kind: z.literal('coats'), coating: version, coats: several(coats, 1, 10) }),
-  z.object({
-    ...common,
-    kind: z.literal('coats on one tile'),
-    coating: version,
-    most: z.number().int().min(2, 'At least two.').max(6, 'At most six.'),
-  }),
-  z.object({
-    ...common,
-    kind: z.literal('seconds'),
-    coating: version,
-    seconds: several(z.number().min(0).max(600), 2, 12),
-  }),
-  z.object({ ...common, kind: z.literal('across bodies'), stack: several(version, 1, 6) }),
-  z.object({
-    ...common,
-    kind: z.literal('factorial'),
-    coatings: several(version),
-    coats: several(coats, 1, 6),
-  }),
-  z.object({
-    ...common,
-    kind: z.literal('line'),
-    corners: z.tuple([version, version]).refine(differ, TWICE),
-    points: z.number().int().min(3, 'At least three.').max(21, 'At most 21.'),
-  }),
-  z.object({
-    ...common,
-    kind: z.literal('triaxial'),
-    corners: z.tuple([version, version, version]).refine(differ, TWICE),
-    steps: z.number().int().min(2, 'At least two.').max(10, 'At most ten.'),
-  }),
-  z.object({
-    ...common,
-    kind: z.literal('grid'),
-    corners: z.tuple([version, version, version, version]).refine(differ, TWICE),
-    rows: z.number().int().min(2).max(10, 'At most ten.'),
-    columns: z.number().int().min(2).max(10, 'At most ten.'),
-  }),
-  z.object({
-    ...common,
-    kind: z.literal('colourant'),
-    base: version,
-    material: z.uuid('Choose a material.'),
-    percents,
-  }),
-  z.object({
-    ...common,
-    kind: z.literal('crazing'),
-    base: version,
-    steps: z.number().int().min(1).max(8, 'At most eight.'),
-    silica: z.uuid('Choose a material.'),
-    kaolin: z.uuid('Choose a material.'),
-  }),
-  z.object({ ...common, kind: z.literal('body and glaze'), glaze: version, percents }),
-  z.object({
-    ...common,
-    kind: z.literal('matrix'),
-    bases: several(version),
-    overs: several(version),
-    both: z.boolean(),
-  }),
-  z.object({ ...common, kind: z.literal('list'), stacks: several(several(version, 1, 6)) }),
-]);
 export const questionFields = z.object({
   text: words(300).min(1, 'What do you want to know?'),
   varied: words(300).default(''),
   held: words(500).default(''),
   expected: words(500).default(''),
+  /** The sign that its tiles are looked at for. */
+  about: z
+    .enum(SIGNS.map(({ id }) => id) as [string, ...string[]])
+    .nullable()
+    .default(null),
   targetPieceId: z.uuid().nullable().default(null),
 });
 export const askSchema = z.object({
   fields: questionFields,
   design: designSchema.nullable(),
-  tile: z.object({
-    form: z.enum(FORMS.map(({ name }) => name) as [string, ...string[]]),
-    heightMm: z.number('Give a height.').positive().max(3000).nullable(),
-    faces: z.array(z.enum(FACE_KINDS)).min(1).max(4),
-    waitingFor: z.enum(['bisque', 'glaze']),
-    wantedCone: optionalCone,
-    wantedAtmosphere: z.enum(ATMOSPHERES).nullable(),
-  }),
+  form: z.enum(FORMS.map(({ name }) => name) as [string, ...string[]]),
+  heightMm: heightField,
+  faces: z.array(faceSchema).min(1, 'A piece has at least one face.').max(6, 'At most six faces.'),
+  waitingFor: z.enum(['bisque', 'glaze']),
+  wantedCone: optionalCone,
+  wantedAtmosphere: z.enum(ATMOSPHERES).nullable(),
   sheet: z.object({
     dryG: z
       .number('Give a weight.')
@@ -205,5 +120,4 @@ const dropping = contract(
   answers<z.input<typeof formCardSchema>>(),
 );
 export const dropFormCard = undoneBy(dropping, saveFormCard, (_, card) => card);
-export type DesignInput = z.output<typeof designSchema>;
 export type AskInput = z.input<typeof askSchema>;

@@ -1,11 +1,16 @@
-import { confounding, planTiles } from '@/core/designs';
-import { askedOf, DESIGNS, effort, firstDesign, words } from './design';
+import {
+  confounding,
+  DESIGN_KINDS,
+  designOf,
+  designSchema,
+  firstDesign,
+  planTiles,
+} from '@/core/designs';
+import { effort, havingOf, words } from './design';
 import { mixKey, recipeOfMix } from './mixes';
 import { named, namedFactors } from './name';
 import type { AskChoices } from './queries';
 import type { Recipe } from '@/data/recipes';
-import { designSchema } from './contracts';
-import { DESIGN_KINDS } from '@/core/designs/terms';
 
 const id = (n: number): string => `0193f7a0-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const some = (from: number, count: number, name: string) =>
@@ -26,17 +31,21 @@ const common = {
   bodies: [id(100)],
   repeats: 1,
   controls: true,
-  apply: { method: 'dip', coats: 1, weight: 'normal', seconds: null },
+  apply: { method: 'dip', coats: 1, weight: 'normal', seconds: null, stage: 'bisque' },
 } as const;
 
-test('every kind of design can be chosen', () => {
-  expect(DESIGNS.map(({ kind }) => kind).sort()).toEqual([...DESIGN_KINDS].sort());
-});
+const having = havingOf(choices);
+const names = new Map(
+  [...choices.bodies, ...choices.coatings, ...choices.materials].map(({ id, name }) => [id, name]),
+);
+/** The body varies only where it is asked of. */
+const bodiesFor = (kind: (typeof DESIGN_KINDS)[number]): string[] =>
+  designOf(kind).acrossBodies ? [id(100), id(101), id(102)] : [...common.bodies];
 
 describe.each(DESIGN_KINDS.map((kind) => [kind] as const))(
   'a first design of kind “%s”',
   (kind) => {
-    const design = firstDesign(kind, choices, { ...common, bodies: [...common.bodies] });
+    const design = firstDesign(kind, having, { ...common, bodies: bodiesFor(kind) });
 
     test('is taken by the server as it stands and makes tiles', () => {
       expect(designSchema.safeParse(design).error?.issues ?? []).toEqual([]);
@@ -45,7 +54,7 @@ describe.each(DESIGN_KINDS.map((kind) => [kind] as const))(
 
     test('changes nothing but what it asks about, and all it varies is varied', () => {
       const tiles = planTiles(design).map(({ factors }) => factors);
-      const found = confounding(tiles, askedOf(design));
+      const found = confounding(tiles, designOf(kind).asked(design));
       expect(found.unasked).toEqual([]);
       // One tile alone compares nothing with nothing; the body varies only where it is asked of.
       if (tiles.length > 1) expect(found.constant.filter((name) => name !== 'body')).toEqual([]);
@@ -55,15 +64,26 @@ describe.each(DESIGN_KINDS.map((kind) => [kind] as const))(
       const { minutes, clayG } = effort(design, planTiles(design).length);
       expect(minutes).toBeGreaterThan(0);
       expect(clayG).toBe(80 * planTiles(design).length);
-      expect(words(kind, 'Tarn').text).toMatch(/^Tarn: /);
-      expect(words(kind, 'Tarn').varied).not.toBe('');
+      const { text, varied } = words(design, names);
+      expect(text).toMatch(/^(How|What|Which|Do|When) .*\?$/);
+      expect(text).not.toContain('{');
+      expect(varied).not.toBe('');
     });
   },
 );
 
 test('a larger design takes longer', () => {
-  const grid = firstDesign('grid', choices, { ...common, bodies: [...common.bodies] });
+  const grid = firstDesign('grid', having, { ...common, bodies: [...common.bodies] });
   expect(effort(grid, 35).minutes).toBeGreaterThan(effort(grid, 4).minutes);
+});
+
+test('a question is asked of what the design is about, in the studio’s names', () => {
+  const of = (kind: (typeof DESIGN_KINDS)[number], named?: string) =>
+    words(firstDesign(kind, havingOf(choices, named), { ...common, bodies: [] }), names).text;
+  expect(of('grid')).toBe('What lies between Glaze 0, Glaze 1, Glaze 2 and Glaze 3?');
+  expect(of('coats', id(203))).toBe('How many coats of Glaze 3?');
+  expect(of('crazing')).toBe('Do silica and a little kaolin stop Glaze 0 crazing?');
+  expect(of('matrix')).toBe('Which glaze goes over which?');
 });
 
 test('ids become names wherever they stand, and what has none stays', () => {

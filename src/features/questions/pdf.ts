@@ -1,16 +1,32 @@
+import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import type { Sheet } from './sheets';
 
 const MARGIN = 40;
 const ROW = 18;
 
-/** The built-in fonts know Windows' characters only; the few others that sheets use are spelled out. */
+/** The typeface of the application, as it ships: the one on the screen is the one on paper. */
+const FILES = join(process.cwd(), 'node_modules/@fontsource/atkinson-hyperlegible-next/files');
+const fontFile = (weight: 400 | 700): string =>
+  join(FILES, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`);
+const TEXT = 'text';
+const BOLD = 'bold';
+
+/** Small figures stand in none of its files: they are spelled out. */
 const plain = (text: string): string =>
-  text.replaceAll('–', '-').replaceAll('…', '...').replaceAll('₂', '2').replaceAll('₃', '3');
+  text.replace(/[₀-₉]/g, (one) => String(one.codePointAt(0)! - 0x2080)).replaceAll('∆', 'cone ');
 
 /** Sheets as a PDF of A4 pages, each row with a box to tick. */
 export function sheetPdf(title: string, sheets: readonly Sheet[]): Promise<Buffer> {
-  const pdf = new PDFDocument({ size: 'A4', margin: MARGIN, info: { Title: title } });
+  const pdf = new PDFDocument({
+    size: 'A4',
+    margin: MARGIN,
+    info: { Title: title },
+    // Nothing is drawn in a built-in typeface.
+    font: fontFile(400),
+  });
+  pdf.registerFont(TEXT, fontFile(400));
+  pdf.registerFont(BOLD, fontFile(700));
   const chunks: Buffer[] = [];
   pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
   const done = new Promise<Buffer>((resolve, reject) => {
@@ -27,17 +43,17 @@ export function sheetPdf(title: string, sheets: readonly Sheet[]): Promise<Buffe
 
 function drawSheet(pdf: PDFKit.PDFDocument, title: string, sheet: Sheet): void {
   const width = pdf.page.width - 2 * MARGIN;
-  pdf.font('Helvetica').fontSize(9).fillColor('#333').text(plain(title), MARGIN, MARGIN, { width });
-  pdf.font('Helvetica-Bold').fontSize(17).fillColor('#000').text(sheet.title, { width });
-  pdf.font('Helvetica').fontSize(9.5).text(plain(sheet.lead), { width });
+  pdf.font(TEXT).fontSize(9).fillColor('#333').text(plain(title), MARGIN, MARGIN, { width });
+  pdf.font(BOLD).fontSize(17).fillColor('#000').text(sheet.title, { width });
+  pdf.font(TEXT).fontSize(9.5).text(plain(sheet.lead), { width });
   for (const caution of sheet.cautions)
-    pdf.font('Helvetica-Bold').text(plain(`Caution. ${caution}`), { width });
+    pdf.font(BOLD).text(plain(`Caution. ${caution}`), { width });
   pdf.moveDown(0.6);
   for (const group of sheet.groups) {
     if (group.title !== '') {
       room(pdf, 3 * ROW);
       pdf
-        .font('Helvetica-Bold')
+        .font(BOLD)
         .fontSize(11)
         .text(plain(group.title), MARGIN, pdf.y + 6, { width });
     }
@@ -74,7 +90,7 @@ function drawRows(
   );
   const scale = (width - box) / wants.reduce((sum, want) => sum + want, 0);
   const line = (cells: readonly string[], bold: boolean): void => {
-    pdf.font(bold ? 'Helvetica-Bold' : 'Helvetica').fontSize(bold ? 9 : 9.5);
+    pdf.font(bold ? BOLD : TEXT).fontSize(bold ? 9 : 9.5);
     const height = Math.max(
       ROW,
       ...cells.map(

@@ -3,9 +3,13 @@ import type { Source } from '@/data/database';
 import { readStudio, unitsOf } from '@/data/studio';
 import { listMaterials } from '@/data/materials';
 import { layersOf } from '@/data/layers';
+import { listPieces } from '@/data/pieces';
 import { listQuestions, tilesOf, type Question } from '@/data/questions';
 import { recipesOf } from '@/data/recipes';
 import { tileStock } from '@/data/stock';
+import { listObservations } from '@/data/observations';
+import { groupRows } from '@/data/rows';
+import { shownWords, stateOf } from '@/core/looks';
 import { sheetsFor, type Sheet } from './sheets';
 import { listBodies } from '@/data/bodies';
 import { listCoatings, offeredVersions } from '@/data/coatings';
@@ -14,7 +18,25 @@ import { listCoatings, offeredVersions } from '@/data/coatings';
 export async function questionData(src: Source, no: number) {
   const [question] = Number.isInteger(no) ? await listQuestions(src, { no }) : [];
   if (question === undefined) return null;
-  const tiles = await tilesOf(src, question.id);
+  const plain = await tilesOf(src, question.id);
+  const seen = groupRows(
+    await listObservations(src, {
+      pieceIds: plain.map(({ pieceId }) => pieceId),
+      current: true,
+    }),
+    (one) => one,
+    ({ pieceId }) => pieceId,
+  );
+  const tiles = plain.map((tile) => {
+    const state = stateOf(
+      (seen.get(tile.pieceId) ?? []).map((one) => ({
+        ...one,
+        by: one.seenBy,
+        seenAt: one.seenAt.toISOString(),
+      })),
+    );
+    return { ...tile, shown: shownWords(state?.now ?? null, question.about) };
+  });
   const [coatings, studio] = await Promise.all([listCoatings(src), readStudio(src)]);
   const units = studio === null ? SI : unitsOf(studio);
   const names = new Map(
@@ -35,6 +57,7 @@ export async function questionData(src: Source, no: number) {
           names,
           recipes: await recipesOf(src, corners),
           materials: await listMaterials(src),
+          fired: (await listPieces(src, { ids: [tiles[0]!.pieceId] }))[0]?.waitingFor !== 'bisque',
           weigh: (grams) => formatMass(grams, units, 0.01),
           layers: await layersOf(
             src,

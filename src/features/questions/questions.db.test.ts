@@ -1,3 +1,4 @@
+import { facesOfForm } from '@/core/designs';
 import { listCoatings } from '@/data/coatings';
 import { listMaterials } from '@/data/materials';
 import { listPieces, loadPieces } from '@/data/pieces';
@@ -18,6 +19,16 @@ beforeAll(async () => {
   ({ studio } = room);
 });
 afterAll(() => studio.db.destroy());
+
+/** Fires all tiles of a question. */
+async function fireTiles(id: string): Promise<{ firingId: string; ids: string[] }> {
+  const tiles = await tilesOf(studio.db, id);
+  const firingId = await planFiring(studio);
+  const ids = tiles.map(({ pieceId }) => pieceId);
+  await studio.must('loading.place', { firingId, pieceIds: ids, shelf: 1 });
+  await advance(studio, firingId);
+  return { firingId, ids };
+}
 
 test('a crazing ladder makes its tiles, a test coating with a version a step, and their recipes', async () => {
   const asked = await studio.must<Asked>('questions.ask', asking(room.crazing()));
@@ -183,6 +194,12 @@ test('a grid of 35 has a cup table in which every cup is full, and a PDF of all 
   const pages = pdf.toString('latin1').match(/\/Type \/Page\b/g)!;
   expect(pages.length).toBeGreaterThanOrEqual(4);
   expect(textOf(pdf)).toContain('Cups by volume');
+  // In the typeface of the application, and in no other.
+  const names = [...pdf.toString('latin1').matchAll(/\/BaseFont \/([\w+-]+)/g)].map(
+    ([, one]) => one,
+  );
+  expect(names.length).toBeGreaterThan(1);
+  for (const name of names) expect(name).toMatch(/Atkinson/);
 });
 
 test('results fill in as tiles are written up, and a question whose tiles are all out asks to be concluded', async () => {
@@ -190,11 +207,7 @@ test('results fill in as tiles are written up, and a question whose tiles are al
     'questions.ask',
     asking({ ...room.common(), kind: 'coats', coating: studio.version('pitch'), coats: [1, 2] }),
   );
-  const tiles = await tilesOf(studio.db, asked.id);
-  const firingId = await planFiring(studio);
-  const ids = tiles.map(({ pieceId }) => pieceId);
-  await studio.must('loading.place', { firingId, pieceIds: ids, shelf: 1 });
-  await advance(studio, firingId);
+  const { firingId, ids } = await fireTiles(asked.id);
   const of = async () => (await listQuestions(studio.db, { id: asked.id }))[0]!;
   expect(ripe(await of())).toBe(false);
   await studio.must(
@@ -221,4 +234,96 @@ test('results fill in as tiles are written up, and a question whose tiles are al
   expect(ripe(await of())).toBe(false);
   await studio.must('questions.conclude', { id: asked.id, conclusion: null });
   expect((await of()).conclusion).toBeNull();
+});
+
+test('a matrix makes every pair both ways and each alone, by every number of coats, with its glazing order', async () => {
+  const asked = await studio.must<Asked>(
+    'questions.ask',
+    asking({
+      ...room.common(),
+      kind: 'matrix',
+      bases: [studio.version('pitch')],
+      overs: [studio.version('tarn')],
+      both: true,
+      baseCoats: [1, 2],
+      overCoats: [1],
+      baseOn: 'lower two thirds',
+      overOn: 'upper two thirds',
+    }),
+  );
+  const pieces = await loadPieces(studio.db, { codes: asked.codes });
+  const stacks = pieces.map(({ done }) =>
+    done.map(({ coat, coats }) => `${coat.slug} ${coats}`).join(' + '),
+  );
+  expect(stacks.sort()).toEqual([
+    'pitch 1', 'pitch 1 + tarn 1', 'pitch 2', 'pitch 2 + tarn 1',
+    'tarn 1', 'tarn 1 + pitch 1', 'tarn 2', 'tarn 2 + pitch 1',
+  ]); // prettier-ignore
+  const { sheets } = (await questionData(studio.db, asked.no))!;
+  const order = sheets.find(({ key }) => key === 'glaze')!;
+  expect(order.groups.map(({ title }) => title)).toEqual(['First', 'Then, on the dry coat (2)']);
+  // A row for each coat, how and where; all tiles that want it so are in it.
+  const rows = order.groups[0]!.rows;
+  expect(rows.length).toBeLessThan(asked.codes.length + 1);
+  expect(rows.flatMap(([, , , nos]) => nos!.split(', '))).toHaveLength(asked.codes.length);
+});
+
+test('ware of a design is ware with its surfaces, and raw coats go on raw clay', async () => {
+  const asked = await studio.must<Asked>(
+    'questions.ask',
+    asking(
+      {
+        ...room.common(),
+        apply: { ...room.common().apply, stage: 'leather-hard' },
+        kind: 'coats',
+        coating: studio.version('pitch'),
+        coats: [1],
+      },
+      {
+        form: 'mug',
+        faces: facesOfForm('mug').map((face) => ({ ...face, slipVersionId: null })),
+        waitingFor: 'bisque',
+      },
+    ),
+  );
+  const [piece] = await loadPieces(studio.db, { codes: asked.codes });
+  expect(piece).toMatchObject({ kind: 'ware', form: 'mug' });
+  expect(piece!.faces.map(({ surface }) => surface)).toEqual(['outside', 'inside', 'rim', 'foot']);
+  expect(piece!.done[0]).toMatchObject({ stage: 'leather-hard' });
+  // Raw clay takes a scratch; what waits for its glaze firing has been fired hard.
+  const lead = async (no: number) =>
+    (await questionData(studio.db, no))!.sheets.find(({ key }) => key === 'labels')!.lead;
+  expect(await lead(asked.no)).toMatch(/^Scratch the code/);
+  const bisque = await studio.must<Asked>('questions.ask', asking(room.crazing()));
+  expect(await lead(bisque.no)).toMatch(/^Write the code on the foot with an iron/);
+});
+
+test('the board of a question shows the sign that was asked about, as each tile is now', async () => {
+  const asked = await studio.must<Asked>(
+    'questions.ask',
+    asking(
+      { ...room.common(), kind: 'coats', coating: studio.version('pitch'), coats: [1, 2, 3, 4] },
+      { fields: { text: 'Does it craze?', about: 'crazing' } },
+    ),
+  );
+  const { firingId, ids } = await fireTiles(asked.id);
+  const sign = (name: string, severity: number) => ({ sign: name, severity, wanted: false });
+  const see = (i: number, signs: object[]) =>
+    studio.must('opening.record', recordInput(firingId, [ids[i]!], { surface: 'gloss', signs }));
+  await see(0, [sign('crazing', 2)]);
+  await see(1, [sign('crazing', 1)]);
+  await see(2, []);
+  const shown = async () =>
+    (await questionData(studio.db, asked.no))!.tiles.map((tile) => tile.shown);
+  expect(await shown()).toEqual(['crazed', 'crazed, slight', 'sound', null]);
+  expect((await listQuestions(studio.db, { id: asked.id }))[0]!.about).toBe('crazing');
+});
+
+test('a material or coating that there is none of is refused, and nothing is made', async () => {
+  const before = (await listQuestions(studio.db)).length;
+  const ghost = '0193f7a0-0000-7000-8000-000000000999';
+  expect(
+    await studio.act('questions.ask', asking({ ...room.crazing(), silica: ghost })),
+  ).toMatchObject({ ok: false });
+  expect(await listQuestions(studio.db)).toHaveLength(before);
 });

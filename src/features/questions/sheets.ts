@@ -1,6 +1,6 @@
 /** The sheets to work from: what is weighed, poured, dipped and scratched in, reckoned from a question. */
 import { count } from '@/core/units';
-import { hazardsOf } from '@/core/chemistry';
+import { hazardsByMaterial } from '@/core/chemistry';
 import { describeRegion } from '@/core/zones';
 import type { Material } from '@/data/materials';
 import type { PieceLayer } from '@/data/layers';
@@ -27,6 +27,8 @@ export type SheetInput = {
   /** Coating names by version id. */
   names: ReadonlyMap<string, string>;
   layers: ReadonlyMap<string, readonly PieceLayer[]>;
+  /** The tiles are fired hard already: nothing can be scratched in. */
+  fired: boolean;
   /** A weight in the studio's unit, to a hundredth of a gram. */
   weigh: (grams: number) => string;
 };
@@ -70,9 +72,9 @@ export function cautions(input: SheetInput, materialIds: readonly string[]): str
   const used = input.materials.filter(({ id }) => materialIds.includes(id));
   return [
     DUST,
-    ...hazardsOf(used)
-      .filter(({ hazard }) => hazard !== 'dust' && hazard !== 'silica dust')
-      .map(({ words, from }) => `${from.join(', ')}: ${words}`),
+    ...hazardsByMaterial(used, ['dust', 'silica dust']).map(
+      ({ words, from }) => `${from.join(', ')}: ${words}`,
+    ),
   ];
 }
 
@@ -131,7 +133,7 @@ function labelSheet(input: SheetInput): Sheet {
   return {
     key: 'labels',
     title: 'Labels and key',
-    lead: 'Scratch the code into the foot, or write it with an iron wash that survives the fire. Places on the shelves are drawn at random so that place and treatment are not confused.',
+    lead: `${input.fired ? 'Write the code on the foot with an iron or underglaze pencil: it survives the fire.' : 'Scratch the code into the foot, deep enough to be read through glaze.'} Places on the shelves are drawn at random so that place and treatment are not confused.`,
     cautions: [],
     columns: ['No', 'Code', 'Body', 'What', 'Shelf, place'],
     groups: [

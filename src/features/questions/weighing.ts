@@ -1,11 +1,14 @@
 /** Sheets for the scale and the cups. */
-import { cups, type BlendPoint } from '@/core/designs';
+import { count } from '@/core/units';
+import { cups, SHIFT, type BlendPoint } from '@/core/designs';
 import {
   batch,
   drySolids,
   mixDensity,
   orderOfAdditions,
   percentOf,
+  roundTo,
+  type MixNode,
   type Variant,
 } from '@/core/slurry';
 import { mixSteps } from '../store/server';
@@ -36,7 +39,7 @@ const nameless = (name: string): string =>
   `${name} has no recipe yet: write it in the store first.`;
 
 export function weighCorners(input: SheetInput): Sheet {
-  const wanted: { name: string; grams: number }[] = [];
+  const wanted: { name: string; grams: number; exact: number }[] = [];
   const { corners, plan } = cupPlan(input);
   const density = new Map(input.materials.map((one) => [one.id, one.density]));
   const groups = corners.map((corner, i) => {
@@ -71,7 +74,7 @@ export function weighCorners(input: SheetInput): Sheet {
     key: 'weigh',
     title: 'Weigh out the corners',
     lead: shortLead(
-      'Sieve each corner and bring all of them to the same SG: cups are only right when every litre carries the same dry weight.',
+      `Sieve each corner and bring all of them to the same SG: cups are only right when every litre carries the same dry weight.${roundedWords(wanted)}`,
       shortages(input, wanted),
     ),
     cautions: cautions(input, used),
@@ -79,6 +82,15 @@ export function weighCorners(input: SheetInput): Sheet {
     groups,
   };
 }
+
+/** What is weighed into the pots of an order, as a scale shows it. */
+const weighed = (
+  { weigh, children }: MixNode,
+  resolution: number,
+): { name: string; exact: number; grams: number }[] => [
+  ...weigh.map(({ name, grams }) => ({ name, exact: grams, grams: roundTo(grams, resolution) })),
+  ...children.flatMap((child) => weighed(child, resolution)),
+];
 
 export function weighVariants(input: SheetInput): Sheet {
   const mixes = ownMixes(input.tiles);
@@ -97,6 +109,7 @@ export function weighVariants(input: SheetInput): Sheet {
     ),
   }));
   const groups: Sheet['groups'] = [];
+  const rounded: { name: string; exact: number; grams: number }[] = [];
   const wanted = variants.flatMap(({ baseGrams, additions }) =>
     Object.entries(additions).map(([material, percent]) => ({
       name: material,
@@ -117,10 +130,12 @@ export function weighVariants(input: SheetInput): Sheet {
     });
   else {
     const order = orderOfAdditions(variants);
+    rounded.push(...weighed(order.root, resolutionG));
     if (recipe === undefined) groups.push({ title: nameless(name), rows: [] });
     else {
       const made = batch(percentOf(recipe.lines), order.root.baseGrams, resolutionG);
       wanted.push(...made.lines);
+      rounded.push(...made.lines);
       groups.push({
         title: `Base for all: ${name}, ${input.weigh(order.root.baseGrams)} dry`,
         rows: made.lines.map((line) => [
@@ -131,7 +146,7 @@ export function weighVariants(input: SheetInput): Sheet {
       });
     }
     groups.push({
-      title: `Then, in this order (${order.weighings} weighings; what is in cannot be taken out)`,
+      title: `Then, in this order (${count(order.weighings, 'weighing')}${order.fewest ? ', the fewest there can be' : ''}; what is in cannot be taken out)`,
       rows: mixSteps(order.root, input.weigh).map(([what = '', amount = '']) => [what, '', amount]),
     });
   }
@@ -142,11 +157,38 @@ export function weighVariants(input: SheetInput): Sheet {
   return {
     key: 'weigh',
     title: 'Weigh out',
-    lead: shortLead(`${input.weigh(dryG)} of dry base for each variant.`, shortages(input, wanted)),
+    lead: shortLead(
+      `${input.weigh(dryG)} of dry base for each variant.${roundedWords(rounded)}`,
+      shortages(input, wanted),
+    ),
     cautions: cautions(input, used),
     columns: ['What', '', 'Weigh'],
     groups,
   };
+}
+
+/** "Rounding shifts the blend of tiles 3, 7 by up to 7 %": what a measure does to the shares of a cup. */
+function shiftWords(
+  shifted: readonly { point: number; by: number }[],
+  nosOf: (point: number) => readonly number[],
+): string {
+  if (shifted.length === 0) return '';
+  const nos = shifted.flatMap(({ point }) => nosOf(point));
+  const most = Math.max(...shifted.map(({ by }) => by));
+  return ` Rounding shifts the blend of ${nos.length === 1 ? 'tile' : 'tiles'} ${nos.join(', ')} by up to ${Math.round(100 * most)} %.`;
+}
+
+/** Weights that a scale rounds by more than 2 %, in words: "The scale rounds Cobalt carbonate by 10 %". */
+export function roundedWords(
+  lines: readonly { name: string; exact: number; grams: number }[],
+): string {
+  const off = lines.flatMap(({ name, exact, grams }) => {
+    const by = exact > 0 ? Math.abs(grams - exact) / exact : 0;
+    return by > SHIFT ? [`${name} by ${Math.round(100 * by)} %`] : [];
+  });
+  return off.length === 0
+    ? ''
+    : ` The scale rounds ${[...new Set(off)].join(', ')}: weigh more, or on a finer one.`;
 }
 
 export function cupSheet(input: SheetInput): Sheet {
@@ -157,9 +199,9 @@ export function cupSheet(input: SheetInput): Sheet {
     title: 'Cups by volume',
     lead: `Each cup holds ${input.question.sheet.cupMl} ml. Stir every corner before every cup.${
       plan.doubtful.length > 0
-        ? ` ${plan.doubtful.length} shares are smaller than ${input.question.sheet.measureMl} ml: take a larger cup or a finer measure.`
+        ? ` ${count(plan.doubtful.length, 'share')} ${plan.doubtful.length === 1 ? 'is' : 'are'} smaller than ${input.question.sheet.measureMl} ml: take a larger cup or a finer measure.`
         : ''
-    }`,
+    }${shiftWords(plan.shifted, (point) => mixes[point]?.nos ?? [])}`,
     cautions: ['Wet glaze: gloves, no food or drink at the bench, wipe spills while they are wet.'],
     columns: ['Tile', ...letters],
     groups: [

@@ -1,23 +1,37 @@
-import { nearCodes, readCode } from '@/core/codes';
-import { formatCone } from '@/core/cones';
-import type { Source } from '@/data/database';
-import { listFirings } from '@/data/firings';
-import type { Person } from '@/data/people';
-import { findByMarks, listPieces } from '@/data/pieces';
-import { may, mayTouchPiece } from '../people';
+/** One search that answers: codes, names, what pieces show, questions, firings, notes and acts. */
+import { readAsked, type Asked, type Chip } from '@/core/finding';
+import { plainColours } from '@/core/standing';
 import { listBodies } from '@/data/bodies';
-import { entryAt } from '@/data/entries';
-import { listCoatings } from '@/data/coatings';
+import { coatNames, listCoatings, type Coating } from '@/data/coatings';
+import type { Source } from '@/data/database';
+import { findWaiting } from '@/data/finding';
 import { listKilns } from '@/data/kilns';
+import { listPeople, type Person } from '@/data/people';
+import { listPieces } from '@/data/pieces';
+import { may } from '../people';
+import { cellsFor } from './find-cells';
+import {
+  byCode,
+  byWords,
+  entries,
+  firingsOf,
+  namesOf,
+  pieceFound,
+  type Found,
+  type Studio,
+} from './find-records';
 
-export type Found = { kind: string; title: string; detail: string; href: string };
+export type { Found } from './find-records';
+/** What was understood of a line, and the line without it. */
+export type FoundChip = { name: string; rest: string };
+export type Answer = { found: Found[]; hint: string | null; chips: FoundChip[] };
 
 const ACTS: readonly { words: string; title: string; href: string }[] = [
   { words: 'make tiles pieces lot alike new', title: 'Make tiles', href: '/tests/make' },
   {
     words: 'matrix every base over board new',
     title: 'Every base under every over',
-    href: '/tests/matrix',
+    href: '/tests/ask?design=matrix',
   },
   { words: 'plan firing load kiln new', title: 'Plan a firing', href: '/kilns/plan' },
   { words: 'schedule program hold cone how long', title: 'Schedules', href: '/kilns/schedules' },
@@ -35,128 +49,125 @@ const ACTS: readonly { words: string; title: string; href: string }[] = [
   },
 ];
 
-const has = (text: string, wanted: string): boolean => text.toLowerCase().includes(wanted);
+const MOST = 25;
 
-/** What the search field finds, best guess first; a code that is nearly right gets a hint. */
-export async function search(
-  src: Source,
-  person: Person,
-  text: string,
-): Promise<{ found: Found[]; hint: string | null }> {
-  const wanted = text.trim().toLowerCase();
-  const records = may(person, 'see records');
-  const found: Found[] = [];
-  let hint: string | null = null;
-  const code = readCode(wanted);
-  if (code.ok) {
-    for (const piece of await listPieces(src, { codes: [code.code] })) {
-      if (mayTouchPiece(person, piece.ownerId))
-        found.push({
-          kind: 'piece',
-          title: piece.code,
-          detail: `${piece.form}, ${piece.bodyName}`,
-          href: `/pieces/${piece.code}`,
-        });
-    }
-    if (found.length === 0) hint = `${code.code} is a right code, but no piece of yours bears it.`;
-  } else if (/^[a-z0-9]{5}$/.test(wanted) && records) {
-    const near = await listPieces(src, { codes: nearCodes(wanted) });
-    for (const piece of near)
-      found.push({
-        kind: 'piece?',
-        title: piece.code,
-        detail: `one character away: ${piece.form}, ${piece.bodyName}`,
-        href: `/pieces/${piece.code}`,
-      });
-  }
-  if (wanted !== '' && records) {
-    for (const { code: bearer } of (await findByMarks(src, [text.trim()]))
-      .get(wanted)
-      ?.slice(0, 5) ?? []) {
-      found.push({
-        kind: 'piece',
-        title: bearer,
-        detail: `mark “${text.trim()}”`,
-        href: `/pieces/${bearer}`,
-      });
-    }
-  }
-  const [bodies, coatings] = await Promise.all([listBodies(src), listCoatings(src)]);
-  const pair = /^(.+?)\s+over\s+(.+)$/.exec(wanted);
-  if (pair) {
-    const named = (part: string) => coatings.filter((coating) => has(coating.name, part.trim()));
-    for (const over of named(pair[1] as string)) {
-      for (const base of named(pair[2] as string)) {
-        if (over.slug !== base.slug)
-          found.push({
-            kind: 'chart',
-            title: `${over.name} over ${base.name}`,
-            detail: '',
-            href: `/chart?at=${base.slug}/${over.slug}`,
-          });
-      }
-    }
-  }
-  /** Entries of that name; a double leads to what it is. */
-  const called = <T extends Parameters<typeof entryAt>[0][number] & { name: string }>(
-    entries: readonly T[],
-  ): T[] => [
-    ...new Set(
-      entries
-        .filter((one) => wanted !== '' && has(one.name, wanted))
-        .flatMap(({ slug }) => entryAt(entries, slug) ?? []),
-    ),
-  ];
-  for (const coating of called(coatings)) {
-    found.push({
-      kind: coating.kind,
-      title: coating.name,
-      detail: coating.whatItDoes,
-      href: records ? `/store/coatings/${coating.slug}` : `/chart?at=${coating.slug}/`,
-    });
-  }
-  for (const body of called(bodies)) {
-    found.push({
-      kind: 'body',
-      title: `Chart on ${body.name}`,
-      detail: body.notes,
-      href: `/chart?body=${body.slug}`,
-    });
-  }
-  if (records && wanted !== '') {
-    const kilns = await listKilns(src);
-    const number = /(\d+)$/.exec(wanted)?.[1];
-    const meant = kilns.find((one) => has(wanted, one.name.toLowerCase()) || has(one.name, wanted));
-    const kiln = meant && entryAt(kilns, meant.slug);
-    if (kiln) {
-      if (number === undefined)
-        found.push({
-          kind: 'kiln',
-          title: kiln.name,
-          detail: 'its thermocouple, hot and cold places, upkeep',
-          href: `/kilns/${kiln.slug}`,
-        });
-      const firings = await listFirings(src, {
-        kilnId: kiln.id,
-        limit: 6,
-        ...(number === undefined ? {} : { no: Number(number) }),
-      });
-      for (const firing of firings) {
-        found.push({
-          kind: 'firing',
-          title: `${kiln.name} ${firing.no}`,
-          detail: `${firing.kind}, cone ${formatCone(firing.targetCone)}, ${firing.plannedFor ?? 'no date'}, ${firing.status}`,
-          href: `/kilns/firings/${firing.id}`,
-        });
-      }
-    }
-  }
-  if (records) {
-    for (const act of ACTS.filter(
-      (one) => wanted === '' || wanted.split(/\s+/).every((word) => has(one.words, word)),
-    )) {
-      found.push({ kind: 'do', title: act.title, detail: '', href: act.href });
-    }
-  }
-  return { found: found.slice(0, 25), hint };
+/** Coatings whose own words name the colour that was asked for: "Pale celadon that pools". */
+function saysOfItself(asked: Asked, coatings: readonly Coating[], any: boolean): Found[] {
+  // Of a plain colour there are many; a name such as celadon is a kind of glaze.
+  const colours = asked.chips.flatMap(({ filter }) =>
+    filter.is === 'colour' && (any || plainColours(filter.key)[0] !== filter.key)
+      ? [filter.key]
+      : [],
+  );
+  return coatings
+    .filter(({ archived, trial, whatItDoes }) => {
+      const words = whatItDoes.toLowerCase().split(/[^a-z]+/);
+      return !archived && !trial && colours.some((colour) => words.includes(colour));
+    })
+    .map((one) => ({
+      kind: one.kind,
+      title: one.name,
+      detail: one.whatItDoes,
+      href: `/store/coatings/${one.slug}`,
+    }));
 }
+
+const isName = ({ filter }: Chip): boolean => filter.is === 'coating' || filter.is === 'body';
+
+/** Cells that show all of it; where there are none, all but the one thing said last. */
+async function nearestCells(
+  asked: Asked,
+  find: (asked: Asked) => Promise<Found[]>,
+): Promise<{ cells: Found[]; left: string | null }> {
+  const cells = await find(asked);
+  if (cells.length > 0 || asked.chips.length < 2) return { cells, left: null };
+  // What it shows is let go of before what is named.
+  const order = [...asked.chips.keys()].sort(
+    (a, b) => Number(isName(asked.chips[a]!)) - Number(isName(asked.chips[b]!)) || b - a,
+  );
+  for (const i of order) {
+    const fewer = await find({ ...asked, chips: asked.chips.filter((_, at) => at !== i) });
+    if (fewer.length > 0) return { cells: fewer, left: asked.chips[i]!.name };
+  }
+  return { cells, left: null };
+}
+
+/** What was left out to find anything, or that nobody has seen it. */
+const hintFor = (asked: Asked, left: string | null, found: readonly Found[]): string | null =>
+  left !== null
+    ? `Nothing shows all of it. Without “${left}”:`
+    : found.length === 0 && asked.chips.length > 0
+      ? `Nothing on record shows ${asked.chips.map(({ name }) => name).join(', ')}.`
+      : null;
+
+/** What the search field finds, best guess first, and what it understood. */
+export async function search(src: Source, person: Person, text: string): Promise<Answer> {
+  const typed = text.trim().toLowerCase();
+  const records = may(person, 'see records');
+  const acts = records
+    ? ACTS.filter((one) => typed.split(/\s+/).every((word) => one.words.includes(word))).map(
+        ({ title, href }): Found => ({ kind: 'do', title, detail: '', href }),
+      )
+    : [];
+  if (typed === '') return { found: acts, hint: null, chips: [] };
+  const [bodies, coatings, kilns, people] = await Promise.all([
+    listBodies(src),
+    listCoatings(src),
+    records ? listKilns(src) : [],
+    records ? listPeople(src) : [],
+  ]);
+  const studio: Studio = { bodies, coatings, kilns, people };
+  const asked = readAsked(text, namesOf(studio));
+  const shows = asked.chips.filter(
+    ({ filter }) => !['kiln', 'person', 'waiting'].includes(filter.is),
+  );
+  const waits = asked.chips.find(({ filter }) => filter.is === 'waiting')?.filter.key;
+  const only = records ? null : { ownerId: person.id };
+  const { found: coded, hint } = await byCode(src, person, typed);
+  const names = coatNames(coatings);
+  const [nearest, words, firings, waiting] = await Promise.all([
+    shows.length > 0 && asked.words.length === 0
+      ? nearestCells(asked, (some) => cellsFor(src, some, bodies, names))
+      : { cells: [], left: null },
+    byWords(src, person, typed.split(/[^\p{L}\p{N}]+/u)),
+    firingsOf(src, asked, kilns),
+    waits === undefined
+      ? []
+      : findWaiting(src, waits, only).then((ids) => listPieces(src, { ids })),
+  ]);
+  const { cells, left } = nearest;
+  const named = [...entries(asked, studio), ...saysOfItself(asked, coatings, cells.length === 0)];
+  const alone = asked.chips.length === 1 && asked.words.length === 0;
+  const questions = words.filter(({ kind }) => kind === 'question');
+  const found = [
+    ...coded,
+    ...waiting.map((piece) =>
+      pieceFound(piece, `waits for a ${waits}: ${piece.form}, ${piece.bodyName}`),
+    ),
+    ...(acts.length > 0 && asked.chips.length === 0 ? acts : []),
+    ...(alone ? named : []),
+    ...(asked.words.length > 0 ? firings : []),
+    ...(cells.length === 0 ? questions : []),
+    ...cells,
+    ...words.filter((one) => cells.length > 0 || one.kind !== 'question'),
+    ...(asked.words.length > 0 ? [] : firings),
+    ...(alone ? [] : named),
+    ...acts,
+  ];
+  const once = new Map(found.map((one) => [`${one.kind}/${one.href}`, one]));
+  return {
+    found: [...once.values()].slice(0, MOST),
+    hint: hint ?? hintFor(asked, left, found),
+    chips: asked.chips.map(({ name, words: said }) => ({ name, rest: without(text, said) })),
+  };
+}
+
+/** A line with some of its words taken off. */
+const without = (text: string, words: string): string => {
+  const bare = words.replace(/^no /, '');
+  const at = text.toLowerCase().indexOf(bare);
+  return (at < 0 ? text : text.slice(0, at) + text.slice(at + bare.length))
+    .replace(/\b(no|not|without)\s*$/i, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+};

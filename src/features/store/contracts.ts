@@ -77,7 +77,11 @@ const positive = (what: string, most: number) =>
     .number(`Give ${what}.`)
     .positive('More than 0.')
     .max(most, 'Check the unit: this is very much.');
-const percent = z.number('Give a number.').min(0, 'Not below 0.').max(100, 'Not above 100 %.');
+/** What takes up oxygen in the fire yields more than it weighed; its loss is below 0. */
+const yielded = z
+  .number('Give a number.')
+  .min(0, 'Not below 0.')
+  .max(250, 'No material yields that much.');
 /** An oxide whose field was left empty is not in the analysis. */
 const known = (
   oxides: Partial<Record<Oxide, number | null | undefined>>,
@@ -90,9 +94,14 @@ export const materialFields = z.object({
   analysis: z
     .object({
       oxides: z
-        .partialRecord(z.enum(OXIDES as [Oxide, ...Oxide[]]), percent.nullish())
+        .partialRecord(z.enum(OXIDES as [Oxide, ...Oxide[]]), yielded.nullish())
         .transform(known),
-      loi: percent.nullish().transform((value) => value ?? 0),
+      loi: z
+        .number('Give a number.')
+        .min(-150, 'No material gains that much.')
+        .max(100, 'Not above 100 %.')
+        .nullish()
+        .transform((value) => value ?? 0),
     })
     .refine(
       ({ oxides, loi }) =>
@@ -100,7 +109,8 @@ export const materialFields = z.object({
       'Oxides and loss on ignition make more than 103 %: a figure is doubled or a comma is lost.',
     )
     .refine(
-      ({ oxides, loi }) => Object.values(oxides).reduce((sum, value) => sum + value, 0) + loi > 0,
+      ({ oxides, loi }) =>
+        Object.values(oxides).reduce((sum, value) => sum + value, 0) + Math.abs(loi) > 0,
       'Everything is 0: leave the analysis out if it is not known.',
     )
     .nullable(),

@@ -3,9 +3,7 @@ import { z } from 'zod';
 import { listBuckets } from '@/data/buckets';
 import { listMaterials } from '@/data/materials';
 import { recipesOf } from '@/data/recipes';
-import { bodyTestsOf } from '@/data/stock';
 import type { RecipeMaterial } from './recipe';
-import { listBodies } from '@/data/bodies';
 
 /** Materials in use, as recipes reckon with them. */
 export async function recipeMaterials(src: Source): Promise<RecipeMaterial[]> {
@@ -20,18 +18,6 @@ export async function recipeMaterials(src: Source): Promise<RecipeMaterial[]> {
       stockG,
       pricePerKg,
     }));
-}
-
-/** Bodies whose expansion has been measured or settled on, with the newest figure. */
-export async function bodyExpansions(src: Source): Promise<{ name: string; value: number }[]> {
-  const found: { name: string; value: number }[] = [];
-  for (const body of await listBodies(src)) {
-    const test = (await bodyTestsOf(src, body.id)).find(
-      ({ kind, value }) => kind === 'expansion' && value !== null,
-    );
-    if (test?.value != null) found.push({ name: body.name, value: test.value });
-  }
-  return found;
 }
 
 /** A bucket by the id in an address, with the recipe it was mixed by; null when there is none. */

@@ -3,6 +3,7 @@ import * as buckets from './buckets';
 import * as recipes from './recipes';
 
 export const storeOperations = { ...entries, ...recipes, ...buckets };
-export { bodyExpansions, recipeMaterials } from './queries';
+export { recipeMaterials } from './queries';
+export { bodyFits, type BodyFit } from './fits';
 export { mixSteps } from './variants';
 export { plainBody, plainCoating } from './plain';

@@ -1,15 +1,8 @@
 import { z } from 'zod';
-import { METHODS, WEIGHTS } from '@/core/zones';
 import { ATMOSPHERES } from '@/core/signs';
 import { answers, contract } from '@/platform/contract';
 import { optionalCone } from '@/platform/fields';
-import {
-  faceSchema,
-  heightField,
-  layerSchema,
-  markField,
-  stretchSchema,
-} from '../pieces/contracts';
+import { faceSchema, heightField, layerSchema, markField } from '../pieces/contracts';
 
 const date = z.iso.date('Give a date.').nullable();
 /** What all pieces of one act have in common. */
@@ -58,27 +51,4 @@ export const make = contract(
   makeSchema,
   answers<{ codes: string[]; lotId: string | null }>(),
 );
-const coatPlan = z.object({
-  method: z.enum(METHODS),
-  coats: z.number().int().min(1).max(10),
-  weight: z.enum(WEIGHTS),
-  stretch: stretchSchema,
-});
-export const matrixSchema = z.object({
-  ...common,
-  bodyIds: z.array(z.uuid()).min(1, 'Choose at least one body.').max(10),
-  bases: z.array(z.uuid()).min(1, 'Choose at least one base.').max(40),
-  overs: z.array(z.uuid()).max(40),
-  base: coatPlan,
-  over: coatPlan,
-  bothOrders: z.boolean(),
-  alone: z.boolean(),
-  repeats: z.number('How many?').int().min(1).max(5, 'At most five of each.'),
-});
-export const makeMatrix = contract(
-  'tests.make-matrix',
-  matrixSchema,
-  answers<{ codes: string[]; lotId: string }>(),
-);
 export type MakeInput = z.input<typeof makeSchema>;
-export type MatrixInput = z.input<typeof matrixSchema>;

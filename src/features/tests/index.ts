@@ -1,2 +1,2 @@
-/** Making tiles and ware: one by one, a lot alike, a matrix. */
+/** Making tiles and ware: one by one or a lot alike. */
 export { type BodyChoice, type Starting } from './components/MakeForm';

@@ -1,3 +1,5 @@
+import { search } from '../shell/server';
+import { seenOf } from './seen';
 import { readCode } from '@/core/codes';
 import { listPieces, loadPieces } from '@/data/pieces';
 import { flagsOf } from '@/data/flags';
@@ -8,6 +10,7 @@ import {
   makeInput,
   makePieces,
   planFiring,
+  recordInput,
   testStudio,
   type TestStudio,
 } from '../../../test-support/studio';
@@ -77,33 +80,6 @@ test('a region beyond the rim, no coats, too many layers and an exception beyond
   });
 });
 
-test('a matrix makes every pair both ways and each alone, on every body', async () => {
-  const { codes } = await studio.must<{ codes: string[] }>('tests.make-matrix', {
-    bodyIds: [studio.body],
-    bases: [studio.version('pitch')],
-    overs: [studio.version('tarn')],
-    form: 'L tile',
-    heightMm: 90,
-    faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
-    madeOn: null,
-    notes: '',
-    waitingFor: 'glaze',
-    wantedCone: '6',
-    wantedAtmosphere: 'oxidation',
-    base: { method: 'dip', coats: 1, weight: 'normal', stretch: { from: 0, to: 2 / 3 } },
-    over: { method: 'dip', coats: 1, weight: 'normal', stretch: { from: 1 / 3, to: 1 } },
-    bothOrders: true,
-    alone: true,
-    repeats: 2,
-  });
-  expect(codes).toHaveLength(8);
-  const pieces = await loadPieces(studio.db, { codes });
-  const stacks = pieces.map(({ done }) => done.map(({ coat }) => coat.slug).join('+')).sort();
-  expect(stacks).toEqual(
-    ['pitch', 'tarn', 'pitch+tarn', 'tarn+pitch'].flatMap((one) => [one, one]).sort(),
-  );
-});
-
 test('layers are corrected beside the old ones, which stay on record', async () => {
   const { ids } = await makePieces(studio, [pitch()]);
   await studio.must('pieces.correct-layers', { pieceIds: ids, layers: [tarn({ coats: 3 })] });
@@ -126,6 +102,25 @@ test('a flag stays with its piece until it is cleared, and clearing is kept', as
   expect(await studio.act('pieces.flag', { pieceIds: ids, text: ' ' })).toMatchObject({
     problem: { fields: { text: 'Say what the doubt is.' } },
   });
+});
+
+test('what belongs to somebody is found by others once its owner shows it; the studio’s own by everybody', async () => {
+  const owned = await makePieces(studio, [pitch()], { ownerId: studio.technician.id });
+  const studios = await makePieces(studio, [pitch()]);
+  const found = async (code: string) => {
+    const answer = await search(studio.db, studio.student, code);
+    return [answer.found.map(({ title }) => title), answer.hint];
+  };
+  expect(await found(studios.codes[0]!)).toEqual([[studios.codes[0]], null]);
+  expect(await found(owned.codes[0]!)).toEqual([
+    [],
+    `${owned.codes[0]} is a right code, but no piece that you may look at bears it.`,
+  ]);
+  const edit = { pieceId: owned.ids[0]!, mark: '', notes: '', heightMm: null };
+  await studio.must('pieces.edit', { ...edit, ownerId: studio.technician.id, shown: true });
+  expect((await found(owned.codes[0]!))[0]).toEqual([owned.codes[0]]);
+  await studio.must('pieces.edit', { ...edit, ownerId: studio.technician.id, shown: false });
+  expect((await found(owned.codes[0]!))[0]).toEqual([]);
 });
 
 test('a student writes of own pieces only, and cannot give one away', async () => {
@@ -162,4 +157,22 @@ test('what stands in a kiln cannot be binned; what is binned comes out again who
   expect(await listPieces(studio.db, { binned: true })).toHaveLength(0);
   await advance(studio, firingId);
   expect((await bin(ids[0]!, true)).ok).toBe(true);
+});
+
+test('the list of pieces shows surface, signs, cone and verdict as they are now', async () => {
+  const { ids } = await makePieces(studio, [pitch()], { count: 2 });
+  const firingId = await planFiring(studio);
+  await studio.must('loading.place', { firingId, pieceIds: ids, shelf: 1 });
+  await advance(studio, firingId);
+  const sign = { sign: 'crazing', severity: 2, wanted: false };
+  await studio.must('opening.record', recordInput(firingId, [ids[0]!], { surface: 'satin', verdict: 'keep', signs: [sign] })); // prettier-ignore
+  await studio.must('opening.record', recordInput(firingId, [ids[0]!], { surface: 'gloss', verdict: 'second', signs: [] }, { corrects: null, place: 'desk' })); // prettier-ignore
+  const seen = await seenOf(studio.db, ids);
+  expect(seen.get(ids[0]!)).toEqual({
+    surface: 'gloss',
+    signs: '',
+    cone: 'cone unknown, 6 intended',
+    verdict: 'second',
+  });
+  expect(seen.get(ids[1]!)).toBeUndefined();
 });

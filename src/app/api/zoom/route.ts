@@ -1,4 +1,6 @@
 import { zoomData } from '@/features/chart/server';
+import { maySeePiece } from '@/features/people';
+import { currentPerson } from '@/platform/session';
 import { database } from '@/platform/database';
 import { answering } from '@/platform/respond';
 import { requireViewer } from '@/platform/viewer';
@@ -6,7 +8,9 @@ import { requireViewer } from '@/platform/viewer';
 export function GET(http: Request): Promise<Response> {
   return answering('zoom', async () => {
     const query = new URL(http.url).searchParams;
-    await requireViewer(query.get('share'));
+    const share = query.get('share');
+    await requireViewer(share);
+    const person = share === null ? await currentPerson() : null;
     const get = (name: string): string => query.get(name) ?? '';
     const board = {
       body: get('body'),
@@ -19,6 +23,7 @@ export function GET(http: Request): Promise<Response> {
       database(),
       board,
       cell === null ? { base: get('base'), over: query.get('over') } : { cell },
+      (piece) => person !== null && maySeePiece(person, piece),
     );
   });
 }

@@ -11,6 +11,7 @@ import { coatsOfKey, describeStack, nameIn } from '@/core/zones';
 import type { BoardCell } from '@/data/board';
 import { positionKey, type AxisCoating, type Position } from '../board';
 import { groundWords, placeWords } from '../words';
+import { filtersOf, passes } from '../board-filter';
 import { ChartGrid } from './ChartGrid';
 import { ChartToolbar, SIZES, type SizeName } from './ChartToolbar';
 import { chartKeys } from './chart-keys';
@@ -26,6 +27,8 @@ const VIEW = {
   turn: parseAsString,
   at: parseAsString,
   refires: parseAsString,
+  /** What of the board is looked for. */
+  show: parseAsString,
 };
 
 const ZoomPanel = dynamic(() => import('./ZoomPanel').then((module) => module.ZoomPanel), {
@@ -59,7 +62,7 @@ export function Chart(props: ChartProps) {
     () => new Map(props.positions.map((one) => [positionKey(one.base, one.over), one])),
     [props.positions],
   );
-  const [{ turn: way, at }, setView] = useQueryStates(VIEW);
+  const [{ turn: way, at, show }, setView] = useQueryStates(VIEW);
   const turned = way === '1';
   const { chosen, axis } = props;
   const name = (slug: string): string => props.names[slug] ?? slug;
@@ -90,18 +93,19 @@ export function Chart(props: ChartProps) {
     const other = axis[column - 1]!.slug;
     return turned ? { base: other, over: line } : { base: line, over: other };
   };
+  const letters: Record<string, () => void> = {
+    o: turn,
+    b: () =>
+      cycle(
+        'body',
+        props.bodies.map((body) => body.slug),
+        chosen.body,
+      ),
+    c: () => cycle('cone', props.cones, chosen.cone),
+    a: () => cycle('atmosphere', props.atmospheres, chosen.atmosphere),
+  };
   const onKey = (event: KeyboardEvent<HTMLElement>): void =>
-    chartKeys(event, board.current, axis.length, {
-      o: turn,
-      b: () =>
-        cycle(
-          'body',
-          props.bodies.map((body) => body.slug),
-          chosen.body,
-        ),
-      c: () => cycle('cone', props.cones, chosen.cone),
-      a: () => cycle('atmosphere', props.atmospheres, chosen.atmosphere),
-    });
+    chartKeys(event, board.current, axis.length, letters);
   const deepWords = (cell: BoardCell): string =>
     describeStack(
       coatsOfKey(cell.stackKey).map(({ slug, version, amount }) => ({
@@ -119,7 +123,13 @@ export function Chart(props: ChartProps) {
       : openBase && !openBase.startsWith(CELL)
         ? { base: openBase, over: openOver ? openOver : null }
         : null;
+  const cells = props.positions.map(({ main }) => main);
+  const filters = filtersOf(cells);
   const tried = props.positions.length;
+  const left = cells.filter((cell) => passes(show, cell)).length;
+  const signs = [
+    ...new Set(props.positions.flatMap(({ main }) => main.signs.map(({ sign }) => sign))),
+  ].sort();
   return (
     <Box onKeyDown={onKey}>
       <ChartToolbar
@@ -130,9 +140,16 @@ export function Chart(props: ChartProps) {
         turned={turned}
         onTurn={turn}
         onGo={go}
+        filters={filters}
+        show={show}
+        onShow={(next) => void setView({ show: next })}
       />
       <Typography sx={{ mb: 1 }} role="status">
-        <b>{placeWords(place)}</b>: {count(tried, 'combination')} seen{pending ? ' …' : ''}
+        <b>{placeWords(place)}</b>: {count(tried, 'combination')} seen
+        {show !== null && left < tried
+          ? `, ${left} of them ${filters.find(({ value }) => value === show)?.label ?? 'shown'}`
+          : ''}
+        {pending ? ' …' : ''}
       </Typography>
       <Box
         ref={board}
@@ -154,10 +171,14 @@ export function Chart(props: ChartProps) {
           pairAt={pairAt}
           turned={turned}
           width={SIZES[size]}
-          onOpen={({ base, over }) => void setView({ at: `${base}/${over ?? ''}` })}
+          stepsBack={(cell) => !passes(show, cell)}
+          onOpen={({ base, over }) =>
+            // The way back closes it.
+            void setView({ at: `${base}/${over ?? ''}` }, { history: 'push' })
+          }
         />
       </Box>
-      <Legend />
+      <Legend signs={signs} ways={props.positions.some(({ ways }) => ways > 1)} />
       <DeeperStacks
         cells={props.deeper}
         share={props.share}
@@ -177,6 +198,16 @@ export function Chart(props: ChartProps) {
           mayMake={props.mayMake}
           onClose={() => void setView({ at: null })}
           onTurn={turn}
+          onLetter={(key) => letters[key]?.()}
+          onElsewhere={(one) =>
+            go({
+              body: one.body,
+              cone: one.cone,
+              atmosphere: one.atmosphere,
+              ground: one.slips,
+              at: `${one.base ?? ''}/${one.over ?? ''}`,
+            })
+          }
           onStep={(dr, dc) => {
             if (openBase === undefined || deep !== undefined) return;
             const [line, other] =

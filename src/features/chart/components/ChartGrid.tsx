@@ -14,6 +14,7 @@ export function ChartGrid({
   pairAt,
   turned,
   width,
+  stepsBack,
   onOpen,
   ...props
 }: Pick<ChartProps, 'axis' | 'units' | 'share'> & {
@@ -23,6 +24,8 @@ export function ChartGrid({
   pairAt: (row: number, column: number) => Pair;
   turned: boolean;
   width: number;
+  /** Is a cell none of those that are looked for? It stays in its place. */
+  stepsBack: (cell: Position['main']) => boolean;
   onOpen: (pair: Pair) => void;
 }) {
   return (
@@ -77,6 +80,7 @@ export function ChartGrid({
                       width: '100%',
                       height: '100%',
                       cursor: 'pointer',
+                      opacity: position !== undefined && stepsBack(position.main) ? 0.15 : 1,
                       '&:focus-visible': {
                         outline: '3px solid',
                         outlineColor: 'primary.main',

@@ -4,8 +4,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import type { Theme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useState } from 'react';
 import { bandWords } from '@/core/firing';
 import { groundWords } from '../words';
+import type { BoardFilter } from '../board-filter';
 import type { ChartProps } from './Chart';
 
 export const SIZES = { small: 62, medium: 92, large: 150 };
@@ -19,6 +23,9 @@ export function ChartToolbar({
   turned,
   onTurn,
   onGo: go,
+  filters,
+  show,
+  onShow,
   chosen,
   ...props
 }: Pick<ChartProps, 'bodies' | 'chosen' | 'cones' | 'atmospheres' | 'grounds' | 'refires'> & {
@@ -27,10 +34,22 @@ export function ChartToolbar({
   onSize: (size: SizeName) => void;
   turned: boolean;
   onTurn: () => void;
+  filters: readonly BoardFilter[];
+  show: string | null;
+  onShow: (filter: string | null) => void;
   onGo: (
     part: Partial<Record<'body' | 'cone' | 'atmosphere' | 'ground' | 'refires', string | null>>,
   ) => void;
 }) {
+  const phone = useMediaQuery((theme: Theme) => theme.breakpoints.down('sm'));
+  const [open, setOpen] = useState(false);
+  // On a phone the board has the room, not what it is chosen by.
+  if (phone && !open)
+    return (
+      <Button className="no-print" variant="outlined" onClick={() => setOpen(true)} sx={{ mb: 1 }}>
+        Another board, size or filter …
+      </Button>
+    );
   return (
     <Box
       className="no-print"
@@ -65,6 +84,12 @@ export function ChartToolbar({
         value={chosen.atmosphere}
         onChange={(atmosphere) => go({ atmosphere, ground: null })}
         choices={props.atmospheres.map((value) => ({ value, label: value }))}
+      />
+      <Pick
+        label="Show"
+        value={filters.some(({ value }) => value === show) ? show! : ''}
+        onChange={(next) => onShow(next === '' ? null : next)}
+        choices={[{ value: '', label: 'all' }, ...filters]}
       />
       <Pick
         label="Refires"

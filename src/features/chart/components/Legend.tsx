@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
 import { STANDINGS, describeStanding } from '@/core/standing';
-import { StandingFrame } from '../../drawings';
+import { signOf } from '@/core/signs';
+import { Glyph, StandingFrame } from '../../drawings';
 
-/** What the frames mean, in one line. */
-export function Legend() {
+/** What frames, marks and words on the board mean: only those that are on it. */
+export function Legend({ signs, ways }: { signs: readonly string[]; ways: boolean }) {
   return (
     <Box
       component="ul"
@@ -32,6 +33,12 @@ export function Legend() {
         </Box>
       ))}
       <li>↓ runs</li>
+      {ways && <li>“2 ways”: put on in two ways (coats, versions, mixes); open it to see each</li>}
+      {signs.map((sign) => (
+        <Box key={sign} component="li" sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+          <Glyph sign={sign} size={18} label={false} /> {signOf(sign)?.name.toLowerCase() ?? sign}
+        </Box>
+      ))}
     </Box>
   );
 }

@@ -14,12 +14,15 @@ import { nameIn } from '@/core/zones';
 import { call } from '@/platform/client';
 import { pictureUrl } from '@/ui/Picture';
 import { ProblemNote } from '@/ui/Problem';
+import { Cautions } from '@/ui/Caution';
 import type { Zoom } from '../queries';
 import { ARROWS } from './chart-keys';
 import { pairWords, placeWords, type Place } from '../words';
 import type { Pair } from '../board';
 import { CellHead } from './CellHead';
 import { ZoomPiece } from './ZoomPiece';
+import { SeenElsewhere } from './SeenElsewhere';
+import type { Elsewhere } from '@/data/board';
 
 const ZoomPicture = dynamic(() => import('./ZoomPicture').then((module) => module.ZoomPicture), {
   ssr: false,
@@ -38,6 +41,9 @@ type Props = {
   onClose: () => void;
   onTurn: () => void;
   onStep: (rows: number, columns: number) => void;
+  /** A letter of the board: another body, cone or air, with the cell kept open. */
+  onLetter: (key: string) => void;
+  onElsewhere: (one: Elsewhere) => void;
 };
 
 /** One position of the board close up: every piece behind it, its layers, firing and what was seen. */
@@ -100,6 +106,7 @@ export function ZoomPanel(props: Props) {
           props.onStep(...step);
         } else if (event.key === 'o' && over !== null) props.onTurn();
         else if (event.key === 'Escape') props.onClose();
+        else if (!event.ctrlKey && !event.metaKey) props.onLetter(event.key);
       }}
     >
       <Box
@@ -132,9 +139,14 @@ export function ZoomPanel(props: Props) {
         {zoom === null && problem === null && <Typography>Looking …</Typography>}
         {zoom?.cells.length === 0 && (
           <Box>
-            <Typography sx={{ fontSize: '1.3rem', fontWeight: 650 }}>Untried here.</Typography>
+            <Typography sx={{ fontSize: '1.3rem', fontWeight: 650 }}>
+              {zoom.elsewhere.length > 0 ? 'Untried here, seen elsewhere:' : 'Untried.'}
+            </Typography>
+            <SeenElsewhere zoom={zoom} name={name} share={props.share} onGo={props.onElsewhere} />
             <Typography sx={{ mb: 2 }}>
-              Nobody has fired {pair} on {placeWords(props.place)} yet.
+              {zoom.elsewhere.length > 0
+                ? `On ${placeWords(props.place)} nobody has fired ${pair} yet.`
+                : `Nobody has fired ${pair} yet, on any body.`}
             </Typography>
             {props.mayMake ? (
               <>
@@ -204,6 +216,7 @@ export function ZoomPanel(props: Props) {
             ))}
           </Box>
         )}
+        {zoom !== null && <Cautions>{zoom.cautions}</Cautions>}
         {zoom?.cells.map((cell) => (
           <Box key={cell.id} component="section" sx={{ mt: 2 }}>
             <CellHead
@@ -219,11 +232,16 @@ export function ZoomPanel(props: Props) {
                   key={`${piece.pieceId}${piece.firingId}`}
                   piece={piece}
                   units={props.units}
-                  linked={props.share === null && props.mayMake}
                 />
               ))}
           </Box>
         ))}
+        {zoom !== null && zoom.cells.length > 0 && zoom.elsewhere.length > 0 && (
+          <Box component="section" sx={{ mt: 2 }}>
+            <Typography variant="h3">Where else it was seen</Typography>
+            <SeenElsewhere zoom={zoom} name={name} share={props.share} onGo={props.onElsewhere} />
+          </Box>
+        )}
         {zoom !== null && zoom.cells.length > 0 && props.mayMake && cell === null && (
           <Button
             component={Link}

@@ -11,20 +11,12 @@ import { RunArrow, SignRow } from '../../drawings';
 import type { ZoomPiece as Piece } from '../queries';
 
 /** One piece of a cell: which part of it is meant, what lies there, how it was fired and came out. */
-export function ZoomPiece({
-  piece,
-  units,
-  linked,
-}: {
-  piece: Piece;
-  units: Units;
-  linked: boolean;
-}) {
+export function ZoomPiece({ piece, units }: { piece: Piece; units: Units }) {
   const since = changesWords(piece.changes);
   return (
     <Box sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1 }}>
       <Typography>
-        {linked ? (
+        {piece.opens ? (
           <Link href={`/pieces/${piece.code}`} style={{ fontFamily: MONO, fontWeight: 700 }}>
             {piece.code}
           </Link>
@@ -38,6 +30,7 @@ export function ZoomPiece({
       </Typography>
       <Typography variant="body2">
         <b>{piece.where.join(' and ')}</b>: {inUnits(piece.what, units)}
+        {piece.keyKnown === 'likely' ? ' (likely so, not on record)' : ''}
         {piece.variables['seconds in the bucket']
           ? `; ${piece.variables['seconds in the bucket']} in the bucket`
           : ''}

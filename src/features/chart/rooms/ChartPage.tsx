@@ -17,8 +17,8 @@ const boardQuery = ({ chosen }: ChartData): URLSearchParams =>
 
 export async function ChartPage({ searchParams }: { searchParams: Promise<ChartView> }) {
   const { person, studio } = await enter(permit('see the chart'));
-  const { body, cone, atmosphere, ground, refires } = await searchParams;
-  const data = await chartData(database(), { body, cone, atmosphere, ground, refires });
+  const { body, cone, atmosphere, ground, refires, at } = await searchParams;
+  const data = await chartData(database(), { body, cone, atmosphere, ground, refires, at });
   const keeps = may(person, 'keep records');
   return (
     <Page

@@ -4,6 +4,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { Section } from '@/ui/Page';
 import { KNOWN_COLUMNS, type Column } from '../columns';
 import type { ImportPlan } from '../plan';
@@ -20,8 +21,19 @@ export function ColumnMap({
   onChange: (part: ImportOptionsInput) => void;
 }) {
   const fill = options.fillDown ?? [];
+  const leftOut = options.leftOut ?? [];
+  const untaken = plan.header.filter((_, i) => plan.columns[i] === null && !leftOut.includes(i));
   return (
     <Section title="Columns">
+      {untaken.length > 0 && (
+        <Typography role="status" sx={{ mb: 1.5, fontWeight: 650 }}>
+          Not understood, and going into the note of each piece:{' '}
+          {untaken
+            .map((title) => (title === '' ? 'a column without heading' : `“${title}”`))
+            .join(', ')}
+          .
+        </Typography>
+      )}
       <Box
         sx={{
           display: 'grid',
@@ -47,13 +59,32 @@ export function ColumnMap({
                   })
                 }
               >
-                <MenuItem value="">nothing we take</MenuItem>
+                <MenuItem value="">nothing we take: its words go into the note</MenuItem>
                 {KNOWN_COLUMNS.map((one) => (
                   <MenuItem key={one} value={one}>
                     {one}
                   </MenuItem>
                 ))}
               </TextField>
+              {column === null && (
+                <FormControlLabel
+                  control={
+                    <Checkbox
+                      size="small"
+                      checked={leftOut.includes(i)}
+                      onChange={(event) =>
+                        onChange({
+                          leftOut: event.target.checked
+                            ? [...leftOut, i]
+                            : leftOut.filter((one) => one !== i),
+                        })
+                      }
+                    />
+                  }
+                  label="leave it out altogether"
+                  slotProps={{ typography: { variant: 'body2' } }}
+                />
+              )}
               {column !== null && (
                 <FormControlLabel
                   control={

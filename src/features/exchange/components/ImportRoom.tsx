@@ -1,4 +1,5 @@
 'use client';
+import { count } from '@/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -70,10 +71,11 @@ export function ImportRoom() {
   if (done) {
     return (
       <Box>
-        <Typography variant="h2">{done.pieces} pieces are on record</Typography>
+        <Typography variant="h2">On record: {count(done.pieces, 'piece')}</Typography>
         <Typography sx={{ mb: 2 }}>
-          In {done.firings} firings; {done.bodies} new bodies, {done.coatings} new coatings,{' '}
-          {done.kilns} new kilns. Give the new ones their kind, range and cautions in the store.
+          In {count(done.firings, 'firing')}; new: {count(done.bodies, 'body', 'bodies')},{' '}
+          {count(done.coatings, 'coating')}, {count(done.kilns, 'kiln')}. Give the new ones their
+          kind, range and cautions in the store.
         </Typography>
         <Button component={Link} href="/chart" variant="contained">
           Look at the chart
@@ -145,17 +147,20 @@ export function ImportRoom() {
       {plan === null && busy === null && problem === null && (
         <Nothing>
           One row a test. Columns may be called: mark, body, form, coating 1, coats 1, coating 2,
-          coats 2 … (first on first), cone, atmosphere, date, kiln, surface, colour, movement,
-          defects, rating, verdict, note. Only the body is needed; a cone or atmosphere left empty
-          stays unknown.
+          coats 2 … (first on first; “none” for bare clay, “?” behind what is only likely), key
+          (sure, likely, lost), cone, atmosphere, date, kiln, surface, colour, movement, defects,
+          rating, verdict, note. Only the body is needed; a cone or atmosphere left empty stays
+          unknown.
         </Nothing>
       )}
       {plan && (
         <>
-          <Section title={`${plan.counts.add} of ${plan.rows.length} rows can be taken`}>
+          <Section title={`${plan.counts.add} of ${count(plan.rows.length, 'row')} can be taken`}>
             <Typography>
-              {plan.counts.firings} firings; cone unknown in {plan.counts.unknownCone}, atmosphere
-              unknown in {plan.counts.unknownAtmosphere}; {plan.counts.doubtful} with a remark;{' '}
+              Keys: {plan.counts.add - plan.counts.likely - plan.counts.lost} sure,{' '}
+              {plan.counts.likely} likely, {plan.counts.lost} lost. {plan.counts.firings} firings;
+              cone unknown in {plan.counts.unknownCone}, atmosphere unknown in{' '}
+              {plan.counts.unknownAtmosphere}; {plan.counts.doubtful} with a remark;{' '}
               {plan.counts.refused} refused. Nothing has been changed yet.
             </Typography>
             {plan.notices.map((notice) => (
@@ -165,7 +170,11 @@ export function ImportRoom() {
           <NameMap plan={plan} options={options} onChange={change} />
           <ColumnMap plan={plan} options={options} onChange={change} />
           <Section title="Row by row">
-            <RowGrid rows={plan.rows} />
+            <RowGrid
+              plan={plan}
+              mended={options.mended ?? []}
+              onMended={(mended) => change({ mended })}
+            />
           </Section>
           {plan.counts.refused > 0 && (
             <FormControlLabel
@@ -175,7 +184,7 @@ export function ImportRoom() {
                   onChange={(event) => change({ leaveOutRefused: event.target.checked })}
                 />
               }
-              label={`Leave the ${plan.counts.refused} refused rows out`}
+              label={`Leave ${count(plan.counts.refused, 'refused row')} out`}
             />
           )}
           {plan.open.map((question) => (
@@ -190,7 +199,7 @@ export function ImportRoom() {
             onClick={() => void commit()}
             sx={{ mt: 2 }}
           >
-            Bring in {plan.counts.add} rows
+            Bring in {count(plan.counts.add, 'row')}
           </Button>
         </>
       )}

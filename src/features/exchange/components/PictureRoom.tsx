@@ -3,26 +3,21 @@ import { count } from '@/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { call } from '@/platform/client';
+import { call, type Sent } from '@/platform/client';
+import { Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
-import { MONO } from '@/ui/theme';
 import type { PictureMatch } from '../pictures';
 import { sendPicture } from '@/features/media';
+import { FileChoice } from './FileChoice';
+import { LostPicture } from './LostPicture';
+import { PictureTable, type Entry } from './PictureTable';
 
-type Entry = PictureMatch & {
-  picture: File;
-  state: 'ready' | 'sending' | 'kept' | 'failed';
-  said: string;
-};
+const match = (files: readonly string[]): Promise<Sent<PictureMatch[]>> =>
+  call<PictureMatch[]>('/api/import/pictures', { method: 'POST', body: JSON.stringify({ files }) });
 
-/** Matches a folder of pictures to pieces by the code or mark in their names, then sends them. */
+/** Matches pictures to pieces by the code or mark in their names; the others are placed by looking at them. */
 export function PictureRoom() {
   const [entries, setEntries] = useState<Entry[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
@@ -30,10 +25,7 @@ export function PictureRoom() {
   const choose = async (files: readonly File[]): Promise<void> => {
     setProblem(null);
     const pictures = files.filter((file) => file.type.startsWith('image/'));
-    const answer = await call<PictureMatch[]>('/api/import/pictures', {
-      method: 'POST',
-      body: JSON.stringify({ files: pictures.map((file) => file.name) }),
-    });
+    const answer = await match(pictures.map((file) => file.name));
     if (!answer.ok) return setProblem(answer.problem.message);
     setEntries(
       answer.data.map((match, i) => ({
@@ -46,6 +38,18 @@ export function PictureRoom() {
   };
   const set = (i: number, part: Partial<Entry>): void =>
     setEntries((now) => now.map((entry, at) => (at === i ? { ...entry, ...part } : entry)));
+  /** Whoever looks at a picture knows its piece: by the code or mark they give. */
+  const place = async (i: number, words: string): Promise<string | null> => {
+    const answer = await match([words]);
+    if (!answer.ok) return answer.problem.message;
+    const [found] = answer.data;
+    if (found!.pieceId === null) {
+      if (found!.maybe.length > 0) set(i, { maybe: found!.maybe });
+      return found!.maybe.length > 0 ? `${found!.why}: which is it?` : `No piece has “${words}”.`;
+    }
+    set(i, { ...found!, file: entries[i]!.file, key: 'sure', why: 'said by you' });
+    return null;
+  };
   const send = async (): Promise<void> => {
     setBusy(true);
     for (const [i, entry] of entries.entries()) {
@@ -62,54 +66,31 @@ export function PictureRoom() {
   const matched = entries.filter((entry) => entry.pieceId !== null);
   const kept = entries.filter((entry) => entry.state === 'kept').length;
   const left = matched.length - kept;
-  const input = { position: 'absolute', width: 1, height: 1, opacity: 0 } as const;
-  const label = {
-    display: 'inline-flex',
-    alignItems: 'center',
-    border: '2px dashed',
-    borderColor: 'divider',
-    minHeight: 60,
-    px: 3,
-    mr: 1,
-    mb: 2,
-    color: 'primary.main',
-    fontWeight: 650,
-    cursor: 'pointer',
-    '&:focus-within': { outline: '3px solid', outlineColor: 'primary.main' },
-  };
+  const of = (key: Entry['key']): number => entries.filter((entry) => entry.key === key).length;
   return (
     <Box>
       <Typography sx={{ mb: 2, maxWidth: 700 }}>
         A picture belongs to the piece whose code or mark stands in its file name, as in
-        “ACEF7.jpg”, “tile ACEF7 front.jpg” or “P23.jpg”. It goes to that piece’s last firing.
+        “ACEF7.jpg”, “tile ACEF7 front.jpg” or “P23.jpg”. It goes to that piece’s last firing. One
+        without is shown, for you to say whose it is.
       </Typography>
-      <Box component="label" sx={label}>
-        Choose a folder
-        <input
-          type="file"
-          multiple
-          aria-label="Choose a folder of pictures"
-          style={input}
-          {...{ webkitdirectory: '' }}
-          onChange={(event) => void choose([...(event.target.files ?? [])])}
-        />
-      </Box>
-      <Box component="label" sx={label}>
-        Choose pictures
-        <input
-          type="file"
-          multiple
-          accept="image/*"
-          aria-label="Choose pictures"
-          style={input}
-          onChange={(event) => void choose([...(event.target.files ?? [])])}
-        />
-      </Box>
+      <FileChoice
+        label="Choose a folder"
+        name="Choose a folder of pictures"
+        folder
+        onFiles={(files) => void choose(files)}
+      />
+      <FileChoice
+        label="Choose pictures"
+        name="Choose pictures"
+        onFiles={(files) => void choose(files)}
+      />
       <ProblemNote>{problem}</ProblemNote>
       {entries.length > 0 && (
         <>
           <Typography role="status" sx={{ fontWeight: 650 }}>
-            {matched.length} of {entries.length} pictures have their piece; {kept} kept.
+            {matched.length} of {entries.length} pictures have their piece; {kept} kept. Keys:{' '}
+            {of('sure')} sure, {of('likely')} likely, {of('lost')} lost.
           </Typography>
           {busy && (
             <LinearProgress
@@ -128,29 +109,25 @@ export function PictureRoom() {
               ? `Try ${left} again`
               : `Bring in ${count(left, 'picture')}`}
           </Button>
-          <Table size="small" aria-label="Pictures">
-            <TableHead>
-              <TableRow>
-                <TableCell>File</TableCell>
-                <TableCell>Piece</TableCell>
-                <TableCell>Found by</TableCell>
-                <TableCell>State</TableCell>
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {entries.map((entry) => (
-                <TableRow key={entry.file}>
-                  <TableCell>{entry.file}</TableCell>
-                  <TableCell sx={{ fontFamily: MONO }}>{entry.code ?? '–'}</TableCell>
-                  <TableCell>{entry.why}</TableCell>
-                  <TableCell>
-                    {entry.pieceId === null ? 'left out' : entry.state}
-                    {entry.said ? `: ${entry.said}` : ''}
-                  </TableCell>
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
+          {of('lost') > 0 && (
+            <Section title="Whose are these?">
+              <Box
+                sx={{
+                  display: 'grid',
+                  gap: 2,
+                  gridTemplateColumns: 'repeat(auto-fill, minmax(180px, 1fr))',
+                }}
+              >
+                {entries.map(
+                  (entry, i) =>
+                    entry.key === 'lost' && (
+                      <LostPicture key={i} entry={entry} onPlace={(words) => place(i, words)} />
+                    ),
+                )}
+              </Box>
+            </Section>
+          )}
+          {matched.length > 0 && <PictureTable entries={matched} />}
         </>
       )}
     </Box>

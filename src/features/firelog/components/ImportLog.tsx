@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import Papa from 'papaparse';
 import { useState } from 'react';
-import { formatTemperature, type Units } from '@/core/units';
+import { count, formatTemperature, type Units } from '@/core/units';
 import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
 import { moment } from '@/ui/time';
@@ -66,7 +66,7 @@ export function ImportLog({
     setRows(null);
     const { kept, repeated, doubted } = answer.data;
     say(
-      `${kept} readings kept${repeated > 0 ? `, ${repeated} were there already` : ''}${doubted > 0 ? `, ${doubted} not believed` : ''}`,
+      `${count(kept, 'reading')} kept${repeated > 0 ? `, ${repeated} were there already` : ''}${doubted > 0 ? `, ${doubted} not believed` : ''}`,
     );
     router.refresh();
   };
@@ -140,7 +140,7 @@ export function ImportLog({
               : ''}
             .
             {read.wrong.length > 0
-              ? ` ${read.wrong.length} rows cannot be read, the first in row ${read.wrong[0]!.row}: “${read.wrong[0]!.text}”.`
+              ? ` ${count(read.wrong.length, 'row')} cannot be read, the first in row ${read.wrong[0]!.row}: “${read.wrong[0]!.text}”.`
               : ''}
           </Typography>
           <Stack direction="row" spacing={1}>

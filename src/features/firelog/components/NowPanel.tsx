@@ -38,6 +38,7 @@ export function NowPanel({
   crackAtC,
   unloadAtC,
   pad,
+  answer,
 }: {
   room: FiringRoom;
   status: string;
@@ -47,6 +48,8 @@ export function NowPanel({
   unloadAtC: number;
   /** Where a temperature is written down: under the figure, before all words. */
   pad?: ReactNode;
+  /** How a question about the kiln is answered that was seen at such a moment. */
+  answer?: (at: Date) => ReactNode;
 }) {
   const { last, known } = room;
   const at = (hours: number): Date => new Date((last?.at.getTime() ?? 0) + hours * 3_600_000);
@@ -89,10 +92,12 @@ export function NowPanel({
         {room.alarms.map((alarm) => (
           <Box
             key={alarm.kind + alarm.message}
-            role={alarm.level === 'alarm' ? 'alert' : 'note'}
+            role={alarm.level === 'note' ? 'note' : 'alert'}
             sx={{
-              border: alarm.level === 'alarm' ? '3px solid' : '1px solid',
-              borderColor: alarm.level === 'alarm' ? 'error.main' : 'divider',
+              border: { alarm: '3px solid', question: '2px dashed', note: '1px solid' }[
+                alarm.level
+              ],
+              borderColor: alarm.level === 'note' ? 'divider' : 'error.main',
               px: 1.5,
               py: 1,
               mb: 1,
@@ -101,6 +106,9 @@ export function NowPanel({
             <Typography sx={{ fontWeight: alarm.level === 'alarm' ? 700 : 500 }}>
               {inUnits(alarm.message, units)}
             </Typography>
+            {alarm.at !== undefined &&
+              room.startedAt !== null &&
+              answer?.(new Date(room.startedAt.getTime() + alarm.at * 1000))}
           </Box>
         ))}
         {room.hold && (

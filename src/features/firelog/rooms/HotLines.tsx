@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactElement } from 'react';
 import { formatCone } from '@/core/cones';
-import { formatRate, formatTemperature, inUnits } from '@/core/units';
+import { count, formatRate, formatTemperature, inUnits } from '@/core/units';
 import type { Source } from '@/data/database';
 import { unitsOf, type Studio } from '@/data/studio';
 import type { OpenFiring } from '@/data/firings';
@@ -42,8 +42,8 @@ export async function hotLines(
       {room.alarms.map((alarm) => (
         <Typography
           key={alarm.message}
-          role={alarm.level === 'alarm' ? 'alert' : 'note'}
-          sx={{ fontWeight: alarm.level === 'alarm' ? 800 : 500 }}
+          role={alarm.level === 'note' ? 'note' : 'alert'}
+          sx={{ fontWeight: { alarm: 800, question: 650, note: 500 }[alarm.level] }}
         >
           {inUnits(alarm.message, units)}
         </Typography>
@@ -51,7 +51,7 @@ export async function hotLines(
       <Typography sx={{ fontWeight: 650 }}>
         {firing.status === 'firing' ? 'Climbing' : 'Cooling'}
         {room.rate === null ? '' : ` ${formatRate(room.rate, units)}`}: {firing.kind}, cone{' '}
-        {formatCone(firing.targetCone)}, {firing.atmosphere}, {pieces} pieces
+        {formatCone(firing.targetCone)}, {firing.atmosphere}, {count(pieces, 'piece')}
       </Typography>
       <Typography variant="body2" color="text.secondary">
         {firing.startedAt ? `Lit ${moment(firing.startedAt, studio.timeZone)}. ` : ''}

@@ -11,6 +11,7 @@ import { Curve } from '../../drawings';
 import { LiveRefresh } from '../components/LiveRefresh';
 import { UnitQuestion } from '../components/UnitQuestion';
 import { NowPanel } from '../components/NowPanel';
+import { TurnedDown } from '../components/TurnedDown';
 import { ReadPad } from '../components/ReadPad';
 import { Strays } from '../components/Strays';
 import type { Kiln } from '@/data/kilns';
@@ -74,6 +75,9 @@ export function UnderWay({
                 />
               ) : undefined
             }
+            {...(edit && {
+              answer: (at: Date) => <TurnedDown firingId={firing.id} at={at} electric={!fuelled} />,
+            })}
           />
         )}
         {room.curve.length > 1 ? (

@@ -9,9 +9,13 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import {
   compareCones,
+  SHUT_OFF,
+  SHUT_OFF_MEANS,
   describeReading,
   formatCone,
+  isShutOff,
   parseCone,
+  readCones,
   readFiring,
   usualPack,
 } from '@/core/cones';
@@ -63,7 +67,7 @@ export function ConePacks({
     setWrong(null);
     const added =
       read === null ? usualPack(target as string) : [{ cone: read.cone, role: 'other' as const }];
-    const where = place.trim() === '' ? 'shelf' : place.trim();
+    const where = place.trim() === '' ? 'shelf' : isShutOff(place) ? SHUT_OFF : place.trim();
     void save([
       ...cones,
       ...added
@@ -84,12 +88,11 @@ export function ConePacks({
       router.refresh();
     }
   };
-  const read = readFiring(
-    cones.flatMap((cone) => {
-      const degrees = bend(cone);
-      return degrees === null ? [] : [{ cone: cone.cone, place: cone.place, bendDegrees: degrees }];
-    }),
-  );
+  const bent = cones.flatMap((cone) => {
+    const degrees = bend(cone);
+    return degrees === null ? [] : [{ cone: cone.cone, place: cone.place, bendDegrees: degrees }];
+  });
+  const read = readFiring(bent);
   const changed = cones.some((cone) => bend(cone) !== cone.bendDegrees);
   const places = [...new Set(cones.map((cone) => cone.place))];
   return (
@@ -101,8 +104,10 @@ export function ConePacks({
             {reading && (
               <Typography variant="body2" color="text.secondary">
                 {(() => {
-                  const here = read?.byPlace.find((entry) => entry.place === one);
-                  return here ? describeReading(here.reading) : 'not read';
+                  const here = readCones(bent.filter(({ place }) => place === one));
+                  return here === null
+                    ? 'not read'
+                    : `${describeReading(here)}${isShutOff(one) ? '; not counted' : ''}`;
                 })()}
               </Typography>
             )}
@@ -195,7 +200,7 @@ export function ConePacks({
           A hotter cone is further down than a cooler one: are two swapped?
         </Typography>
       )}
-      {read && read.byPlace.length > 1 && (
+      {read && places.filter((one) => !isShutOff(one)).length > 1 && (
         <Typography>Between places: {Math.round(read.spread * 10) / 10} of a cone.</Typography>
       )}
       <ProblemNote>{problem}</ProblemNote>
@@ -217,7 +222,8 @@ export function ConePacks({
         >
           <TextField
             label="Place"
-            placeholder="top shelf, left"
+            placeholder="top shelf, left; shut-off"
+            helperText={isShutOff(place) ? SHUT_OFF_MEANS : undefined}
             value={place}
             onChange={(event) => setPlace(event.target.value)}
           />

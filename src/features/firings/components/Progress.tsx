@@ -12,6 +12,9 @@ import { TextInput } from '@/ui/fields';
 import { Caution } from '@/ui/Caution';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
+import { CRISTOBALITE_C, QUARTZ_C } from '@/core/heatwork';
+import { formatTemperature } from '@/core/units';
+import { useUnits } from '@/ui/units';
 import { NEXT_ACT, WAY, type Status } from '@/core/firing/progress';
 import * as contracts from '../contracts';
 
@@ -20,6 +23,15 @@ const CAUTIONS: Partial<Record<Status, string>> = {
     'Look before lighting: no damp ware, nothing touching, cones in sight, thermocouple free. Glasses of shade 3–5 at the spy hole.',
   firing:
     'Hot surfaces long after the end. Stay within reach of a kiln with a manual shut-off; set a second timer.',
+};
+
+/** What is said when a firing has come to a stage. */
+const NOW_IT: Record<Status, string> = {
+  planned: 'It is planned again: the load can be changed',
+  loaded: 'The lid is closed',
+  firing: 'The kiln is lit',
+  cooling: 'The fire is out, the kiln cools',
+  opened: 'The kiln is open',
 };
 
 /** Where a firing is on its way, its next act, and other steps that need a reason. */
@@ -36,12 +48,13 @@ export function Progress({
 }) {
   const router = useRouter();
   const say = useSay();
+  const units = useUnits();
   const { act, busy, problem } = useSend();
   const [other, setOther] = useState(false);
   const go = async (to: Status): Promise<void> => {
     const answer = await act(contracts.move, { firingId, from: status, to });
     if (answer.ok) {
-      say(`The firing is ${to}`);
+      say(NOW_IT[to]);
       setOther(false);
     }
     router.refresh();
@@ -49,7 +62,7 @@ export function Progress({
   const next = NEXT_ACT[status];
   const caution =
     status === 'cooling'
-      ? `Below ${crackAt} the lid may be cracked, not before: thermal shock and burns. Isolate the kiln before reaching in; gloves and glasses, edges can be sharp.`
+      ? `Below ${crackAt} the lid may be cracked, not before: thermal shock and burns. Quartz turns at ${formatTemperature(QUARTZ_C, units)}, cristobalite near ${formatTemperature(CRISTOBALITE_C, units)}: no draught through there. Isolate the kiln before reaching in; gloves and glasses, edges can be sharp.`
       : CAUTIONS[status];
   return (
     <Box>
@@ -130,7 +143,7 @@ function OtherStep({
     start: { firingId, from: status, to: status === 'planned' ? 'firing' : 'planned', reason: '' },
     draft: `${firingId}/${status}`,
     done: (_, { to }) => {
-      say(`The firing is ${to}`);
+      say(NOW_IT[to]);
       onDone();
       router.refresh();
     },

@@ -87,13 +87,13 @@ test('the next step is one touch; a step out of turn asks why', async () => {
   const hand = person();
   show(<Progress firingId={id} status="firing" crackAt="100 °C" mayMove />);
   await press(hand, 'Firing is done, cooling');
-  await screen.findByText('The firing is cooling');
+  await screen.findByText('The fire is out, the kiln cools');
   await press(hand, 'Another step …');
   await press(hand, 'Change');
   expect(await screen.findAllByText('Say why.')).toHaveLength(2);
   await hand.type(named('Why'), 'Lit by mistake');
   await press(hand, 'Change');
-  await screen.findByText('The firing is planned');
+  await screen.findByText('It is planned again: the load can be changed');
   expect(sent.map(({ body }) => body.input)).toEqual([
     { firingId: id, from: 'firing', to: 'cooling' },
     { firingId: id, from: 'firing', to: 'planned', reason: '' },

@@ -2,7 +2,7 @@ import { count } from '@/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { findFiring, listFirings } from '@/data/firings';
+import { findFiring, listFirings, type Firing } from '@/data/firings';
 import { unitsOf } from '@/data/studio';
 import { CompareCurves } from '../components/CompareCurves';
 import { ChooseFirings } from '../components/ChooseFirings';
@@ -17,6 +17,14 @@ import { firingTitle } from '@/core/firing';
 
 const ID = /^[0-9a-f-]{36}$/;
 
+/** The last firing that was opened, and the one before it in the same kiln: where a comparison begins. */
+const opened = ({ status, unrecorded }: Firing): boolean => status === 'opened' && !unrecorded;
+const lastOf = (all: readonly Firing[]): Firing | null => all.find(opened) ?? null;
+const before = (all: readonly Firing[], one: Firing | null | undefined): Firing | null =>
+  all.find(
+    (other) => one != null && opened(other) && other.kilnId === one.kilnId && other.no < one.no,
+  ) ?? null;
+
 export async function ComparePage({
   searchParams,
 }: {
@@ -27,7 +35,9 @@ export async function ComparePage({
   const query = await searchParams;
   const db = database();
   const asked = (id?: string) => (id && ID.test(id) ? findFiring(db, id) : null);
-  const [all, a, b] = await Promise.all([listFirings(db), asked(query.a), asked(query.b)]);
+  const [all, first, second] = await Promise.all([listFirings(db), asked(query.a), asked(query.b)]);
+  const a = first ?? lastOf(all);
+  const b = second ?? before(all, a);
   const found = a && b ? await compareFirings(db, a, b, units) : null;
   return (
     <Page title="Compare firings" lead="What was the same, what was not, and what came of it.">

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { formatCone, parseCone } from '@/core/cones';
 import { climbTo, endPointFor, holdFor } from '@/core/heatwork';
-import { formatDuration, formatTemperature } from '@/core/units';
+import { count, formatDuration, formatTemperature } from '@/core/units';
 import { NumberField } from '@/ui/NumberField';
 import { useUnits } from '@/ui/units';
 import type { ScheduleKiln } from '../learn';
@@ -82,7 +82,7 @@ export function HoldTool({ kilns }: { kilns: readonly ScheduleKiln[] }) {
       <Typography variant="body2" color="text.secondary">
         {kiln?.offset == null
           ? 'This kiln’s thermocouple is taken at its word.'
-          : `Temperatures as ${kiln.name} shows them; its offset is learned from ${kiln.firings} firings.`}{' '}
+          : `Temperatures as ${kiln.name} shows them; its offset is learned from ${count(kiln.firings, 'firing')}.`}{' '}
         A model fitted to published end points: let the cones decide.
       </Typography>
     </Box>

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { Chart, LinearScale, LineElement, PointElement } from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { Scatter } from 'react-chartjs-2';
-import { QUANTITIES, type Units } from '@/core/units';
+import { count, QUANTITIES, type Units } from '@/core/units';
 import { offsetSaid } from '../words';
 import { useInk } from '@/ui/chart';
 
@@ -38,7 +38,7 @@ export default function OffsetBars({
     <Box sx={{ height: 220, maxWidth: 760 }}>
       <Scatter
         role="img"
-        aria-label={`Thermocouple offset: ${offsetSaid(estimate, units)}, from ${points.length} firings`}
+        aria-label={`Thermocouple offset: ${offsetSaid(estimate, units)}, from ${count(points.length, 'firing')}`}
         data={{
           datasets: points.map(({ no, low, high }) => ({
             data: [

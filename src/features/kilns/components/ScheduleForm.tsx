@@ -20,6 +20,7 @@ import { useSay } from '@/ui/Undo';
 import type { ScheduleKiln } from '../learn';
 import { Curve } from '../../drawings';
 import * as contracts from '../contracts';
+import { Passages } from './Passages';
 import { ordinalWords } from '@/core/firing';
 import { NumberInput } from '@/ui/NumberField';
 
@@ -126,6 +127,7 @@ export function ScheduleForm({
                 units={units}
                 height={240}
               />
+              <Passages segments={kept} units={units} />
               <Box
                 component="table"
                 sx={{ width: '100%', mt: 1, '& td, & th': { py: 0.5, pr: 1.5 } }}
@@ -156,7 +158,7 @@ export function ScheduleForm({
                               ? kiln.firings === 0
                                 ? 'not compared with cones yet'
                                 : 'bounded on one side only'
-                              : `from ${kiln.firings} firings`}
+                              : `from ${count(kiln.firings, 'firing')}`}
                           </small>
                         </td>
                         <td>

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { notFound, redirect } from 'next/navigation';
 import { shelfOf } from '@/core/load';
-import { formatSpan } from '@/core/units';
+import { count, formatSpan } from '@/core/units';
 import { listFirings } from '@/data/firings';
 import { listTokens, listUpkeep, shelvesToGrind } from '@/data/kiln-care';
 import { ToGrindList } from './GrindLines';
@@ -152,7 +152,7 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
                 Until {calendarDay(until.doneOn)} ({until.kind}):{' '}
                 {old === null
                   ? 'nothing learned'
-                  : `read ${offsetSaid(old, units)}, from ${old.firings} firings`}
+                  : `read ${offsetSaid(old, units)}, from ${count(old.firings, 'firing')}`}
               </Typography>
             ))}
           </Box>

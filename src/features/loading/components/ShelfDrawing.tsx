@@ -31,6 +31,7 @@ export function ShelfDrawing({
   spacing,
   thermocouple,
   pieces,
+  unplaced,
   held,
   edit,
   onPick,
@@ -42,6 +43,8 @@ export function ShelfDrawing({
   spacing: number;
   thermocouple: { xMm: number; yMm: number } | null;
   pieces: readonly Drawn[];
+  /** How many more are assigned to this shelf and have no place on it yet. */
+  unplaced: number;
   held: string | null;
   edit: boolean;
   onPick: (id: string | null) => void;
@@ -62,7 +65,8 @@ export function ShelfDrawing({
         Shelf {no}
         <Typography component="span" variant="body2" color="text.secondary">
           {' '}
-          {count(pieces.length, 'piece')}
+          {count(pieces.length + unplaced, 'piece')}
+          {unplaced > 0 ? `, ${unplaced} of them without a place yet` : ''}
           {spacing > 0 ? `, posts of ${formatLength(Math.ceil(spacing / 5) * 5, units)}` : ''}
         </Typography>
       </Typography>
@@ -70,7 +74,7 @@ export function ShelfDrawing({
         ref={box}
         onClick={place}
         role="group"
-        aria-label={`Shelf ${no}, ${pieces.length} pieces`}
+        aria-label={`Shelf ${no}, ${count(pieces.length + unplaced, 'piece')}`}
         sx={{
           ...shelfFrame(shelf),
           cursor: held !== null && edit ? 'crosshair' : 'default',

@@ -1,4 +1,5 @@
 'use client';
+import { count } from '@/core/units';
 import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -117,7 +118,7 @@ export function ShelfPlan({
             ? { ...spot, turned: item.turned !== turned.has(item.id) }
             : { shelf: null, xMm: null, yMm: null, turned: item.turned };
         }
-        void save(places, `${packed.spots.length} pieces packed`);
+        void save(places, `${count(packed.spots.length, 'piece')} packed`);
       },
     );
   const lookForGaps = (): void =>
@@ -257,6 +258,10 @@ export function ShelfPlan({
                 shelf={shelf}
                 spacing={full.spacing[no - 1] ?? 0}
                 thermocouple={thermocouple}
+                unplaced={
+                  items.filter((item) => placeOf(item).shelf === no && placeOf(item).xMm === null)
+                    .length
+                }
                 pieces={items
                   .filter((item) => placeOf(item).shelf === no && placeOf(item).xMm !== null)
                   .map((item) => ({

@@ -17,6 +17,7 @@ const form = (rest: Partial<Parameters<typeof InHandForm>[0]> = {}) =>
     <InHandForm
       bodies={bodies}
       coatings={coatings}
+      cautions={{}}
       kilns={[]}
       firings={[]}
       start={{}}
@@ -119,4 +120,21 @@ test('of ware it is said on which surface a coat lies', async () => {
   expect(sent[0]!.body.input).toMatchObject({
     coats: [{ coating: { id: uuid(4) }, coats: 2, surface: 'inside' }],
   });
+});
+
+test('what to beware of in a coat stands above “keep, sell, give” as soon as the coat is chosen', async () => {
+  const hand = person();
+  form({
+    cautions: {
+      [uuid(3)]: [
+        { name: 'Tarn', words: 'Runs.', materials: [{ name: 'Copper', hazards: ['copper'] }] },
+      ],
+    },
+  });
+  expect(screen.queryByText(/Holds copper/)).toBeNull();
+  await hand.type(coats(), 'Tarn{Enter}');
+  const caution = screen.getByText(/Holds copper \(Tarn\)\. Not for the inside of food ware/);
+  expect(screen.getByText('Tarn: Runs.')).toBeTruthy();
+  const verdict = screen.getByRole('group', { name: 'Verdict' });
+  expect(caution.compareDocumentPosition(verdict)).toBe(Node.DOCUMENT_POSITION_FOLLOWING);
 });

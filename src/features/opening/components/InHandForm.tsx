@@ -11,10 +11,11 @@ import { PictureTaker, sendPicture } from '@/features/media';
 import { useContractForm } from '@/platform/useContractForm';
 import { SelectInput } from '@/ui/choice-fields';
 import { FieldGrid } from '@/ui/FieldGrid';
-import { TextInput } from '@/ui/fields';
+import { CheckInput, TextInput } from '@/ui/fields';
 import { FormShell } from '@/ui/FormShell';
 import { Section } from '@/ui/Page';
 import { useSay } from '@/ui/Undo';
+import { firedCautions, type CoatCaution } from '@/core/chemistry';
 import type { Units } from '@/core/units';
 import { inHand, type InHand } from '../in-hand-contracts';
 import { NOTHING_SEEN } from '../room';
@@ -35,6 +36,7 @@ export type InHandStart = Partial<Pick<InHand, 'body' | 'coats' | 'form'>> & {
 export function InHandForm({
   bodies,
   coatings,
+  cautions,
   kilns,
   firings,
   start,
@@ -43,6 +45,8 @@ export function InHandForm({
 }: {
   bodies: readonly Entry[];
   coatings: readonly Entry[];
+  /** What to beware of in a coating, by its id. */
+  cautions: Readonly<Record<string, readonly CoatCaution[]>>;
   kilns: readonly Entry[];
   firings: readonly Entry[];
   start: InHandStart;
@@ -58,6 +62,7 @@ export function InHandForm({
       body: start.body ?? (bodies.length === 1 ? bodies[0]! : { id: null, name: '' }),
       form: start.form ?? FORMS[0]!.name,
       coats: start.coats === undefined ? [] : start.coats,
+      likely: false,
       firing: {
         id: null,
         kilnId: null,
@@ -141,6 +146,13 @@ export function InHandForm({
                   />
                 )}
               />
+              {coats !== null && coats.length > 0 && (
+                <CheckInput
+                  control={control}
+                  name="likely"
+                  label="Likely so: from memory, not from a record"
+                />
+              )}
             </Section>
             <Section title="How it was fired">
               <FiredHow form={form} firings={firings} kilns={kilns} fixed={fixed} />
@@ -167,6 +179,9 @@ export function InHandForm({
                   seen={field.value}
                   onChange={field.onChange}
                   stacked={(coats?.length ?? 0) > 1}
+                  cautions={firedCautions(
+                    (coats ?? []).flatMap(({ coating }) => cautions[coating.id ?? ''] ?? []),
+                  )}
                   whole
                   units={units}
                 />

@@ -8,7 +8,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { Units } from '@/core/units';
-import { describeRegion, describeZone, zoneKey, zonesOf } from '@/core/zones';
+import { KEY_LIKELY, describeRegion, describeZone, zoneKey, zonesOf } from '@/core/zones';
 import Link from '@/ui/Link';
 import { Picture } from '@/ui/Picture';
 import { MONO } from '@/ui/theme';
@@ -51,7 +51,7 @@ export function PieceInHand(props: InHand) {
   const { piece, zone, seen } = props;
   const paints = paintsOf(piece.bodyColour, props.coatings, piece.bodyName);
   // Of a piece nobody knows the coats of only the whole can be spoken of.
-  const zones = piece.coatsKnown ? zonesOf(piece.faces, piece.layers, 99) : [];
+  const zones = piece.keyKnown === 'lost' ? [] : zonesOf(piece.faces, piece.layers, 99);
   const current = zones.find((one) => zoneKey(one) === zone);
   const stacked = (current ? [current] : zones).some((one) => one.stack.length > 1);
   return (
@@ -75,12 +75,13 @@ export function PieceInHand(props: InHand) {
           {piece.generation > 1 ? `, glaze firing ${piece.generation}` : ''}
           {piece.owner ? `, ${piece.owner}’s` : ''}
         </Typography>
-        {!piece.coatsKnown && (
+        {piece.keyKnown === 'lost' && (
           <Typography>
             Nobody knows what is on it.{' '}
             <Link href={`/pieces/${piece.code}`}>Say it on its page</Link>
           </Typography>
         )}
+        {piece.keyKnown === 'likely' && <Typography>{KEY_LIKELY}</Typography>}
         {piece.joined !== null && props.onTakeOut !== null && (
           <Typography variant="body2">
             It was on no list of this firing.{' '}
@@ -109,15 +110,18 @@ export function PieceInHand(props: InHand) {
             color: 'booth.ink',
             p: 1.5,
             display: 'flex',
+            flexWrap: piece.kind === 'ware' ? 'wrap' : 'nowrap',
             gap: 1.5,
             alignItems: 'flex-start',
+            justifyContent: 'center',
           }}
         >
           <Silhouette
             faces={piece.faces}
             layers={piece.layers}
             paints={paints}
-            height={160}
+            // The rim and foot of ware are small: they are drawn for a thumb.
+            height={piece.kind === 'ware' ? 240 : 160}
             form={piece.form}
             marked={(one) => zoneKey(one) === zone}
             onZone={(one) => props.onZone(zoneKey(one) === zone ? null : zoneKey(one))}
@@ -201,6 +205,7 @@ export function PieceInHand(props: InHand) {
           stacked={stacked}
           whole={zone === null}
           units={props.units}
+          cautions={piece.cautions}
         />
         <Box
           sx={{

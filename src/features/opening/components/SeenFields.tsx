@@ -11,6 +11,7 @@ import { MEETINGS, OPACITIES, SURFACES, VERDICTS } from '@/core/signs';
 import { formatLength, type Units } from '@/core/units';
 import { RefireFields } from './RefireFields';
 import { SignPad } from './SignPad';
+import { Cautions } from '@/ui/Caution';
 import type { SeenInput } from '../contracts';
 
 /** One of a few words in sight; touching the chosen one takes it back. */
@@ -60,12 +61,15 @@ export function SeenFields({
   stacked,
   whole,
   units,
+  cautions,
 }: {
   seen: SeenInput;
   onChange: (seen: SeenInput) => void;
   stacked: boolean;
   whole: boolean;
   units: Units;
+  /** What to beware of in what is on it: above “keep, sell, give”. */
+  cautions: readonly string[];
 }) {
   const set = (part: Partial<SeenInput>): void => onChange({ ...seen, ...part });
   const step = units.length === 'mm' ? 1 : 25.4 / 16;
@@ -79,6 +83,7 @@ export function SeenFields({
         onChange={(surface) => set({ surface })}
         big
       />
+      {whole && <Cautions>{cautions}</Cautions>}
       {whole && (
         <Words
           label="Verdict"

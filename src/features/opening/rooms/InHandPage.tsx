@@ -3,6 +3,7 @@ import { ATMOSPHERES } from '@/core/signs';
 import { intendedOf } from '@/core/firing';
 import { isCone } from '@/core/cones';
 import { listBodies } from '@/data/bodies';
+import { cautionsOf } from '@/data/cautions';
 import { listCoatings } from '@/data/coatings';
 import { entryAt } from '@/data/entries';
 import { listFirings } from '@/data/firings';
@@ -63,6 +64,16 @@ export async function InHandPage({ searchParams }: { searchParams: Promise<Query
         : [{ coating: { id: coating.id, name: coating.name }, coats: 1, stretch }];
     });
   }
+  // What to beware of in each coating, by its newest version.
+  const newest = coatings.flatMap(({ id, slug, versions }) => {
+    const last = versions.at(-1);
+    return last === undefined ? [] : [{ id, coat: { slug, version: last.no } }];
+  });
+  const known = await cautionsOf(
+    db,
+    newest.map(({ coat }) => coat),
+  );
+  const cautions = Object.fromEntries(newest.map(({ id, coat }) => [id, known(coat)]));
   return (
     <Page
       title={firing === undefined ? 'I hold a fired tile' : 'A pot on no list'}
@@ -86,6 +97,7 @@ export async function InHandPage({ searchParams }: { searchParams: Promise<Query
             id: one.id,
             name: `${firingTitle(one)}, ${calendarDay(one.plannedFor)}`,
           }))}
+        cautions={cautions}
         start={start}
         fixed={firing === undefined ? null : firingTitle(firing)}
         units={unitsOf(studio)}

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
 import { useContractForm } from '@/platform/useContractForm';
+import { CheckInput } from '@/ui/fields';
 import { FormShell } from '@/ui/FormShell';
 import { useSay } from '@/ui/Undo';
 import { LayerEditor, type CoatingChoice, type LayersForm } from './LayerEditor';
@@ -17,6 +18,8 @@ type Correcting = LayersForm & {
   bodyColour: string;
   form: string;
   generation: number;
+  /** What is on record is somebody's recollection. */
+  likely: boolean;
 };
 
 /** Puts on record what was really done; what was meant stays beside it. */
@@ -33,13 +36,13 @@ export function CorrectLayers(props: Correcting) {
 function Correction({ onDone, ...props }: Correcting & { onDone: () => void }) {
   const router = useRouter();
   const say = useSay();
-  const { pieceId, layers, faces, heightMm } = props;
+  const { pieceId, layers, likely, faces, heightMm } = props;
   // Faces and height are shown beside the layers and are not sent.
-  const start = { pieceIds: [pieceId], layers, faces, heightMm };
+  const start = { pieceIds: [pieceId], layers, likely, faces, heightMm };
   const form = useContractForm(contracts.correctLayers, {
     start,
     draft: pieceId,
-    complete: ({ pieceIds, layers }) => ({ pieceIds, layers }),
+    complete: ({ pieceIds, layers, likely }) => ({ pieceIds, layers, likely }),
     done: () => {
       say('What was done is on record; the chart follows');
       onDone();
@@ -62,6 +65,11 @@ function Correction({ onDone, ...props }: Correcting & { onDone: () => void }) {
           sx={{}}
         >
           <LayerEditor coatings={props.coatings} generation={props.generation} />
+          <CheckInput
+            control={form.control}
+            name="likely"
+            label="Likely so: from memory, not from a record"
+          />
         </FormShell>
         <StackPreview coatings={props.coatings} bodyColour={props.bodyColour} form={props.form} />
       </Box>

@@ -7,18 +7,20 @@ import { FormShell } from '@/ui/FormShell';
 import { NumberInput } from '@/ui/NumberField';
 import { useSay } from '@/ui/Undo';
 import { SelectInput } from '@/ui/choice-fields';
-import { TextInput } from '@/ui/fields';
+import { CheckInput, TextInput } from '@/ui/fields';
 import * as contracts from '../contracts';
 
-/** Mark, owner, height and notes of a piece. */
+/** Mark, owner, height and notes of a piece; whether others may look at it, where it is somebody’s. */
 export function EditPiece({
   start,
   people,
   mayGive,
+  owned,
 }: {
   start: Taken<typeof contracts.edit>;
   people: readonly { id: string; name: string }[];
   mayGive: boolean;
+  owned: boolean;
 }) {
   const router = useRouter();
   const say = useSay();
@@ -53,6 +55,13 @@ export function EditPiece({
         />
       </Stack>
       <TextInput control={control} name="notes" label="Notes" multiline minRows={2} />
+      {owned && (
+        <CheckInput
+          control={control}
+          name="shown"
+          label="Others in the studio may look at it, with its pictures and what was seen"
+        />
+      )}
     </FormShell>
   );
 }

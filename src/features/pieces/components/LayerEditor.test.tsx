@@ -120,6 +120,7 @@ test('a correction sends the layers and nothing that only stands beside them', a
     <CorrectLayers
       pieceId={ID}
       layers={[]}
+      likely={false}
       faces={[{ no: 1, kind: 'bare', slipVersionId: null }]}
       heightMm={90}
       coatings={COATINGS.map((one) => ({ ...one, versionId: ID }))}
@@ -134,7 +135,7 @@ test('a correction sends the layers and nothing that only stands beside them', a
   await press('Save what was done');
   await screen.findByText('What was done is on record; the chart follows');
   const input = sent[0]!.body.input as { layers: object[] };
-  expect(Object.keys(input).sort()).toEqual(['layers', 'pieceIds']);
+  expect(Object.keys(input).sort()).toEqual(['layers', 'likely', 'pieceIds']);
   expect(input.layers).toMatchObject([{ generation: 2, stage: 'glaze-fired' }]);
 });
 

@@ -89,7 +89,7 @@ export async function OwnPiecesPage() {
                 faces.get(piece.id) ?? [],
                 layers.get(piece.id) ?? [],
                 { coat, body: piece.bodyName },
-                piece.coatsKnown,
+                piece.keyKnown,
               )}
             </Typography>
             <Typography variant="body2" sx={{ fontWeight: 650 }}>

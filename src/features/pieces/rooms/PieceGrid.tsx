@@ -23,6 +23,10 @@ export type PieceRow = {
   owner: string;
   made: string;
   flags: number;
+  surface: string;
+  signs: string;
+  cone: string;
+  verdict: string;
 };
 
 const COLUMNS: GridColDef<PieceRow>[] = [
@@ -43,7 +47,11 @@ const COLUMNS: GridColDef<PieceRow>[] = [
   { field: 'mark', headerName: 'Mark', width: 100 },
   { field: 'stack', headerName: 'Layers', flex: 1, minWidth: 220 },
   { field: 'body', headerName: 'Body', width: 120 },
-  { field: 'form', headerName: 'Form', width: 130 },
+  { field: 'surface', headerName: 'Surface', width: 90 },
+  { field: 'signs', headerName: 'Signs', width: 150 },
+  { field: 'cone', headerName: 'Cone', width: 110 },
+  { field: 'verdict', headerName: 'Verdict', width: 90 },
+  { field: 'form', headerName: 'Form', width: 110 },
   { field: 'state', headerName: 'Where it is', width: 190 },
   { field: 'owner', headerName: 'Belongs to', width: 130 },
   { field: 'flags', headerName: 'Flags', type: 'number', width: 76 },

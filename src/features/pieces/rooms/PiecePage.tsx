@@ -2,16 +2,18 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { readCode } from '@/core/codes';
 import { airAt } from '@/core/atmosphere';
+import { firedCautions } from '@/core/chemistry';
 import { coneWords } from '@/core/firing';
 import { formatLength, inUnits, type Units } from '@/core/units';
-import { COATS_UNKNOWN, deviations } from '@/core/zones';
+import { COATS_UNKNOWN, KEY_LIKELY, deviations } from '@/core/zones';
+import { cautionsOf, coatsOn } from '@/data/cautions';
 import { loadPieces } from '@/data/pieces';
 import { unitsOf } from '@/data/studio';
 import { Silhouette, paintsOf, zoneLines } from '@/features/drawings';
-import { may, mayTouchPiece, permit } from '@/features/people';
+import { may, maySeePiece, mayTouchPiece, permit } from '@/features/people';
 import { PictureDrop } from '../../media';
 import { CorrectLayers } from '../components/CorrectLayers';
 import { EditPiece } from '../components/EditPiece';
@@ -22,6 +24,7 @@ import { FlagList } from '../components/PieceActs';
 import { stateWords } from '@/data/journey';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
+import { Cautions } from '@/ui/Caution';
 import { Page, Section } from '@/ui/Page';
 import { MONO } from '@/ui/theme';
 import { calendarDay } from '@/ui/time';
@@ -34,11 +37,16 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
   const read = readCode(decodeURIComponent((await params).code));
   const db = database();
   const [piece] = read.ok ? await loadPieces(db, { codes: [read.code] }) : [];
-  if (piece === undefined || !mayTouchPiece(person, piece.ownerId)) notFound();
+  if (piece === undefined) notFound();
+  if (!maySeePiece(person, piece)) redirect('/who-may');
+  // Who may only look at it is not shown whose it is, and writes nothing.
+  const own = mayTouchPiece(person, piece.ownerId);
   const keeps = may(person, 'keep records');
   const units: Units = unitsOf(studio);
   const { coatings, bodies, choices, photos, observations, placements, firings, open, times } =
     await pieceRoom(db, piece);
+  const coats = coatsOn({ faces: piece.faces, layers: piece.done });
+  const cautions = firedCautions(coats.flatMap(await cautionsOf(db, coats)));
   const body = bodies.find((one) => one.id === piece.bodyId);
   const paints = paintsOf(body?.colour ?? '#cccccc', paintable(coatings), piece.bodyName);
   const name = (slug: string): string => paints.coat(slug).name;
@@ -61,7 +69,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
           {piece.code}
         </Box>
       }
-      lead={`${piece.mark ? `“${piece.mark}”, ` : ''}${piece.form} in ${piece.bodyName}${piece.heightMm ? `, ${formatLength(piece.heightMm, units)}` : ''}${piece.coatsKnown ? '' : `, ${COATS_UNKNOWN}`}; ${stateWords(piece, open?.label, times)}${piece.ownerName ? `; belongs to ${piece.ownerName}` : ''}`}
+      lead={`${piece.mark ? `“${piece.mark}”, ` : ''}${piece.form} in ${piece.bodyName}${piece.heightMm ? `, ${formatLength(piece.heightMm, units)}` : ''}${{ sure: '', likely: `, ${KEY_LIKELY}`, lost: `, ${COATS_UNKNOWN}` }[piece.keyKnown]}; ${stateWords(piece, open?.label, times)}${own && piece.ownerName ? `; belongs to ${piece.ownerName}` : ''}`}
       acts={
         keeps ? (
           <>
@@ -110,14 +118,20 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               form={piece.form}
             />
           </Box>
-          {(piece.coatsKnown ? zoneLines(piece.faces, piece.done, paints) : []).map((line) => (
-            <Box key={line.key} sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}>
-              <Typography variant="body2" color="text.secondary">
-                {line.where}
-              </Typography>
-              <Typography sx={{ fontWeight: 600 }}>{inUnits(line.what, units)}</Typography>
-            </Box>
-          ))}
+          <Cautions>{cautions}</Cautions>
+          {(piece.keyKnown === 'lost' ? [] : zoneLines(piece.faces, piece.done, paints)).map(
+            (line) => (
+              <Box
+                key={line.key}
+                sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}
+              >
+                <Typography variant="body2" color="text.secondary">
+                  {line.where}
+                </Typography>
+                <Typography sx={{ fontWeight: 600 }}>{inUnits(line.what, units)}</Typography>
+              </Box>
+            ),
+          )}
         </Box>
         <Box>
           <Section title="Pictures">
@@ -130,13 +144,15 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                   edit={keeps}
                 />
               ))}
-              <PictureDrop
-                pieceId={piece.id}
-                firingId={
-                  stages.filter(({ firing }) => firing?.status === 'opened').at(-1)?.one.firingId ??
-                  null
-                }
-              />
+              {own && (
+                <PictureDrop
+                  pieceId={piece.id}
+                  firingId={
+                    stages.filter(({ firing }) => firing?.status === 'opened').at(-1)?.one
+                      .firingId ?? null
+                  }
+                />
+              )}
             </Box>
           </Section>
           {otherwise.length > 0 && (
@@ -200,22 +216,28 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               </Box>
             ))}
           </Section>
-          <Section title="Flags">
-            <FlagList pieceId={piece.id} flags={piece.flags} mayClear={keeps} />
-          </Section>
-          <Section title="Particulars">
-            <EditPiece
-              start={{
-                pieceId: piece.id,
-                mark: piece.mark ?? '',
-                notes: piece.notes,
-                ownerId: piece.ownerId,
-                heightMm: piece.heightMm,
-              }}
-              people={choices.people}
-              mayGive={keeps}
-            />
-          </Section>
+          {own && (
+            <Section title="Flags">
+              <FlagList pieceId={piece.id} flags={piece.flags} mayClear={keeps} />
+            </Section>
+          )}
+          {own && (
+            <Section title="Particulars">
+              <EditPiece
+                start={{
+                  pieceId: piece.id,
+                  mark: piece.mark ?? '',
+                  notes: piece.notes,
+                  ownerId: piece.ownerId,
+                  heightMm: piece.heightMm,
+                  shown: piece.shown,
+                }}
+                people={choices.people}
+                mayGive={keeps}
+                owned={piece.ownerId !== null}
+              />
+            </Section>
+          )}
           {keeps && (
             <Section title="Layers as done">
               <CorrectLayers
@@ -227,6 +249,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                 }))}
                 heightMm={piece.heightMm}
                 layers={piece.done.map(layerOf)}
+                likely={piece.keyKnown === 'likely'}
                 coatings={allVersions(coatings)}
                 bodyColour={body?.colour ?? '#cccccc'}
                 form={piece.form}

@@ -58,9 +58,12 @@ export function Blank({
   label,
   role,
   shares,
+  body,
 }: {
   no: number;
   label: string;
+  /** Where tiles of several bodies stand on one board. */
+  body: string | null;
   role: string;
   shares?: readonly number[] | null;
 }) {
@@ -76,7 +79,14 @@ export function Blank({
         lineHeight: 1.15,
       }}
     >
-      <Typography sx={{ fontWeight: 700, fontSize: '1.05rem', lineHeight: 1.2 }}>{no}</Typography>
+      <Typography sx={{ fontWeight: 700, fontSize: '1.05rem', lineHeight: 1.2 }}>
+        {no}
+        {body !== null && (
+          <Typography component="span" sx={{ fontSize: '0.75rem', fontWeight: 650, ml: 0.75 }}>
+            {body}
+          </Typography>
+        )}
+      </Typography>
       {shares ? (
         <Box
           role="img"

@@ -1,7 +1,6 @@
 import Typography from '@mui/material/Typography';
-import type { confounding } from '@/core/designs';
+import { designOf, type confounding, type Design } from '@/core/designs';
 import { Section } from '@/ui/Page';
-import type { DesignInput } from '../contracts';
 
 /** Whether a design can answer what is asked: what changes besides, and what always changes together. */
 export function DesignCheck({
@@ -9,7 +8,7 @@ export function DesignCheck({
   asked,
   mixed,
 }: {
-  design: Pick<DesignInput, 'bodies' | 'kind' | 'repeats'>;
+  design: Pick<Design, 'bodies' | 'kind' | 'repeats'>;
   asked: readonly string[];
   mixed: ReturnType<typeof confounding>;
 }) {
@@ -35,7 +34,7 @@ export function DesignCheck({
           ))}
         </>
       )}
-      {design.bodies.length > 1 && design.kind !== 'across bodies' && (
+      {design.bodies.length > 1 && !designOf(design.kind).acrossBodies && (
         <Typography>
           The body changes as well, in every combination: compare within one body first.
         </Typography>

@@ -2,220 +2,147 @@
 import { FieldGrid } from '@/ui/FieldGrid';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import type { ReactNode } from 'react';
+import { designOf, type Design, type Field } from '@/core/designs';
 import type { AskChoices } from '../queries';
-import type { DesignInput } from '../contracts';
+import { LETTERS } from './Board';
 import { Pick, PickSeveral, Count, Steps } from './design-inputs';
 
-const LETTERS = ['A', 'B', 'C', 'D'];
-
-/** The fields that belong to one kind of design. */
+/** The fields that belong to one kind of design, as its definition names them. */
 export function DesignFields({
   design,
   choices,
   onChange,
 }: {
-  design: DesignInput;
+  design: Design;
   choices: AskChoices;
-  onChange: (design: DesignInput) => void;
+  onChange: (design: Design) => void;
 }) {
+  const values = design as unknown as Record<string, unknown>;
+  return (
+    <FieldGrid wide={2} sx={{ alignItems: 'start' }}>
+      {Object.entries(designOf(design.kind).parts).map(([name, { field }]) => (
+        <PartField
+          key={name}
+          field={field}
+          value={values[name]}
+          choices={choices}
+          onChange={(value) => onChange({ ...design, [name]: value } as Design)}
+        />
+      ))}
+    </FieldGrid>
+  );
+}
+
+/** One part of a design: its value is of the kind that its field is. */
+function PartField({
+  field,
+  value,
+  choices,
+  onChange,
+}: {
+  field: Field;
+  value: unknown;
+  choices: AskChoices;
+  onChange: (value: unknown) => void;
+}): ReactNode {
   const coatings = choices.coatings.map(({ id, name }) => ({ id, name }));
-  const mixable = choices.coatings.map(({ id, name, recipe }) => ({
+  const recipes = choices.coatings.map(({ id, name, recipe }) => ({
     id,
     name: recipe ? name : `${name} (no recipe yet)`,
   }));
-  const set = (part: object): void => onChange({ ...design, ...part } as DesignInput);
-  return (
-    <FieldGrid wide={2} sx={{ alignItems: 'start' }}>
-      {'coating' in design && (
+  switch (field.is) {
+    case 'coating':
+    case 'recipe':
+    case 'material':
+      return (
         <Pick
-          label="Coating"
-          value={design.coating}
-          choices={coatings}
-          onChange={(coating) => set({ coating })}
+          label={field.label}
+          value={value as string}
+          choices={{ coating: coatings, recipe: recipes, material: choices.materials }[field.is]}
+          onChange={onChange}
         />
-      )}
-      {'base' in design && (
-        <Pick
-          label="Recipe to start from"
-          value={design.base}
-          choices={mixable}
-          onChange={(base) => set({ base })}
-        />
-      )}
-      {'glaze' in design && (
-        <Pick
-          label="Glaze"
-          value={design.glaze}
-          choices={mixable}
-          onChange={(glaze) => set({ glaze })}
-        />
-      )}
-      {'corners' in design &&
-        design.corners.map((corner, i) => (
-          <Pick
-            key={i}
-            label={`Corner ${LETTERS[i]}`}
-            value={corner}
-            choices={mixable}
-            onChange={(id) =>
-              set({ corners: design.corners.map((old, at) => (at === i ? id : old)) })
-            }
-          />
-        ))}
-      {'stack' in design && (
+      );
+    case 'coatings':
+      return (
         <PickSeveral
-          label="Coatings, first on first"
-          value={design.stack}
+          label={field.label}
+          value={value as string[]}
           choices={coatings}
-          onChange={(stack) => set({ stack })}
+          onChange={onChange}
         />
-      )}
-      {'coatings' in design && (
-        <PickSeveral
-          label="Coatings"
-          value={design.coatings}
-          choices={coatings}
-          onChange={(next) => set({ coatings: next })}
-        />
-      )}
-      {'bases' in design && (
-        <>
-          <PickSeveral
-            label="Bases, on first"
-            value={design.bases}
-            choices={coatings}
-            onChange={(bases) => set({ bases })}
-          />
-          <PickSeveral
-            label="Overs, on top"
-            value={design.overs}
-            choices={coatings}
-            onChange={(overs) => set({ overs })}
-          />
-          <FormControlLabel
-            control={
-              <Checkbox
-                checked={design.both}
-                onChange={(event) => set({ both: event.target.checked })}
-              />
-            }
-            label="Both ways round"
-          />
-        </>
-      )}
-      {'stacks' in design &&
-        [...design.stacks, []].map((stack, i) => (
-          <PickSeveral
-            key={i}
-            label={
-              i < design.stacks.length
-                ? `Stack ${i + 1}, first on first`
-                : 'Another stack, first on first'
-            }
-            value={stack}
-            choices={coatings}
-            onChange={(next) =>
-              set({
-                stacks: [...design.stacks.slice(0, i), next, ...design.stacks.slice(i + 1)].filter(
-                  (one) => one.length > 0,
-                ),
-              })
-            }
-          />
-        ))}
-      {'coats' in design && (
-        <Steps label="Coats" value={design.coats} onChange={(coats) => set({ coats })} />
-      )}
-      {'seconds' in design && (
-        <Steps
-          label="Seconds in the bucket"
-          value={design.seconds}
-          onChange={(seconds) => set({ seconds })}
-        />
-      )}
-      {'most' in design && (
-        <Count
-          label="Coats at the foot"
-          value={design.most}
-          min={2}
-          max={6}
-          onChange={(most) => set({ most })}
-        />
-      )}
-      {'points' in design && (
-        <Count
-          label="Steps"
-          value={design.points}
-          min={3}
-          max={21}
-          onChange={(points) => set({ points })}
-        />
-      )}
-      {design.kind === 'triaxial' && (
-        <Count
-          label="Steps a side"
-          value={design.steps}
-          min={2}
-          max={10}
-          onChange={(steps) => set({ steps })}
-        />
-      )}
-      {'rows' in design && (
-        <>
-          <Count
-            label="Rows"
-            value={design.rows}
-            min={2}
-            max={10}
-            onChange={(rows) => set({ rows })}
-          />
-          <Count
-            label="Columns"
-            value={design.columns}
-            min={2}
-            max={10}
-            onChange={(columns) => set({ columns })}
-          />
-        </>
-      )}
-      {'material' in design && (
+      );
+    case 'corners': {
+      const corners = value as string[];
+      return corners.map((corner, i) => (
         <Pick
-          label="What is stepped up"
-          value={design.material}
-          choices={choices.materials}
-          onChange={(material) => set({ material })}
+          key={i}
+          label={`Corner ${LETTERS[i]}`}
+          value={corner}
+          choices={recipes}
+          onChange={(id) => onChange(corners.map((old, at) => (at === i ? id : old)))}
         />
-      )}
-      {'percents' in design && (
+      ));
+    }
+    case 'stacks': {
+      const stacks = value as string[][];
+      return [...stacks, []].map((stack, i) => (
+        <PickSeveral
+          key={i}
+          label={
+            i < stacks.length
+              ? `${field.label} ${i + 1}, first on first`
+              : 'Another stack, first on first'
+          }
+          value={stack}
+          choices={coatings}
+          onChange={(next) =>
+            onChange(
+              [...stacks.slice(0, i), next, ...stacks.slice(i + 1)].filter((one) => one.length > 0),
+            )
+          }
+        />
+      ));
+    }
+    case 'steps':
+      return (
         <Steps
-          label={design.kind === 'body and glaze' ? 'Glaze in the clay, %' : 'Percent of the base'}
-          value={design.percents}
-          onChange={(percents) => set({ percents })}
+          label={field.label}
+          whole={field.whole}
+          value={value as number[]}
+          onChange={onChange}
         />
-      )}
-      {design.kind === 'crazing' && (
-        <>
-          <Count
-            label="Steps"
-            value={design.steps}
-            min={1}
-            max={8}
-            onChange={(steps) => set({ steps })}
-          />
-          <Pick
-            label="Silica"
-            value={design.silica}
-            choices={choices.materials}
-            onChange={(silica) => set({ silica })}
-          />
-          <Pick
-            label="Kaolin"
-            value={design.kaolin}
-            choices={choices.materials}
-            onChange={(kaolin) => set({ kaolin })}
-          />
-        </>
-      )}
-    </FieldGrid>
-  );
+      );
+    case 'count':
+      return (
+        <Count
+          label={field.label}
+          value={value as number}
+          min={field.min}
+          max={field.max}
+          onChange={onChange}
+        />
+      );
+    case 'one of':
+      return (
+        <Pick
+          label={field.label}
+          value={value as string}
+          choices={field.choices.map((one) => ({ id: one.value, name: one.label }))}
+          onChange={onChange}
+        />
+      );
+    case 'yes or no':
+      return (
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={value as boolean}
+              onChange={(event) => onChange(event.target.checked)}
+            />
+          }
+          label={field.label}
+        />
+      );
+  }
 }

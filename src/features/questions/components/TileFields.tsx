@@ -1,6 +1,6 @@
 'use client';
 import { useFormContext } from 'react-hook-form';
-import { FORMS } from '@/core/designs';
+import { FORMS, facesOfForm } from '@/core/designs';
 import { ATMOSPHERES } from '@/core/signs';
 import type { Taken } from '@/platform/contract';
 import { FieldGrid } from '@/ui/FieldGrid';
@@ -8,32 +8,51 @@ import { NumberInput } from '@/ui/NumberField';
 import { Section } from '@/ui/Page';
 import { SelectInput, choices } from '@/ui/choice-fields';
 import { TextInput } from '@/ui/fields';
+import { FaceEditor, type CoatingChoice } from '../../pieces';
 import type * as contracts from '../contracts';
 
-const TILE_FORMS = FORMS.filter(({ kind }) => kind === 'tile').map(({ name }) => name);
-
 /** What the tiles of a design are, and the amounts its sheets are made for. */
-export function TileFields({ weighs, pours }: { weighs: boolean; pours: boolean }) {
-  const { control } = useFormContext<Pick<Taken<typeof contracts.ask>, 'tile' | 'sheet'>>();
+export function TileFields({
+  weighs,
+  pours,
+  coatings,
+}: {
+  weighs: boolean;
+  pours: boolean;
+  coatings: readonly CoatingChoice[];
+}) {
+  const { control, setValue } = useFormContext<Taken<typeof contracts.ask>>();
   return (
     <Section title="Tiles and sheets">
       <FieldGrid phone={2} wide={4}>
         <SelectInput
           control={control}
-          name="tile.form"
+          name="form"
           label="Form"
-          choices={choices(TILE_FORMS)}
+          choices={choices(FORMS.map(({ name }) => name))}
+          onPick={(name) =>
+            setValue(
+              'faces',
+              facesOfForm(String(name)).map((face) => ({ ...face, slipVersionId: null })),
+            )
+          }
+        />
+        <NumberInput
+          control={control}
+          name="heightMm"
+          quantity="length"
+          label="Face, foot to rim"
         />
         <SelectInput
           control={control}
-          name="tile.waitingFor"
+          name="waitingFor"
           label="Next firing"
           choices={choices(['bisque', 'glaze'])}
         />
-        <TextInput control={control} name="tile.wantedCone" label="Cone" orNull />
+        <TextInput control={control} name="wantedCone" label="Cone" orNull />
         <SelectInput
           control={control}
-          name="tile.wantedAtmosphere"
+          name="wantedAtmosphere"
           label="Atmosphere"
           choices={choices(ATMOSPHERES)}
         />
@@ -55,6 +74,7 @@ export function TileFields({ weighs, pours }: { weighs: boolean; pours: boolean 
           />
         )}
       </FieldGrid>
+      <FaceEditor coatings={coatings} />
     </Section>
   );
 }

@@ -74,15 +74,22 @@ export function Count(props: {
   );
 }
 
-/** Numbers with spaces between, as typed: "1 2 4 8". What cannot be read stays and is said. */
+/** The parts of a list as typed: "1 2 4 8", "1, 2"; of whole numbers "1,2" too. */
+export const partsOf = (text: string, whole: boolean): string[] =>
+  text
+    .trim()
+    .split(whole ? /[\s;,]+/ : /[\s;]+|,\s+/)
+    .filter((part) => part !== '');
+
+/** Numbers with spaces or commas between, as typed. What cannot be read stays and is said. */
 export function Steps(props: {
   label: string;
+  whole: boolean;
   value: readonly number[];
   onChange: (values: number[]) => void;
 }) {
   const [text, setText] = useState(props.value.join(' '));
-  const parts = text.trim().split(/[\s;]+/);
-  const wrong = parts.find((part) => !parseNumber(part).ok);
+  const wrong = partsOf(text, props.whole).find((part) => !parseNumber(part).ok);
   return (
     <TextField
       label={props.label}
@@ -91,10 +98,7 @@ export function Steps(props: {
       helperText={wrong === undefined ? 'with spaces between' : `“${wrong}” is no number`}
       onChange={(event) => {
         setText(event.target.value);
-        const values = event.target.value
-          .trim()
-          .split(/[\s;]+/)
-          .map((part) => parseNumber(part));
+        const values = partsOf(event.target.value, props.whole).map((part) => parseNumber(part));
         if (values.every((one) => one.ok))
           props.onChange(values.flatMap((one) => (one.ok ? [one.value] : [])));
       }}

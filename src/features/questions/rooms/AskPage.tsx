@@ -8,7 +8,8 @@ import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import Link from '@/ui/Link';
 import { Nothing, Page } from '@/ui/Page';
-import { DESIGN_KINDS, type DesignKind } from '@/core/designs/terms';
+import { DESIGN_KINDS, type DesignKind } from '@/core/designs';
+import { makeChoices } from '../../pieces/server';
 import { listCoatings } from '@/data/coatings';
 
 export async function AskPage({
@@ -22,7 +23,10 @@ export async function AskPage({
   const kind: DesignKind = DESIGN_KINDS.find((one) => one === design) ?? 'coats';
   const versions = (await listCoatings(db)).find(({ slug }) => slug === coating)?.versions ?? [];
   const from = (versions.find(({ no }) => String(no) === version) ?? versions.at(-1))?.id;
-  const choices = await askChoices(db, new Date(), from);
+  const [choices, { coatings }] = await Promise.all([
+    askChoices(db, new Date(), from),
+    makeChoices(db),
+  ]);
   const [piece] = match === undefined ? [] : await listPieces(db, { codes: [match] });
   return (
     <Page
@@ -43,6 +47,7 @@ export async function AskPage({
       ) : (
         <AskForm
           choices={choices}
+          coatings={coatings}
           start={{ kind, ...(from === undefined ? {} : { coating: from }) }}
           seed={randomInt(4294967295)}
           target={piece === undefined ? null : { id: piece.id, code: piece.code }}

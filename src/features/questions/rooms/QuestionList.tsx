@@ -1,3 +1,4 @@
+import { count } from '@/core/units';
 import Typography from '@mui/material/Typography';
 import type { Question } from '@/data/questions';
 import { RowLink } from '@/ui/RowLink';
@@ -11,7 +12,7 @@ const state = (question: Question): string =>
       : ripe(question)
         ? 'all tiles are out: conclude it'
         : question.seen === 0
-          ? `${question.tiles} tiles, none fired yet`
+          ? `${count(question.tiles, 'tile')}, none fired yet`
           : `${question.seen} of ${question.tiles} written up`;
 
 /** Questions, open ones first, each with where it stands. */

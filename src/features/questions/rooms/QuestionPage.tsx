@@ -29,6 +29,7 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
   const [target] =
     question.targetPieceId === null ? [] : await listPieces(db, { ids: [question.targetPieceId] });
   const [targetPhoto] = target === undefined ? [] : await listPhotos(db, { pieceIds: [target.id] });
+  const bodies = new Set(tiles.map(({ bodyName }) => bodyName));
   const ranked = [...tiles]
     .filter(({ rating }) => rating !== null)
     .sort((a, b) => (b.rating ?? 0) - (a.rating ?? 0));
@@ -110,7 +111,7 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
               </Box>
             </Section>
           )}
-          <Section title="Tiles">
+          <Section title={bodies.size === 1 ? `Tiles, all on ${[...bodies][0]}` : 'Tiles'}>
             {tiles.length === 0 ? (
               <Nothing
                 act={
@@ -135,6 +136,7 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
                     {tile.photo === null ? (
                       <Blank
                         no={tile.no}
+                        body={bodies.size > 1 ? tile.bodyName : null}
                         label={tile.label}
                         role={tile.role}
                         shares={sharesOf(tile.mix, corners)}
@@ -147,9 +149,15 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
                         />
                         <Typography sx={{ fontSize: '0.78rem', lineHeight: 1.2 }}>
                           <b>{tile.no}</b> {tile.label}
+                          {bodies.size > 1 ? ` on ${tile.bodyName}` : ''}
                           {tile.rating === null ? '' : ` · ${tile.rating} of 5`}
                         </Typography>
                       </>
+                    )}
+                    {tile.shown !== null && (
+                      <Typography sx={{ fontSize: '0.85rem', fontWeight: 700, lineHeight: 1.25 }}>
+                        {tile.shown}
+                      </Typography>
                     )}
                   </Box>
                 )}

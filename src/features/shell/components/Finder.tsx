@@ -8,30 +8,33 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { call } from '@/platform/client';
-import type { Found } from '../search';
+import Chip from '@mui/material/Chip';
+import { pictureUrl } from '@/ui/Picture';
+import type { Answer, Found, FoundChip } from '../search';
 
-/** One field that finds pieces by code or mark, coatings, pairs, bodies, firings and acts. */
+/** One field that answers: codes, names, what glazes show, questions, firings, notes and acts. */
 export function Finder({ onClose }: { onClose: () => void }) {
   const router = useRouter();
   const [text, setText] = useState('');
   const [found, setFound] = useState<Found[]>([]);
-  const [said, setSaid] = useState('Type a code, a mark, a coating, “Tarn over Pitch”, a kiln …');
+  const [chips, setChips] = useState<FoundChip[]>([]);
+  const [said, setSaid] = useState(
+    'A code, a mark, a name, or what it shows: “satin black cone 6”, “crazing on Eider”, “no runs” …',
+  );
   const [at, setAt] = useState(0);
   const turn = useRef(0);
   useEffect(() => {
     const mine = ++turn.current;
     const timer = setTimeout(
       () => {
-        void call<{ found: Found[]; hint: string | null }>(
-          `/api/search?q=${encodeURIComponent(text)}`,
-          {},
-        ).then((answer) => {
+        void call<Answer>(`/api/search?q=${encodeURIComponent(text)}`, {}).then((answer) => {
           if (mine !== turn.current) return;
           setFound(answer.ok ? answer.data.found : []);
+          setChips(answer.ok ? answer.data.chips : []);
           setAt(0);
           if (!answer.ok) setSaid(answer.problem.message);
           else if (answer.data.hint !== null) setSaid(answer.data.hint);
-          else setSaid(answer.data.found.length === 0 ? 'Nothing of this name.' : '');
+          else setSaid(answer.data.found.length === 0 ? 'Nothing like that on record.' : '');
         });
       },
       text === '' ? 0 : 120,
@@ -77,6 +80,23 @@ export function Finder({ onClose }: { onClose: () => void }) {
           } else if (event.key === 'Enter') go(found[at]);
         }}
       />
+      {chips.length > 0 && (
+        <Box
+          role="group"
+          aria-label="Understood"
+          sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, px: 2.5, pb: 1.5 }}
+        >
+          {chips.map(({ name, rest }) => (
+            <Chip
+              key={name}
+              label={name}
+              size="small"
+              onDelete={() => setText(rest)}
+              aria-label={`Take ${name} off`}
+            />
+          ))}
+        </Box>
+      )}
       <List
         id="found"
         role="listbox"
@@ -93,10 +113,23 @@ export function Finder({ onClose }: { onClose: () => void }) {
             onClick={() => go(one)}
             sx={{ gap: 2 }}
           >
+            {one.photo && (
+              // eslint-disable-next-line @next/next/no-img-element -- sizes are made on the server
+              <img
+                src={pictureUrl(one.photo, 'small')}
+                alt=""
+                style={{ width: 36, height: 48, objectFit: 'cover' }}
+              />
+            )}
             <Box sx={{ flex: 1, minWidth: 0 }}>
               <Typography noWrap>{one.title}</Typography>
               {one.detail && (
-                <Typography variant="body2" color="text.secondary" noWrap>
+                <Typography
+                  variant="body2"
+                  color="text.secondary"
+                  noWrap
+                  sx={{ whiteSpace: { xs: 'normal', sm: 'nowrap' } }}
+                >
                   {one.detail}
                 </Typography>
               )}

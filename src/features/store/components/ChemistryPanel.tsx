@@ -10,14 +10,19 @@ import dynamic from 'next/dynamic';
 import {
   analyse,
   expansion,
+  expansionHolds,
   fieldOf,
+  fieldSilence,
   fit,
   OXIDES,
   ratioTendency,
+  rulesOfThumb,
   type Chemistry,
   type Line,
 } from '@/core/chemistry';
+import { ownWords, placedWords, sits } from '@/core/fit';
 import { Nothing } from '@/ui/Page';
+import type { BodyFit } from '../fits';
 import { formula } from '../words';
 
 const FieldChart = dynamic(() => import('./FieldChart').then((module) => module.FieldChart), {
@@ -39,6 +44,17 @@ function Change({ now, before }: { now: number; before: number | undefined }) {
   );
 }
 
+/** Where a method's factors do not hold its figure says so. */
+const beyond = (holds: boolean): string =>
+  holds ? '' : ', outside what its factors were found on: do not rely on it';
+
+/** What the studio's own pieces say of a glaze with this figure. */
+const SITS = {
+  crazes: 'will craze, as others above it did',
+  near: 'on the edge: some may craze, make a tile of it',
+  holds: 'will hold, as others below it did',
+} as const;
+
 function safely(lines: readonly Line[]): Chemistry | null {
   try {
     return analyse(lines);
@@ -51,11 +67,19 @@ function safely(lines: readonly Line[]): Chemistry | null {
 export function ChemistryPanel({
   lines,
   other,
-  bodyExpansion,
+  body,
+  glaze,
+  cone,
+  additions,
 }: {
   lines: readonly Line[];
   other: { label: string; lines: readonly Line[] } | null;
-  bodyExpansion: { name: string; value: number } | null;
+  body: BodyFit | null;
+  /** The version that is edited, as records name it: "slug#2". */
+  glaze: string;
+  /** The highest cone that it is fired to, and what is added to its base, %. */
+  cone: string | null;
+  additions: readonly { name: string; percent: number }[];
 }) {
   const now = safely(lines);
   const before = other === null ? null : safely(other.lines);
@@ -68,7 +92,10 @@ export function ChemistryPanel({
     );
   const three = expansion(now);
   const was = before === null ? null : expansion(before);
-  const field = now.umf === null ? null : fieldOf(now.umf);
+  const silence = now.umf === null ? null : fieldSilence(now.umf, now.alkali, cone);
+  const field = now.umf === null || silence !== null ? null : fieldOf(now.umf);
+  const holds = expansionHolds(now, three.covered);
+  const rules = rulesOfThumb(now, additions, cone);
   const points = [
     ...(now.umf
       ? [{ label: 'this', alumina: now.umf.Al2O3 ?? 0, silica: now.umf.SiO2 ?? 0, main: true }]
@@ -84,7 +111,9 @@ export function ChemistryPanel({
         ]
       : []),
   ];
-  const sits = bodyExpansion === null ? null : fit(three.appen, bodyExpansion.value);
+  const computed = body?.value == null ? null : fit(three.appen, body.value);
+  const placed = body?.placed ?? null;
+  const own = body?.own[glaze];
   const shown = OXIDES.filter((oxide) => now.mass[oxide] || before?.mass[oxide]);
   return (
     <Box>
@@ -143,24 +172,37 @@ export function ChemistryPanel({
           {figure(now.alkali)} : {figure(now.earth)}
         </dd>
         <dt>Loss on ignition</dt>
-        <dd>{figure(now.loi, 1)} %</dd>
+        <dd>{now.loi < 0 ? `a gain of ${figure(-now.loi, 1)} %` : `${figure(now.loi, 1)} %`}</dd>
         <dt>Expansion, 10⁻⁶/K</dt>
         <dd>
-          Appen {figure(three.appen)} <Change now={three.appen} before={was?.appen} />
+          Appen {figure(three.appen)}
+          {beyond(holds.appen)} <Change now={three.appen} before={was?.appen} />
           <br />
-          English &amp; Turner {figure(three.englishTurner)}{' '}
+          English &amp; Turner {figure(three.englishTurner)}
+          {beyond(holds.englishTurner)}{' '}
           <Change now={three.englishTurner} before={was?.englishTurner} />
           <br />
-          Winkelmann &amp; Schott {figure(three.winkelmannSchott)}{' '}
+          Winkelmann &amp; Schott {figure(three.winkelmannSchott)}
+          {beyond(holds.winkelmannSchott)}{' '}
           <Change now={three.winkelmannSchott} before={was?.winkelmannSchott} />
         </dd>
-        {sits && bodyExpansion && (
+        {body && computed && (
           <>
-            <dt>On {bodyExpansion.name}</dt>
+            <dt>On {body.name}, computed</dt>
             <dd>
-              {sits.tendency} ({sits.difference > 0 ? '+' : '−'}
-              {Math.abs(sits.difference).toFixed(2)})
-              {sits.remedies.length > 0 && `. Towards a fit: ${sits.remedies[0]?.change}.`}
+              {computed.tendency} ({computed.difference > 0 ? '+' : '−'}
+              {Math.abs(computed.difference).toFixed(2)})
+              {computed.remedies.length > 0 && `. Towards a fit: ${computed.remedies[0]?.change}.`}
+            </dd>
+          </>
+        )}
+        {body && placed && (
+          <>
+            <dt>On {body.name}, by your pieces</dt>
+            <dd>
+              {own === undefined ? SITS[sits(three.appen, placed)] : ownWords(own)}
+              {own !== undefined && other !== null && ', as it was kept'}
+              <Typography variant="body2">{placedWords(placed)}</Typography>
             </dd>
           </>
         )}
@@ -169,11 +211,24 @@ export function ChemistryPanel({
         The three expansions are estimates that differ by up to 15 %; trust differences between
         related glazes, not the figures.
       </Typography>
-      {points.length > 0 && <FieldChart points={points} />}
+      {rules.map(({ says, source }) => (
+        <Typography key={says} sx={{ mb: 0.5 }}>
+          {says}{' '}
+          <Typography component="span" variant="body2" color="text.secondary">
+            ({source})
+          </Typography>
+        </Typography>
+      ))}
+      {points.length > 0 && silence === null && <FieldChart points={points} />}
+      {silence !== null && (
+        <Typography variant="body2">
+          The silica–alumina field says nothing of it: {silence}.
+        </Typography>
+      )}
       {field && (
         <Typography variant="body2">
           It lies in “{field.name}”: {field.words}. The field was drawn for lime–potash glazes at
-          cone 11; elsewhere it only hints.
+          cone 11.
         </Typography>
       )}
     </Box>

@@ -129,7 +129,11 @@ export function MaterialForm({ material }: { material: Material | null }) {
                 label={`${formula(oxide)} %`}
               />
             ))}
-            <NumberInput control={control} name="fields.analysis.loi" label="Loss %" />
+            <NumberInput
+              control={control}
+              name="fields.analysis.loi"
+              label="Loss %, a gain below 0"
+            />
           </FieldGrid>
           <Typography role="status">
             Together {figure(sum, 1)} %.

@@ -6,7 +6,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { hazardsOf } from '@/core/chemistry';
+import { hazardsByMaterial } from '@/core/chemistry';
 import { batch, drySolids, mixDensity, percentOf, type Batch } from '@/core/slurry';
 import { formatMass } from '@/core/units';
 import { FormShell } from '@/ui/FormShell';
@@ -122,13 +122,11 @@ export function MixRoom({
         Dry powders: fitted respirator, not a paper mask; no sweeping, wipe wet; no food at the
         bench.
       </Caution>
-      {hazardsOf(used)
-        .filter(({ hazard }) => hazard !== 'dust')
-        .map(({ hazard, words, from }) => (
-          <Typography key={hazard} variant="body2" sx={{ mb: 0.5 }}>
-            <b>{from.join(', ')}:</b> {words}
-          </Typography>
-        ))}
+      {hazardsByMaterial(used, ['dust']).map(({ words, from }) => (
+        <Typography key={words} variant="body2" sx={{ mb: 0.5 }}>
+          <b>{from.join(', ')}:</b> {words}
+        </Typography>
+      ))}
       <Box sx={{ mt: 3 }} />
       <Section title="How much">
         <Stack direction="row" spacing={1} sx={{ flexWrap: 'wrap', rowGap: 1 }}>

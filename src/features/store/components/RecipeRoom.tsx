@@ -29,6 +29,7 @@ import {
 } from '../edit';
 import { linesOf, type RecipeMaterial } from '../recipe';
 import { ChemistryPanel } from './ChemistryPanel';
+import type { BodyFit } from '../fits';
 import { RecipeTable, type EditOne } from './RecipeTable';
 import * as contracts from '../contracts';
 
@@ -45,10 +46,10 @@ export function RecipeRoom({
   materials,
   bodies,
 }: {
-  coating: { id: string; slug: string };
+  coating: { id: string; slug: string; cone: string | null };
   versions: readonly RecipeVersion[];
   materials: readonly RecipeMaterial[];
-  bodies: readonly { name: string; value: number }[];
+  bodies: readonly BodyFit[];
 }) {
   const router = useRouter();
   const say = useSay();
@@ -85,6 +86,13 @@ export function RecipeRoom({
     return material && amount ? [{ name: material.name, amount, analysis: material.analysis }] : [];
   });
   const percent = percentsOf(lines);
+  const additions = lines.flatMap((line, i) => {
+    const material = line.materialId === null ? undefined : byId.get(line.materialId);
+    const share = percent[i];
+    return line.addition && material && share != null
+      ? [{ name: material.name, percent: share }]
+      : [];
+  });
   const base = lines.reduce((sum, line) => sum + (line.addition ? 0 : (amountOf(line) ?? 0)), 0);
   const unread = lines.filter((line) => line.materialId === null || amountOf(line) === null);
   const dirty =
@@ -271,7 +279,10 @@ export function RecipeRoom({
         <ChemistryPanel
           lines={chemistry}
           other={compared}
-          bodyExpansion={bodies.find((one) => one.name === body) ?? null}
+          body={bodies.find((one) => one.name === body) ?? null}
+          glaze={`${coating.slug}#${version.no}`}
+          cone={coating.cone}
+          additions={additions}
         />
       </Box>
       {swapOut && swapping && (

@@ -3,6 +3,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { orderOfAdditions } from '@/core/slurry';
+import { count } from '@/core/units';
 import { formatMass, type Units } from '@/core/units';
 import { NumberField } from '@/ui/NumberField';
 import { ProblemNote } from '@/ui/Problem';
@@ -10,7 +11,7 @@ import { TickList } from '@/ui/TickList';
 import { useUnits } from '@/ui/units';
 import { mixSteps, readVariants } from '../variants';
 
-/** Several variants of one base, mixed by adding and pouring off: the order with the fewest weighings. */
+/** Several variants of one base, mixed by adding and pouring off: the order with few weighings. */
 export function Variants({ id }: { id: string }) {
   const units = useUnits();
   const [text, setText] = useState(
@@ -62,7 +63,7 @@ function orderOf(text: string, base: number, units: Units): { rows: string[][]; 
     const order = orderOfAdditions(readVariants(text, base));
     return {
       rows: mixSteps(order.root, weight),
-      said: `Mix ${weight(order.root.baseGrams)} of base, then ${order.weighings} more weighings.`,
+      said: `Mix ${weight(order.root.baseGrams)} of base, then ${count(order.weighings, 'more weighing')}${order.fewest ? ', the fewest there can be' : ', a good order; there may be one with fewer'}.`,
     };
   } catch (error) {
     return {

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { headers } from 'next/headers';
 import QRCode from 'qrcode';
 import { formatConeRange } from '@/core/cones';
-import { hazardsOf } from '@/core/chemistry';
+import { hazardsByMaterial } from '@/core/chemistry';
 import { listMaterials } from '@/data/materials';
 import { bucketRoom } from '../bucket-room';
 import { Page } from '@/ui/Page';
@@ -67,13 +67,11 @@ export async function BucketLabelPage({ params }: { params: Promise<{ id: string
           {bucket.cautions !== '' && (
             <Typography sx={{ mt: '2mm', fontWeight: 650 }}>{bucket.cautions}</Typography>
           )}
-          {hazardsOf(materials)
-            .filter(({ hazard }) => hazard !== 'dust')
-            .map(({ hazard, words, from }) => (
-              <Typography key={hazard} variant="body2">
-                <b>{from.join(', ')}:</b> {words}
-              </Typography>
-            ))}
+          {hazardsByMaterial(materials, ['dust']).map(({ words, from }) => (
+            <Typography key={words} variant="body2">
+              <b>{from.join(', ')}:</b> {words}
+            </Typography>
+          ))}
           <Typography variant="body2" sx={{ mt: '2mm' }}>
             Mixed {day(bucket.mixedAt, studio.timeZone)}, {bucket.mixedBy}
           </Typography>

@@ -2,16 +2,18 @@ import { count } from '@/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { firedCautions } from '@/core/chemistry';
 import { coneWords } from '@/core/firing';
 import { mixDensity, percentOf } from '@/core/slurry';
 import { cellsOfCoating } from '@/data/board';
 import { entriesOf } from '@/data/buckets';
+import { cautionsOf } from '@/data/cautions';
 import { BucketActs } from '../components/BucketActs';
 import { BucketLog } from '../components/BucketLog';
 import { PotFit } from '../components/PotFit';
 import { bucketRoom } from '../bucket-room';
 import { recipeMaterials } from '../server';
-import { Caution } from '@/ui/Caution';
+import { Cautions } from '@/ui/Caution';
 import Link from '@/ui/Link';
 import { Nothing, Page, Section } from '@/ui/Page';
 import { Picture } from '@/ui/Picture';
@@ -19,7 +21,7 @@ import { day } from '@/ui/time';
 import { listBodies } from '@/data/bodies';
 
 export async function BucketPage({ params }: { params: Promise<{ id: string }> }) {
-  const { studio, db, id, bucket, recipe } = await bucketRoom(params);
+  const { studio, db, id, keeps, bucket, recipe } = await bucketRoom(params);
   const materials = new Map((await recipeMaterials(db)).map((one) => [one.id, one]));
   const density = mixDensity(
     (recipe?.lines ?? []).map((line) => ({
@@ -35,6 +37,8 @@ export async function BucketPage({ params }: { params: Promise<{ id: string }> }
   const fired = (await cellsOfCoating(db, bucket.coatingSlug, 40)).filter(
     (cell) => cell.over === null && cell.photo !== null,
   );
+  const coat = { slug: bucket.coatingSlug, version: bucket.versionNo };
+  const cautions = firedCautions((await cautionsOf(db, [coat]))(coat));
   const { advice } = bucket;
   const said = [
     advice.dips === null ? '' : `${count(advice.dips, 'dip')}`,
@@ -58,14 +62,14 @@ export async function BucketPage({ params }: { params: Promise<{ id: string }> }
           <Button component={Link} href={`/store/buckets/${id}/label`} variant="contained">
             Label
           </Button>
-          <BucketActs bucket={bucket} />
+          {keeps && <BucketActs bucket={bucket} />}
         </>
       }
     >
       <Typography sx={{ fontSize: '1.25rem', fontWeight: 650, mb: 3 }}>
         {said.length === 0 ? 'Nobody has said how to use it yet.' : `${said.join('; ')}.`}
       </Typography>
-      {bucket.cautions !== '' && <Caution>{bucket.cautions}</Caution>}
+      <Cautions>{cautions}</Cautions>
       <Section title="Fired, not as it looks in the bucket">
         {fired.length === 0 ? (
           <Nothing>No fired piece shows it by itself yet. The raw colour says nothing.</Nothing>
@@ -86,13 +90,15 @@ export async function BucketPage({ params }: { params: Promise<{ id: string }> }
           </Box>
         )}
       </Section>
-      <BucketLog
-        bucket={bucket}
-        entries={(await entriesOf(db, [id])).get(id) ?? []}
-        density={density}
-        additionsIn={additionsIn}
-        timeZone={studio.timeZone}
-      />
+      {keeps && (
+        <BucketLog
+          bucket={bucket}
+          entries={(await entriesOf(db, [id])).get(id) ?? []}
+          density={density}
+          additionsIn={additionsIn}
+          timeZone={studio.timeZone}
+        />
+      )}
       {bucket.widthMm !== null && bucket.depthMm !== null && (
         <Section title="Does this pot go in?">
           <PotFit

@@ -10,23 +10,28 @@ import { cellsOfCoating } from '@/data/board';
 import { listBuckets } from '@/data/buckets';
 import { firedVersions, recipesOf } from '@/data/recipes';
 import { countStore, isBeginning } from '@/data/studio';
-import { permit } from '@/features/people';
+import { may, permit } from '@/features/people';
 import { CoatingForm } from '../components/forms';
 import { RecipeRoom } from '../components/RecipeRoom';
 import { VersionList } from '../components/VersionList';
-import { bodyExpansions, recipeMaterials } from '../server';
+import { bodyFits, recipeMaterials } from '../server';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
-import { Caution } from '@/ui/Caution';
+import { Cautions } from '@/ui/Caution';
+import { firedCautions } from '@/core/chemistry';
 import { Nothing, Page, Section } from '@/ui/Page';
 import { Picture } from '@/ui/Picture';
 import { listBodies } from '@/data/bodies';
 import { entryAt } from '@/data/entries';
+import { cautionsOf } from '@/data/cautions';
 import { listCoatings } from '@/data/coatings';
 
 export async function CoatingPage({ params }: { params: Promise<{ slug: string }> }) {
-  const { studio } = await enter(permit('keep records'));
   const { slug } = await params;
+  const { person, studio } = await enter(
+    permit(slug === 'new' ? 'keep records' : 'read of coatings'),
+  );
+  const keeps = may(person, 'keep records');
   if (slug === 'new') {
     return (
       <Page title="A new coating" lead="What is not known yet can stay empty.">
@@ -43,6 +48,8 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
   if (coating === undefined) notFound();
   if (coating.slug !== slug) redirect(`/store/coatings/${coating.slug}`);
   const versionIds = coating.versions.map(({ id }) => id);
+  const coats = coating.versions.map(({ no }) => ({ slug: coating.slug, version: no }));
+  const cautions = firedCautions(coats.flatMap(await cautionsOf(db, coats)));
   const recipes = await recipesOf(db, versionIds);
   const fired = await firedVersions(db, versionIds);
   const buckets = await listBuckets(db, { coatingSlug: slug });
@@ -51,6 +58,12 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
   const cells = (await cellsOfCoating(db, slug, 60)).filter((cell) => cell.base !== null);
   const alone = cells.filter((cell) => cell.over === null);
   const stacked = cells.filter((cell) => cell.over !== null);
+  const fits = keeps ? await bodyFits(db) : [];
+  const against = fits.flatMap((body) =>
+    body.against
+      .filter(({ coating: key }) => key.startsWith(`${coating.slug}#`))
+      .map((one) => ({ body: body.name, ...one })),
+  );
   const show = (cell: (typeof cells)[number]) => {
     const body = bodies.get(cell.bodyId);
     const said =
@@ -89,23 +102,35 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
       title={coating.name}
       lead={`${coating.kind}${coating.coneLow && coating.coneHigh ? `, cone ${formatConeRange({ low: coating.coneLow, high: coating.coneHigh })}` : ''}${coating.archived ? ', put away' : ''}`}
       acts={
-        <>
-          <Button component={Link} href={`/tests/make?coating=${coating.slug}`} variant="contained">
-            Make tiles with it
-          </Button>
-          <Button component={Link} href={`/store/coatings/${coating.slug}/edit`} variant="outlined">
-            Edit
-          </Button>
-        </>
+        keeps && (
+          <>
+            <Button
+              component={Link}
+              href={`/tests/make?coating=${coating.slug}`}
+              variant="contained"
+            >
+              Make tiles with it
+            </Button>
+            <Button
+              component={Link}
+              href={`/store/coatings/${coating.slug}/edit`}
+              variant="outlined"
+            >
+              Edit
+            </Button>
+          </>
+        )
       }
     >
       {coating.whatItDoes !== '' && (
-        <Typography sx={{ fontSize: '1.15rem', maxWidth: 760 }}>{coating.whatItDoes}</Typography>
+        <Typography sx={{ fontSize: '1.15rem', maxWidth: 760, mb: 2 }}>
+          {coating.whatItDoes}
+        </Typography>
       )}
       {coating.atmosphereNotes !== '' && (
-        <Typography sx={{ maxWidth: 760, mt: 1 }}>{coating.atmosphereNotes}</Typography>
+        <Typography sx={{ maxWidth: 760, mt: 1, mb: 2 }}>{coating.atmosphereNotes}</Typography>
       )}
-      {coating.cautions !== '' && <Caution>{coating.cautions}</Caution>}
+      <Cautions>{cautions}</Cautions>
       <Section
         title="By itself"
         acts={
@@ -128,9 +153,15 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
         {stacked.length === 0 ? (
           <Nothing
             act={
-              <Button component={Link} href="/tests/matrix" variant="outlined">
-                Every base under every over
-              </Button>
+              keeps && (
+                <Button
+                  component={Link}
+                  href={`/tests/ask?design=matrix&coating=${coating.slug}`}
+                  variant="outlined"
+                >
+                  Every base under every over
+                </Button>
+              )
             }
           >
             It has not been fired under or over another coating yet.
@@ -141,19 +172,26 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
           </Box>
         )}
       </Section>
-      <Section title="Recipe">
-        <RecipeRoom
-          coating={{ id: coating.id, slug: coating.slug }}
-          versions={coating.versions.map((version) => ({
-            id: version.id,
-            no: version.no,
-            fired: fired.has(version.id),
-            recipe: recipes.get(version.id) ?? null,
-          }))}
-          materials={await recipeMaterials(db)}
-          bodies={await bodyExpansions(db)}
-        />
-      </Section>
+      {keeps && (
+        <Section title="Recipe">
+          {against.map(({ body, name, says }) => (
+            <Typography key={body + name} role="status" sx={{ fontWeight: 650, mb: 1 }}>
+              {name} on {body}: {says}
+            </Typography>
+          ))}
+          <RecipeRoom
+            coating={{ id: coating.id, slug: coating.slug, cone: coating.coneHigh }}
+            versions={coating.versions.map((version) => ({
+              id: version.id,
+              no: version.no,
+              fired: fired.has(version.id),
+              recipe: recipes.get(version.id) ?? null,
+            }))}
+            materials={await recipeMaterials(db)}
+            bodies={fits}
+          />
+        </Section>
+      )}
       {buckets.length > 0 && (
         <Section title="Buckets">
           {buckets.map((bucket) => (
@@ -166,7 +204,7 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
         </Section>
       )}
       <Section title="Versions">
-        <VersionList coating={coating} timeZone={studio.timeZone} edit />
+        <VersionList coating={coating} timeZone={studio.timeZone} edit={keeps} />
       </Section>
     </Page>
   );

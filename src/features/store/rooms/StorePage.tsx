@@ -1,3 +1,4 @@
+import { count } from '@/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -37,7 +38,7 @@ export async function StorePage() {
   return (
     <Page
       title="Store"
-      lead={`${coatings.length} coatings, ${buckets.length} buckets in use, ${bodies.length} bodies`}
+      lead={`${count(coatings.length, 'coating')}, ${count(buckets.length, 'bucket')} in use, ${count(bodies.length, 'body', 'bodies')}`}
       acts={
         <>
           <Button component={Link} href="/store/materials" variant="outlined">

@@ -5,13 +5,16 @@ import Link from '@/ui/Link';
 import Typography from '@mui/material/Typography';
 import { MONO } from '@/ui/theme';
 
-/** The codes to scratch into the clay, large, ready to be printed. */
+/** The codes to scratch into the clay, or to write on what is fired hard, large, ready to be printed. */
 export function MadeCodes({
   codes,
   onMore,
+  fired,
   onList,
 }: {
   codes: readonly string[];
+  /** Fired hard already: nothing can be scratched in any more. */
+  fired: boolean;
   onMore: () => void;
   onList: () => void;
 }) {
@@ -19,8 +22,11 @@ export function MadeCodes({
     <Box>
       <Typography sx={{ mb: 2, maxWidth: 640 }}>
         {codes.length === 1 ? 'This piece is' : `These ${codes.length} pieces are`} waiting to be
-        fired. Scratch the code into each, deep enough to be read through glaze; the last character
-        checks the others.
+        fired.{' '}
+        {fired
+          ? 'Write the code on the foot of each with an iron or underglaze pencil, where no glaze comes'
+          : 'Scratch the code into each, deep enough to be read through glaze'}
+        ; the last character checks the others.
       </Typography>
       <Box
         component="ol"

@@ -51,12 +51,16 @@ export function MakeForm(props: {
     done: ({ data }) => made[1](data.codes),
   });
   const { control, setValue } = form;
-  const [bodyId, formName, count] = useWatch({ control, name: ['bodyId', 'form', 'count'] });
+  const [bodyId, formName, count, waitingFor] = useWatch({
+    control,
+    name: ['bodyId', 'form', 'count', 'waitingFor'],
+  });
   const kind = kindOf(formName);
   return (
     <Making
       form={form}
       made={made}
+      fired={waitingFor === 'glaze'}
       act={
         count > 1 && Number.isFinite(count)
           ? `Make ${count} ${kind === 'tile' ? 'tiles' : 'pieces'} alike`

@@ -3,12 +3,11 @@ import Box from '@mui/material/Box';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { FormProvider, type FieldValues } from 'react-hook-form';
-import { NAMED_STRETCHES } from '@/core/zones';
 import type { ContractForm } from '@/platform/useContractForm';
 import { FormShell } from '@/ui/FormShell';
 import { MadeCodes } from './MadeCodes';
 
-/** How tiles begin, whether they are made one by one or as a matrix. */
+/** How tiles begin. */
 export const tileStart = (today: string) => ({
   form: 'L tile',
   heightMm: 90,
@@ -23,14 +22,6 @@ export const tileStart = (today: string) => ({
   ],
 });
 
-/** A coat of a matrix as it begins, on one of the named stretches. */
-export const coatStart = (stretch: number) => ({
-  method: 'dip' as const,
-  coats: 1,
-  weight: 'normal' as const,
-  stretch: NAMED_STRETCHES[stretch]!.stretch,
-});
-
 /** The codes of what was made, once it was; null before. */
 export const useMade = () => useState<string[] | null>(null);
 
@@ -39,19 +30,27 @@ export function Making<V extends FieldValues>({
   form,
   act,
   made: [made, setMade],
+  fired,
   beside,
   children,
 }: {
   form: ContractForm<V>;
   act: string;
   made: ReturnType<typeof useMade>;
+  /** What is made waits for its glaze firing: it has been through a bisque. */
+  fired: boolean;
   beside: ReactNode;
   children: ReactNode;
 }) {
   const router = useRouter();
   if (made !== null)
     return (
-      <MadeCodes codes={made} onMore={() => setMade(null)} onList={() => router.push('/tests')} />
+      <MadeCodes
+        codes={made}
+        fired={fired}
+        onMore={() => setMade(null)}
+        onList={() => router.push('/tests')}
+      />
     );
   return (
     <FormProvider {...form}>

@@ -1,7 +1,6 @@
 import { named, person, press, screen, server, show, within } from '../../../../test-support/dom';
 
 const { MakeForm } = await import('./MakeForm');
-const { MatrixForm } = await import('./MatrixForm');
 
 const uuid = (n: number): string => `0192c7cd-5baa-71a4-a619-90db87e8477${n}`;
 const bodies = [{ id: uuid(0), name: 'Drift', colour: '#ccbb99' }];
@@ -64,22 +63,6 @@ test('too many, or a wrong cone, is said beside its field and nothing is made', 
   expect(sent).toEqual([]);
 });
 
-test('a matrix says how many tiles it makes before it makes them', async () => {
-  const sent = server(() => ({ ok: true, data: { codes: ['E7W94'], lotId: 'l' } }));
-  const hand = person();
-  show(<MatrixForm bodies={bodies} coatings={coatings} today="2026-11-25" />);
-  const pick = (group: string, name: string) =>
-    hand.click(within(screen.getByRole('group', { name: group })).getByText(name));
-  await press(hand, 'Make the tiles');
-  expect(await screen.findByText('Choose at least one base.')).toBeTruthy();
-  await pick('Bases', 'Tarn');
-  await pick('Overs', 'Pitch');
-  // One each way, and one control of each.
-  await press(hand, 'Make 4 tiles');
-  await screen.findByRole('list', { name: 'Codes' });
-  expect(sent[0]!.body.input).toMatchObject({ bases: [uuid(1)], overs: [uuid(2)], alone: true });
-});
-
 test('choosing a mug makes it ware with the surfaces of one; a slip face of a tile is not left behind', async () => {
   const sent = server(() => ({ ok: true, data: { codes: ['E7W94'], lotId: null } }));
   const hand = person();
@@ -101,4 +84,18 @@ test('choosing a mug makes it ware with the surfaces of one; a slip face of a ti
       surface,
     })),
   });
+});
+
+test('the code is scratched into raw clay, and written on what has been fired hard', async () => {
+  server(() => ({ ok: true, data: { codes: ['E7W94'], lotId: null } }));
+  const hand = person();
+  make();
+  await press(hand, 'Bisque');
+  await press(hand, 'Make it');
+  expect(await screen.findByText(/Scratch the code into each/)).toBeTruthy();
+  await press(hand, 'Make more like it');
+  await press(hand, 'Glaze');
+  await press(hand, 'Make it');
+  expect(await screen.findByText(/Write the code on the foot of each/)).toBeTruthy();
+  expect(screen.queryByText(/Scratch/)).toBeNull();
 });

@@ -1,3 +1,4 @@
+import { count } from '@/core/units';
 import Button from '@mui/material/Button';
 import Link from '@/ui/Link';
 import { describePiece, nameIn } from '@/core/zones';
@@ -9,6 +10,7 @@ import { listQuestions } from '@/data/questions';
 import { may, permit } from '@/features/people';
 import { QuestionList } from '../../questions/rooms/QuestionList';
 import { PieceGrid } from '../../pieces/rooms/PieceGrid';
+import { NOTHING_SEEN, seenOf } from '../seen';
 import { makeChoices } from '../../pieces/server';
 import { stateWords } from '@/data/journey';
 import { enter } from '@/platform/access';
@@ -21,19 +23,20 @@ const SHOWN = 2000;
 export async function TestsPage({
   searchParams,
 }: {
-  searchParams: Promise<{ bin?: string; lot?: string }>;
+  searchParams: Promise<{ bin?: string; lot?: string; owner?: string }>;
 }) {
   const { person } = await enter(permit('see records'));
-  const { bin, lot } = await searchParams;
+  const { bin, lot, owner } = await searchParams;
   const db = database();
-  const questions = bin === '1' || lot ? [] : await listQuestions(db);
+  const questions = bin === '1' || lot || owner ? [] : await listQuestions(db);
   const pieces = await listPieces(db, {
     binned: bin === '1',
     limit: SHOWN,
     ...(lot ? { lotId: lot } : {}),
+    ...(owner ? { ownerId: owner } : {}),
   });
   const ids = pieces.map((piece) => piece.id);
-  const [choices, faces, layers, flags, open, fired, coatings] = await Promise.all([
+  const [choices, faces, layers, flags, open, fired, coatings, seen] = await Promise.all([
     makeChoices(db),
     facesOf(db, ids),
     layersOf(db, ids, ['done']),
@@ -41,6 +44,7 @@ export async function TestsPage({
     openFiringsOf(db, ids),
     glazeFirings(db, ids),
     listCoatings(db),
+    seenOf(db, ids),
   ]);
   const names = { coat: nameIn(coatNames(coatings)), body: null };
   const rows = pieces.map((piece) => ({
@@ -54,11 +58,12 @@ export async function TestsPage({
       faces.get(piece.id) ?? [],
       layers.get(piece.id) ?? [],
       names,
-      piece.coatsKnown,
+      piece.keyKnown,
     ),
     state: stateWords(piece, open.get(piece.id)?.label, fired.get(piece.id) ?? 0),
     made: piece.madeOn ?? '',
     flags: flags.get(piece.id)?.length ?? 0,
+    ...(seen.get(piece.id) ?? NOTHING_SEEN),
   }));
   return (
     <Page
@@ -66,8 +71,8 @@ export async function TestsPage({
       wide
       lead={
         pieces.length === SHOWN
-          ? `The newest ${SHOWN} pieces; older ones are found by their code.`
-          : `${pieces.length} pieces`
+          ? `The newest ${count(SHOWN, 'piece')}; older ones are found by their code.`
+          : `${count(pieces.length, 'piece')}`
       }
       acts={
         <>
@@ -77,7 +82,7 @@ export async function TestsPage({
           <Button component={Link} href="/tests/make" variant="outlined">
             Make tiles
           </Button>
-          <Button component={Link} href="/tests/matrix" variant="outlined">
+          <Button component={Link} href="/tests/ask?design=matrix" variant="outlined">
             Every base under every over
           </Button>
           <Button component={Link} href="/tests/stock">

@@ -1,5 +1,6 @@
-import { MatrixPage } from '@/features/tests/rooms/MatrixPage';
+import { redirect } from 'next/navigation';
 
-export const metadata = { title: 'Matrix' };
-
-export default MatrixPage;
+/** There is one door to the matrix: the question that it answers. */
+export default function MatrixPage(): never {
+  redirect('/tests/ask?design=matrix');
+}
