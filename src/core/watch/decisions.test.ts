@@ -1,6 +1,6 @@
 /**
  * What the watch says, moment by moment, of some firings that are fixed: whoever changes a threshold sees
- * here which decision it moves. How often it is right is held against worlds in watch.test.ts.
+ * here which decision it moves. How often it is right is held against worlds in watch-worlds.test.ts.
  */
 import { readFileSync, writeFileSync } from 'node:fs';
 import {
