@@ -39,6 +39,8 @@ export async function choose(
 ): Promise<void> {
   await page.getByRole('combobox', { name: label }).first().click();
   await page.getByRole('option', { name: option }).first().click();
+  // What was chosen closes the list, which fades: what follows is asked of the page without it.
+  await expect(page.getByRole('listbox')).toHaveCount(0);
 }
 
 /**
