@@ -51,6 +51,11 @@ test('only what some of the board show, and not all, can be looked for', () => {
     'surface:matt',
     'sign:crazing',
   ]);
+  // What belongs together stands together, under one heading each.
+  const groups = filtersOf([cell({ signs: [sign('pit')] }), cell({ surface: 'matt' })]).map(
+    ({ group }) => group,
+  );
+  expect(groups).toEqual(['How it behaves', 'Surface', 'Surface', 'Signs']);
   expect(filtersOf([cell(), cell()])).toEqual([]);
   expect(filtersOf([])).toEqual([]);
 });

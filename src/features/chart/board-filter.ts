@@ -8,7 +8,7 @@ const MOVES = 3;
 const LIKED = 4;
 
 type Cell = Pick<BoardCell, 'surface' | 'movementMm' | 'signs' | 'standing' | 'rating'>;
-export type BoardFilter = { value: string; label: string };
+export type BoardFilter = { value: string; label: string; group: string };
 
 const FIXED: Record<string, { label: string; passes: (cell: Cell) => boolean }> = {
   runs: { label: 'what runs', passes: ({ movementMm }) => (movementMm ?? 0) >= MOVES },
@@ -34,12 +34,21 @@ export function passes(filter: string | null, cell: Cell): boolean {
 export function filtersOf(cells: readonly Cell[]): BoardFilter[] {
   const signs = [...new Set(cells.flatMap((one) => one.signs.map(({ sign }) => sign)))].sort();
   return [
-    ...Object.entries(FIXED).map(([value, { label }]) => ({ value, label })),
-    ...SURFACES.map((one) => ({ value: `surface:${one}`, label: one })),
-    ...STANDINGS.map((one) => ({ value: `standing:${one}`, label: describeStanding(one) })),
+    ...Object.entries(FIXED).map(([value, { label }]) => ({
+      value,
+      label,
+      group: 'How it behaves',
+    })),
+    ...SURFACES.map((one) => ({ value: `surface:${one}`, label: one, group: 'Surface' })),
+    ...STANDINGS.map((one) => ({
+      value: `standing:${one}`,
+      label: describeStanding(one),
+      group: 'How sure',
+    })),
     ...signs.map((one) => ({
       value: `sign:${one}`,
       label: `with ${signOf(one)?.name.toLowerCase() ?? one}`,
+      group: 'Signs',
     })),
   ].filter(({ value }) => {
     const many = cells.filter((cell) => passes(value, cell)).length;

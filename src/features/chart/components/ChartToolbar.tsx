@@ -2,6 +2,7 @@
 import SwapVert from '@mui/icons-material/SwapVert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import ListSubheader from '@mui/material/ListSubheader';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Theme } from '@mui/material/styles';
@@ -127,7 +128,7 @@ function Pick({
 }: {
   label: string;
   value: string;
-  choices: readonly { value: string; label: string }[];
+  choices: readonly { value: string; label: string; group?: string }[];
   onChange: (value: string) => void;
 }) {
   return (
@@ -139,11 +140,14 @@ function Pick({
       sx={{ width: 'auto', minWidth: 118 }}
       slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
     >
-      {choices.map((choice) => (
+      {choices.flatMap((choice, i) => [
+        choice.group !== undefined && choice.group !== choices[i - 1]?.group && (
+          <ListSubheader key={choice.group}>{choice.group}</ListSubheader>
+        ),
         <MenuItem key={choice.value} value={choice.value}>
           {choice.label}
-        </MenuItem>
-      ))}
+        </MenuItem>,
+      ])}
     </TextField>
   );
 }
