@@ -16,6 +16,7 @@ import { questionData } from '../src/features/questions/server';
 import { perform } from '../src/platform/operation';
 import { dip } from '../test-support/layers';
 import { asking } from '../test-support/questions';
+import type { Reached } from '../src/keeper/server';
 import { clock, median, report, timed } from './measure';
 import { bring, crowd, csv, studio, technician } from './studio';
 
@@ -49,10 +50,10 @@ async function askQuestion(db: Database): Promise<number> {
 type Page = { name: string; read: (db: Database) => Promise<unknown> };
 
 /** Bench, piece page, zoom of a cell of equal size and question page, from 1,000 to 50,000 pieces. */
-async function pages(port: number): Promise<void> {
+async function pages(server: Reached): Promise<void> {
   const dbs: Database[] = [];
   for (const rows of [SMALL, LARGE]) {
-    const db = await studio(port, `bench_growth_${rows}`);
+    const db = await studio(server, `bench_growth_${rows}`);
     await bring(db, csv(rows, SMALL));
     dbs.push(db);
   }
@@ -164,8 +165,8 @@ const sighting = (i: number): Testimony => ({
 });
 
 /** A look saved in a cell of ten thousand pieces against one in a cell of ten. */
-async function crowded(port: number): Promise<void> {
-  const db = await studio(port, 'bench_growth_crowd');
+async function crowded(server: Reached): Promise<void> {
+  const db = await studio(server, 'bench_growth_crowd');
   await bring(db, crowd(10_000, 10));
   const pieces = async (glaze: number): Promise<Row[]> =>
     db('piece')
@@ -200,8 +201,8 @@ async function crowded(port: number): Promise<void> {
   await db.destroy();
 }
 
-export async function benchGrowth(port: number): Promise<void> {
+export async function benchGrowth(server: Reached): Promise<void> {
   tasks();
-  await crowded(port);
-  await pages(port);
+  await crowded(server);
+  await pages(server);
 }

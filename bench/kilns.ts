@@ -7,6 +7,7 @@ import { insertReadings, keepReadings } from '../src/data/readings';
 import { packLoad, UNMEASURED } from '../src/core/load';
 import { predictedOrdinal, workOf, type Reading } from '../src/core/heatwork';
 import type { Database } from '../src/data/database';
+import type { Reached } from '../src/keeper/server';
 import { clock, median, ratio, report } from './measure';
 import { studio, technician } from './studio';
 import { firingRoom, ingestRequest } from '../src/features/firelog/server';
@@ -182,9 +183,9 @@ function benchComputing(): void {
   console.log(`Packing 80 pieces on 5 shelves: ${packing.toFixed(1)} ms (wanted: under 1000 ms)`);
 }
 
-export async function benchKilns(port: number): Promise<void> {
+export async function benchKilns(server: Reached): Promise<void> {
   benchComputing();
-  const db = await studio(port, 'bench_kilns');
+  const db = await studio(server, 'bench_kilns');
   await benchRoom(db);
   await benchIngest(db);
   await db.destroy();

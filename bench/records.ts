@@ -3,6 +3,7 @@ import { OPERATIONS } from '../src/app/operations';
 import { insertMany, transact, type Row } from '../src/data/database';
 import { chartData } from '../src/features/chart/queries';
 import { perform } from '../src/platform/operation';
+import type { Reached } from '../src/keeper/server';
 import { ratio, report, timed } from './measure';
 import { bring, csv, studio, technician } from './studio';
 
@@ -29,14 +30,14 @@ const writable = (row: Row): Row =>
     ]),
   );
 
-export async function benchImport(port: number): Promise<void> {
-  const importing = await studio(port, 'bench_import');
+export async function benchImport(server: Reached): Promise<void> {
+  const importing = await studio(server, 'bench_import');
   const bytes = csv(10_000);
   const ours = await timed(() => bring(importing, bytes));
   // The floor: the very rows the import made, inserted bare into a second database.
   const copies = new Map<string, Row[]>();
   for (const table of TABLES) copies.set(table, (await importing(table)).map(writable));
-  const bare = await studio(port, 'bench_bare');
+  const bare = await studio(server, 'bench_bare');
   const floor = await timed(() =>
     transact(bare, async (trx) => {
       await trx.raw('SET foreign_key_checks = 0');
@@ -48,8 +49,8 @@ export async function benchImport(port: number): Promise<void> {
 }
 
 /** The chart's board, and saving of one observation, in a studio of 20,000 pieces. */
-export async function benchBoard(port: number): Promise<void> {
-  const db = await studio(port, 'bench_board');
+export async function benchBoard(server: Reached): Promise<void> {
+  const db = await studio(server, 'bench_board');
   await bring(db, csv(20_000));
   const body = (await db('body').where({ name: 'Body 0' }).first()) as Row;
   await ratio(

@@ -2,13 +2,13 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { startDatabase } from '../scripts/mariadb';
+import { startDatabase, type Reached } from '../src/keeper/server';
 import { benchChemistry } from './chemistry';
 import { benchGrowth } from './growth';
 import { benchKilns } from './kilns';
 import { benchBoard, benchImport } from './records';
 
-const BENCHES: Record<string, (port: number) => unknown> = {
+const BENCHES: Record<string, (server: Reached) => unknown> = {
   import: benchImport,
   board: benchBoard,
   chemistry: benchChemistry,
@@ -27,8 +27,7 @@ if (strange.length > 0) {
 const directory = mkdtempSync(join(tmpdir(), 'jiten-bench-'));
 const server = await startDatabase(directory);
 try {
-  for (const name of named.length > 0 ? named : Object.keys(BENCHES))
-    await BENCHES[name]!(server.port);
+  for (const name of named.length > 0 ? named : Object.keys(BENCHES)) await BENCHES[name]!(server);
 } finally {
   await server.stop();
   rmSync(directory, { recursive: true, force: true });

@@ -5,7 +5,7 @@ import { migrate } from '../src/data/migrations';
 import { createPerson, type Person } from '../src/data/people';
 import { createStudio } from '../src/data/studio';
 import { importOptions, planImport, writeImport } from '../src/features/exchange/server';
-import { freshDatabase, openLocal } from '../scripts/mariadb';
+import { freshDatabase, openOn, type Reached } from '../src/keeper/server';
 
 export const technician: Person = {
   id: v7(),
@@ -15,9 +15,9 @@ export const technician: Person = {
   disabled: false,
 };
 
-export async function studio(port: number, name: string): Promise<Database> {
-  await freshDatabase(port, name);
-  const db = openLocal(port, name);
+export async function studio(server: Reached, name: string): Promise<Database> {
+  await freshDatabase(server, name);
+  const db = openOn(server, name);
   await migrate(db);
   await createStudio(
     db,

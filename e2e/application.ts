@@ -1,11 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { freePort } from '../scripts/mariadb';
+import { freePort } from '../src/keeper/port';
+import type { RunningDatabase } from '../src/keeper/server';
 
 export type RunningApplication = { url: string; process: ChildProcess };
 
 /** The built application on a port of its own, once it answers. */
 export async function startApplication(
-  database: { port: number; name: string },
+  database: { server: RunningDatabase; name: string },
   data: string,
 ): Promise<RunningApplication> {
   const port = await freePort();
@@ -16,7 +17,8 @@ export async function startApplication(
       stdio: ['ignore', 'ignore', 'inherit'],
       env: {
         ...process.env,
-        JITEN_DB_PORT: String(database.port),
+        JITEN_DB_SOCKET: database.server.folder.socket,
+        JITEN_DB_KEY: database.server.folder.key,
         JITEN_DB_NAME: database.name,
         JITEN_DATA: data,
         JITEN_LOG: 'fatal',

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from '@playwright/test';
-import { ensureDatabase, openLocal, startDatabase, type RunningDatabase } from '../scripts/mariadb';
+import { ensureDatabase, openOn, startDatabase, type RunningDatabase } from '../src/keeper/server';
 import type { Database } from '../src/data/database';
 import { startApplication, type RunningApplication } from './application';
 import { PASSWORD, test, seenOnce } from './support';
@@ -14,17 +14,17 @@ let directory: string;
 let server: RunningDatabase;
 let application: RunningApplication;
 
-const open = (): Database => openLocal(server.port, 'faults');
+const open = (): Database => openOn(server, 'faults');
 
 test.beforeAll(async () => {
   directory = mkdtempSync(join(tmpdir(), 'jiten-faults-'));
   server = await startDatabase(directory);
-  await ensureDatabase(server.port, 'faults');
+  await ensureDatabase(server, 'faults');
   const { migrate } = await import('../src/data/migrations');
   const db = open();
   await migrate(db);
   await db.destroy();
-  application = await startApplication({ port: server.port, name: 'faults' }, directory);
+  application = await startApplication({ server, name: 'faults' }, directory);
 });
 
 test.afterAll(async () => {
@@ -46,7 +46,6 @@ test('the database stops under a form: the words stay, and go through when it is
   await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
   await page.goto(`${application.url}/store/coatings/new`);
   await page.getByLabel('Name').fill('Estuary');
-  const { port } = server;
   await server.stop();
   await page.getByRole('button', { name: 'Add the coating' }).click();
   await expect(page.getByText(/database does not answer/)).toBeVisible({ timeout: 30_000 });
@@ -57,7 +56,7 @@ test('the database stops under a form: the words stay, and go through when it is
   const fault = other.getByRole('heading', { name: 'The studio’s database does not answer' });
   await expect(fault).toBeVisible({ timeout: 30_000 });
   await expect(other.getByText(/^Fault \d+$/)).toBeVisible();
-  server = await startDatabase(directory, { port });
+  server = await startDatabase(directory);
   await page.getByRole('button', { name: 'Add the coating' }).click();
   // Kept once, and on to what a new studio still lacks.
   await expect(page.getByText('Glazes, slips and washes: 1 in the store.')).toBeVisible({
@@ -115,7 +114,7 @@ test('the application is killed in the middle of an import: all or nothing', asy
     .toBe(0);
   expect(await written()).toBe(0);
   await db.destroy();
-  application = await startApplication({ port: server.port, name: 'faults' }, directory);
+  application = await startApplication({ server, name: 'faults' }, directory);
   await page.goto(`${application.url}/store`);
   await expect(page.getByRole('link', { name: /Estuary/ }).first()).toBeVisible();
   await expect(page.getByText('Dune')).toHaveCount(0);

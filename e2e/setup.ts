@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { loadDemo } from '../demo/load';
-import { ensureDatabase, openLocal, startDatabase } from '../scripts/mariadb';
+import { ensureDatabase, openOn, startDatabase } from '../src/keeper/server';
 import { migrate } from '../src/data/migrations';
 import { startApplication, type RunningApplication } from './application';
 
@@ -12,13 +12,13 @@ export default async function setup(): Promise<() => Promise<void>> {
   const server = await startDatabase(directory, { throwaway: true });
   const applications: RunningApplication[] = [];
   for (const name of ['empty', 'fresh', 'demo'] as const) {
-    await ensureDatabase(server.port, name);
-    const db = openLocal(server.port, name);
+    await ensureDatabase(server, name);
+    const db = openOn(server, name);
     await migrate(db);
     const data = join(directory, `data-${name}`);
     if (name === 'demo') await loadDemo(db, data);
     await db.destroy();
-    const application = await startApplication({ port: server.port, name }, data);
+    const application = await startApplication({ server, name }, data);
     applications.push(application);
     process.env[`JITEN_E2E_${name.toUpperCase()}`] = application.url;
   }

@@ -9,7 +9,7 @@ function sourceHash(): string {
   const walk = (path: string): void => {
     if (statSync(path).isDirectory())
       for (const name of readdirSync(path).sort()) walk(join(path, name));
-    else hash.update(path).update(readFileSync(path));
+    else if (!/\.test\.tsx?$/.test(path)) hash.update(path).update(readFileSync(path));
   };
   for (const path of ['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json'])
     if (existsSync(path)) walk(path);

@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { startDatabase, type RunningDatabase } from './mariadb';
+import { startDatabase, type RunningDatabase } from '../src/keeper/server';
 
 declare global {
   var jitenTestDatabase: { database: RunningDatabase; directory: string } | undefined;
@@ -11,6 +11,6 @@ declare global {
 export default async function setup(): Promise<void> {
   const directory = mkdtempSync(join(tmpdir(), 'jiten-test-'));
   const database = await startDatabase(directory, { throwaway: true });
-  process.env.JITEN_TEST_DB_PORT = String(database.port);
+  process.env.JITEN_TEST_DB = directory;
   globalThis.jitenTestDatabase = { database, directory };
 }

@@ -1,7 +1,8 @@
 import { UNMEASURED } from '../src/core/load';
 /** A small studio in a database of its own, for integration tests. */
 import { v7 } from 'uuid';
-import { freshDatabase, openLocal } from '../scripts/mariadb';
+import { folderOf } from '../src/keeper/folder';
+import { addressIn, freshDatabase, openOn, type Reached } from '../src/keeper/server';
 import type { Database } from '../src/data/database';
 import { migrate } from '../src/data/migrations';
 import type { Role } from '../src/core/studio';
@@ -16,17 +17,21 @@ import { EVERYWHERE } from '../src/core/zones';
 import { newLayer } from '../src/features/pieces/layers';
 import { NOTHING_SEEN } from '../src/features/opening/room';
 
-export const PORT = Number(process.env.JITEN_TEST_DB_PORT);
+export const FOLDER = folderOf(process.env.JITEN_TEST_DB!);
+
+/** The throw-away server of all integration tests. */
+export const SERVER: Reached = { address: (name) => addressIn(FOLDER, name) };
 
 /** An empty, migrated database; the application's own pool is pointed at it too. */
 export async function emptyDatabase(name: string): Promise<Database> {
-  await freshDatabase(PORT, name);
+  await freshDatabase(SERVER, name);
   Object.assign(process.env, {
-    JITEN_DB_PORT: String(PORT),
+    JITEN_DB_SOCKET: FOLDER.socket,
+    JITEN_DB_KEY: FOLDER.key,
     JITEN_DB_NAME: name,
     JITEN_LOG: 'silent',
   });
-  const db = openLocal(PORT, name);
+  const db = openOn(SERVER, name);
   await migrate(db);
   return db;
 }

@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { OPERATIONS } from './operations';
 import { DEEDS } from '@/features/people';
 import { makeInput, testStudio, type TestStudio } from '../../test-support/studio';
-import { freePort, openLocal } from '../../scripts/mariadb';
+import { openDatabase } from '../data/database';
 import { perform } from '../platform/operation';
 
 let studio: TestStudio;
@@ -116,7 +116,12 @@ test('wrong input is said at its field and changes nothing', async () => {
 });
 
 test('a database that is away is a civil answer, not a crash', async () => {
-  const away = openLocal(await freePort(), 'none');
+  const away = openDatabase({
+    socketPath: '/nowhere/database.sock',
+    user: 'jiten',
+    password: '',
+    database: 'none',
+  });
   const answer = await perform(
     away,
     OPERATIONS.get('tests.make')!,

@@ -8,9 +8,11 @@ export type Transaction = Knex.Transaction;
 /** Where a read or a write goes: the pool or an open transaction. */
 export type Source = Knex | Knex.Transaction;
 
+/** A server on this machine by its socket, one elsewhere by host and port. */
 export type DatabaseAddress = {
-  host: string;
-  port: number;
+  socketPath?: string;
+  host?: string;
+  port?: number;
   user: string;
   password: string;
   database: string;
@@ -74,6 +76,8 @@ const GONE = new Set([
   'ER_SERVER_SHUTDOWN',
   'ER_CONNECTION_KILLED',
   'ECONNABORTED',
+  // The socket of a server that does not run.
+  'ENOENT',
 ]);
 
 /** Is this the database being away, rather than a wrong query? */

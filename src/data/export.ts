@@ -17,6 +17,7 @@ export const TABLES_LEFT_OUT: Readonly<Record<string, string>> = {
   cell: 'follows from the observations',
   cell_coat: 'follows from the observations',
   sighting: 'follows from the observations',
+  migration_hold: 'the program’s own',
   knex_migrations: 'the program’s own',
   knex_migrations_lock: 'the program’s own',
 };

@@ -66,15 +66,76 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0030-keys', ...keys },
 ];
 
-/** Brings a database up to date, or up to `through`; says which steps were taken. */
+const stepsOf = (through?: string): readonly Migration[] =>
+  through === undefined
+    ? MIGRATIONS
+    : MIGRATIONS.slice(0, MIGRATIONS.findIndex(({ name }) => name === through) + 1);
+
+/** The database has taken steps that this program does not know. */
+export class TooNew extends Error {
+  constructor(steps: readonly string[]) {
+    super(
+      `These records were last used by a newer version of the program (${steps.join(', ')}). Start that version; this one would not understand them.`,
+    );
+  }
+}
+
+/** Steps that a database has taken, in order. */
+export async function takenSteps(db: Knex): Promise<string[]> {
+  if (!(await db.schema.hasTable('knex_migrations'))) return [];
+  return db('knex_migrations').orderBy('id').pluck('name');
+}
+
+/** Steps that a database has still to take. Errors: TooNew. */
+export async function pendingSteps(db: Knex, through?: string): Promise<string[]> {
+  const taken = await takenSteps(db);
+  const known = new Set(MIGRATIONS.map(({ name }) => name));
+  const strange = taken.filter((name) => !known.has(name));
+  if (strange.length > 0) throw new TooNew(strange);
+  return stepsOf(through)
+    .map(({ name }) => name)
+    .filter((name) => !taken.includes(name));
+}
+
+const LOCK_WAIT_TIMEOUT = 1205;
+const IN_LINE_MS = 600_000;
+
+/**
+ * Holds a row while the steps are taken, so that they are taken by one process at a time. It is let
+ * go of when the holder's connection ends, however that be: nothing is left behind by a kill.
+ */
+async function alone<T>(db: Knex, work: () => Promise<T>): Promise<T> {
+  if (!(await db.schema.hasTable('migration_hold')))
+    await db.raw('CREATE TABLE IF NOT EXISTS migration_hold (id TINYINT NOT NULL PRIMARY KEY)');
+  await db.raw('INSERT INTO migration_hold (id) VALUES (1) ON DUPLICATE KEY UPDATE id = id');
+  const until = Date.now() + IN_LINE_MS;
+  for (;;) {
+    const trx = await db.transaction();
+    try {
+      await trx('migration_hold').where({ id: 1 }).forUpdate().first();
+    } catch (error) {
+      await trx.rollback();
+      if ((error as { errno?: number }).errno === LOCK_WAIT_TIMEOUT && Date.now() < until) continue;
+      throw error;
+    }
+    try {
+      return await work();
+    } finally {
+      await trx.rollback();
+    }
+  }
+}
+
+/**
+ * Brings a database up to date, or up to `through`, one process at a time; says which steps were
+ * taken. Errors: TooNew; whatever a step throws.
+ */
 export async function migrate(db: Knex, through?: string): Promise<string[]> {
-  const steps =
-    through === undefined
-      ? MIGRATIONS
-      : MIGRATIONS.slice(0, MIGRATIONS.findIndex(({ name }) => name === through) + 1);
-  const [, taken] = (await db.migrate.latest({
+  // Most of the time there is nothing to do, and nobody to wait for.
+  if ((await pendingSteps(db, through)).length === 0) return [];
+  const config: Knex.MigratorConfig = {
     migrationSource: {
-      getMigrations: () => Promise.resolve([...steps]),
+      getMigrations: () => Promise.resolve([...stepsOf(through)]),
       getMigrationName: (step: Migration) => step.name,
       getMigration: (step: Migration) =>
         Promise.resolve({
@@ -82,6 +143,12 @@ export async function migrate(db: Knex, through?: string): Promise<string[]> {
           down: () => Promise.reject(new Error('Migrations go forward only.')),
         }),
     },
-  })) as [number, string[]];
-  return taken;
+  };
+  return alone(db, async () => {
+    // Whoever held this lock and still ran would hold the row as well.
+    if (await db.schema.hasTable('knex_migrations_lock'))
+      await db.migrate.forceFreeMigrationsLock(config);
+    const [, taken] = (await db.migrate.latest(config)) as [number, string[]];
+    return taken;
+  });
 }

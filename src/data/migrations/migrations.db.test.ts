@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
-import { PORT } from '../../../test-support/studio';
-import { freshDatabase, openLocal } from '../../../scripts/mariadb';
+import { SERVER } from '../../../test-support/studio';
+import { freshDatabase, openOn } from '../../keeper/server';
 import type { Database } from '../database';
 import { demoBefore0010 } from '../../../test-support/old-demo';
 import { rebuildSummaries } from '../summaries';
@@ -8,8 +8,8 @@ import { MIGRATIONS, migrate } from './index';
 
 let db: Database;
 beforeAll(async () => {
-  await freshDatabase(PORT, 'test_migrations');
-  db = openLocal(PORT, 'test_migrations');
+  await freshDatabase(SERVER, 'test_migrations');
+  db = openOn(SERVER, 'test_migrations');
 });
 afterAll(() => db.destroy());
 

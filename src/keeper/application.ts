@@ -1,0 +1,96 @@
+/** The built application as a process of its own. */
+import { spawn } from 'node:child_process';
+import { setTimeout as wait } from 'node:timers/promises';
+import type { Running } from './keep';
+
+export type RunningApplication = Running & { url: string; pid: number };
+
+export type ApplicationPlace = {
+  host: string;
+  port: number;
+  /** Settings that it reads, on top of our own. */
+  env: Record<string, string>;
+  /** What it writes: lines of its log. */
+  said?: (bytes: Buffer) => void;
+};
+
+const STOP_MS = 10_000;
+const START_MS = 60_000;
+/** A process that answers nothing for so long does not come back by itself. */
+const SILENT = { everyMs: 15_000, answerMs: 10_000, times: 4 };
+
+const spoken = (host: string): string =>
+  host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host.includes(':') ? `[${host}]` : host;
+
+/** Does it answer at all? That its database is away is an answer. */
+async function answers(url: string): Promise<boolean> {
+  try {
+    const answer = await fetch(`${url}/api/health`, {
+      signal: AbortSignal.timeout(SILENT.answerMs),
+    });
+    await answer.arrayBuffer();
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** Starts the application and waits until it answers. Errors: it ended, or never answered. */
+export async function startApplication(place: ApplicationPlace): Promise<RunningApplication> {
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-p', String(place.port), '-H', place.host],
+    {
+      stdio: ['ignore', 'pipe', 'pipe'],
+      detached: true,
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...place.env },
+    },
+  );
+  const said = place.said ?? (() => undefined);
+  child.stdout.on('data', said);
+  child.stderr.on('data', said);
+  let over = false;
+  const ended = new Promise<void>((resolve) => {
+    const end = (): void => {
+      over = true;
+      resolve();
+    };
+    child.once('exit', end).once('error', end);
+  });
+  const url = `http://${spoken(place.host)}:${place.port}`;
+  for (let waited = 0; !(await answers(url)); waited += 100) {
+    if (over || waited > START_MS) {
+      child.kill('SIGKILL');
+      throw new Error(`The application did not start at ${url}.`);
+    }
+    await wait(100);
+  }
+  const stopWatch = killWhenSilent(url, () => child.kill('SIGKILL'));
+  void ended.then(stopWatch);
+  return {
+    url,
+    pid: child.pid as number,
+    ended,
+    async stop() {
+      stopWatch();
+      if (over) return;
+      child.kill('SIGTERM');
+      await Promise.race([ended, wait(STOP_MS, undefined, { ref: false })]);
+      if (!over) child.kill('SIGKILL');
+      await ended;
+    },
+  };
+}
+
+/** Asks now and then; what stays silent is ended, and then begun again by who keeps it. */
+function killWhenSilent(url: string, kill: () => void): () => void {
+  let silent = 0;
+  const timer = setInterval(() => {
+    void answers(url).then((up) => {
+      silent = up ? 0 : silent + 1;
+      if (silent >= SILENT.times) kill();
+    });
+  }, SILENT.everyMs);
+  timer.unref();
+  return () => clearInterval(timer);
+}
