@@ -155,7 +155,7 @@ test('while it runs a backup is made in one file, and tried', async () => {
   expect(tried.said).toContain('every summary is what its records say.');
   expect(tried.code).toBe(0);
   expect(readdirSync(join(directory, 'away'))).toHaveLength(1);
-  expect(await healthy()).toBe(true);
+  await expect.poll(healthy).toBe(true);
 });
 
 test('brought back: into an empty folder at once, over a living studio only with its name, never over a running one', async () => {
