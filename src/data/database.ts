@@ -91,6 +91,21 @@ export function isDatabaseAway(error: unknown): boolean {
   );
 }
 
+/** Disk full, table full, and an error of the storage that says so in its text. */
+const FULL = new Set([1021, 1114]);
+
+/** Is this the disk being full? The database's, or the one that pictures lie on. */
+export function isDiskFull(error: unknown): boolean {
+  if (typeof error !== 'object' || error === null) return false;
+  const { code, errno, message } = error as { code?: string; errno?: number; message?: string };
+  return (
+    code === 'ENOSPC' ||
+    code === 'EDQUOT' ||
+    (errno !== undefined && FULL.has(errno)) ||
+    /No space left on device|Errcode: 28\b/.test(message ?? '')
+  );
+}
+
 /** Is this a row that breaks a unique key? */
 export const isDuplicate = (error: unknown): boolean =>
   (error as { errno?: number } | null)?.errno === 1062;
@@ -107,25 +122,43 @@ export async function insertMany(
   }
 }
 
-/** Writes rows of one shape; those whose key is there already are left out. How many were new. */
+/**
+ * Writes rows that belong under one thing and are told apart by a moment; those whose moment is there
+ * already are left out, and nothing else is: a row that does not fit its columns is an error. Says how
+ * many were new.
+ */
 export async function insertNew(
   src: Source,
   table: string,
-  rows: readonly Record<string, string | number | Date | null>[],
+  under: Record<string, string>,
+  rows: readonly ({ at: Date } & Record<string, string | number | Date | null>)[],
   chunk = 1000,
 ): Promise<number> {
-  const columns = Object.keys(rows[0] ?? {});
+  const byMoment = new Map<number, (typeof rows)[number]>();
+  for (const row of rows) if (!byMoment.has(row.at.getTime())) byMoment.set(row.at.getTime(), row);
+  const single = [...byMoment.values()];
   let kept = 0;
-  for (let i = 0; i < rows.length; i += chunk) {
-    const part = rows.slice(i, i + chunk);
-    const one = `(${columns.map(() => '?').join(',')})`;
-    const values = part.flatMap((row) => columns.map((column) => row[column] ?? null));
-    // Knex has no way to say how many rows an INSERT IGNORE wrote.
-    const [result] = (await src.raw(
-      `INSERT IGNORE INTO ?? (${columns.map(() => '??').join(',')}) VALUES ${part.map(() => one).join(',')}`,
-      [table, ...columns, ...values],
-    )) as [{ affectedRows: number }];
-    kept += result.affectedRows;
+  for (let i = 0; i < single.length; i += chunk) {
+    const part = single.slice(i, i + chunk);
+    const there = new Set(
+      (
+        (await src(table)
+          .where(under)
+          .whereIn(
+            'at',
+            part.map(({ at }) => at),
+          )
+          .pluck('at')) as Date[]
+      ).map((at) => at.getTime()),
+    );
+    const fresh = part.filter(({ at }) => !there.has(at.getTime()));
+    if (fresh.length === 0) continue;
+    // Somebody else may have written the same a moment ago: theirs stands.
+    await src(table)
+      .insert(fresh.map((row) => ({ ...row, ...under })))
+      .onConflict()
+      .merge(['at']);
+    kept += fresh.length;
   }
   return kept;
 }

@@ -69,3 +69,15 @@ export async function binPhoto(src: Source, id: string, at: Date | null): Promis
   await src('photo').where({ id }).update({ binned_at: at });
   return photo(row);
 }
+
+/** The same picture of the same piece and firing, also one that was put away. */
+export async function samePhoto(
+  src: Source,
+  { sha, pieceId, firingId }: { sha: string; pieceId: string; firingId: string | null },
+): Promise<{ id: string; binned: boolean } | null> {
+  const row = await src('photo')
+    .where({ sha, piece_id: pieceId, firing_id: firingId })
+    .orderByRaw('binned_at IS NOT NULL')
+    .first('id', 'binned_at');
+  return row === undefined ? null : { id: row.id, binned: row.binned_at !== null };
+}

@@ -137,3 +137,8 @@ export async function countPlacements(
     .count({ n: '*' });
   return new Map(rows.map((row: Row) => [String(row.firing_id), Number(row.n)]));
 }
+
+/** Was this piece in that firing? */
+export const wasIn = async (src: Source, pieceId: string, firingId: string): Promise<boolean> =>
+  (await src('placement').where({ piece_id: pieceId, firing_id: firingId }).first('piece_id')) !==
+  undefined;

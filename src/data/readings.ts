@@ -35,8 +35,8 @@ export const keepReadings = (
   insertNew(
     src,
     'reading',
+    { firing_id: firingId },
     readings.map(({ at, celsius, probeMv, doubt }) => ({
-      firing_id: firingId,
       at,
       celsius,
       probe_mv: probeMv,
@@ -56,8 +56,8 @@ export const keepStrays = (
   insertNew(
     src,
     'stray_reading',
+    { kiln_id: kilnId },
     readings.map(({ at, celsius, probeMv }) => ({
-      kiln_id: kilnId,
       at,
       celsius,
       probe_mv: probeMv,

@@ -12,6 +12,8 @@ export type Contract<I extends z.ZodType = z.ZodType, R = unknown> = {
   readonly answer?: R;
   /** It is no operation: somebody without a session sends it through this door. */
   readonly door?: string;
+  /** What it says may be so long, in bytes; a megabyte unless said. */
+  readonly bodyBytes?: number;
   /** A file goes with it: at most so many bytes. */
   readonly fileBytes?: number;
   /** The write that takes this one back, from what was sent and answered. */
@@ -42,6 +44,12 @@ export const doorway = <I extends z.ZodType>(door: string, input: I): Contract<I
   door,
   input,
 });
+
+/** A write that has more to say than others, of at most so many bytes. */
+export const withMuch = <I extends z.ZodType, R>(
+  one: Contract<I, R>,
+  bodyBytes: number,
+): Contract<I, R> => ({ ...one, bodyBytes });
 
 /** A write that a file goes with, of at most so many bytes. */
 export const withFile = <I extends z.ZodType, R>(

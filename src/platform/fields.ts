@@ -21,3 +21,13 @@ export const optionalCone = z
     context.addIssue({ code: 'custom', message: read.message });
     return z.NEVER;
   });
+
+/** A day in the years that a studio's records may be of. */
+export const dayField = z.iso
+  .date('Give a date.')
+  .refine((day) => day >= '1900' && day < '2200', 'Give a day between 1900 and 2200.');
+
+/** A moment in the years that a studio's records may be of. */
+export const momentField = z.iso
+  .datetime('Give a time.')
+  .refine((at) => at >= '1900' && at < '2200', 'Give a time between 1900 and 2200.');

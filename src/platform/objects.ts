@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
-import { mkdir, readFile, rename, stat, writeFile } from 'node:fs/promises';
+import { mkdir, open, readFile, rename, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
+import pLimit from 'p-limit';
 import sharp, { type Sharp } from 'sharp';
 import { readConfig } from './config';
 import { refuse } from './refusal';
@@ -9,10 +10,16 @@ import { refuse } from './refusal';
 export const SIZES = { small: 320, medium: 960, large: 2400 } as const;
 export type Size = keyof typeof SIZES;
 
-export const MAX_BYTES = 30 * 1024 * 1024;
-export const MAX_PIXELS = 100_000_000;
+export const MAX_BYTES = 40 * 1024 * 1024;
+export const MAX_PIXELS = 60_000_000;
+/** Wider than any camera's, and than what the record of it can hold. */
+const MAX_EDGE = 20_000;
+/** Pictures that are decoded at one time, each by one core: the rest of the studio works meanwhile. */
+const AT_ONCE = 2;
+const inLine = pLimit(AT_ONCE);
+sharp.concurrency(1);
 
-const FORMATS = new Set(['jpeg', 'png', 'webp', 'heif', 'tiff', 'gif']);
+const FORMATS = new Set(['jpeg', 'png', 'webp', 'heif', 'tiff']);
 
 /** Where pictures lie: by the hash of the original's content, so that one is kept once. */
 export interface PictureStore {
@@ -29,7 +36,14 @@ export function folderStore(root: string): PictureStore {
       const target = path(key);
       await mkdir(dirname(target), { recursive: true });
       const partial = `${target}.${process.pid}.${Math.random().toString(36).slice(2)}`;
-      await writeFile(partial, bytes);
+      // On the disk before anybody is told that it is kept.
+      const file = await open(partial, 'w');
+      try {
+        await file.writeFile(bytes);
+        await file.sync();
+      } finally {
+        await file.close();
+      }
       await rename(partial, target);
     },
     async read(key) {
@@ -59,7 +73,10 @@ export type KeptPicture = { sha: string; width: number; height: number };
  * Checks a picture, keeps its original and makes the served sizes: turned upright,
  * without location or any other hidden data. Refuses what is not a picture with a reason.
  */
-export async function keepPicture(store: PictureStore, bytes: Buffer): Promise<KeptPicture> {
+export const keepPicture = (store: PictureStore, bytes: Buffer): Promise<KeptPicture> =>
+  inLine(() => keep(store, bytes));
+
+async function keep(store: PictureStore, bytes: Buffer): Promise<KeptPicture> {
   if (bytes.length === 0) throw refuse('The file is empty.');
   if (bytes.length > MAX_BYTES) {
     throw refuse(
@@ -112,6 +129,11 @@ async function inspect(bytes: Buffer): Promise<{ width: number; height: number }
   if (width * height > MAX_PIXELS) {
     throw refuse(
       `The picture has ${Math.round((width * height) / 1e6)} megapixels; at most ${MAX_PIXELS / 1e6} can be kept. Send a smaller size.`,
+    );
+  }
+  if (Math.max(width, height) > MAX_EDGE) {
+    throw refuse(
+      `The picture is ${Math.max(width, height)} pixels long; at most ${MAX_EDGE} can be kept. Send a smaller size.`,
     );
   }
   return orientation >= 5 ? { width: height, height: width } : { width, height };

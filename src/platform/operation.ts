@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   isDatabaseAway,
+  isDiskFull,
   isDuplicate,
   transact,
   type Database,
@@ -47,6 +48,22 @@ const NOT_SIGNED_IN: Problem = {
   message: 'You are not signed in any more. Sign in again; what you typed is still here.',
 };
 
+const AWAY: Problem = {
+  code: 'database-away',
+  message:
+    'The studio’s database does not answer. Nothing was lost: what you typed is still here. Try again in a moment.',
+};
+
+/** Why somebody may not even try; null when they may. */
+export function mayTry(definition: Operation, person: Person | null): Problem | null {
+  if (person === null) return NOT_SIGNED_IN;
+  if (definition.permit(person)) return null;
+  return { code: 'not-allowed', message: `A ${person.role} cannot do this. Ask a technician.` };
+}
+
+/** What is being carried out in this process: the same again waits for its answer. */
+const underWay = new Map<string, Promise<Answer>>();
+
 /**
  * Carries an operation out once: a repeat with the same id answers as the first time
  * and changes nothing. Every failure comes back as a problem a person can act on.
@@ -58,16 +75,8 @@ export async function perform(
   person: Person | null,
   now = new Date(),
 ): Promise<Answer> {
-  if (person === null) return { ok: false, problem: NOT_SIGNED_IN };
-  if (!definition.permit(person)) {
-    return {
-      ok: false,
-      problem: {
-        code: 'not-allowed',
-        message: `A ${person.role} cannot do this. Ask a technician.`,
-      },
-    };
-  }
+  const refused = mayTry(definition, person);
+  if (refused !== null || person === null) return { ok: false, problem: refused ?? NOT_SIGNED_IN };
   const parsed = definition.contract.input.safeParse(request.input);
   if (!parsed.success) {
     const fields = fieldMessages(parsed.error);
@@ -84,6 +93,33 @@ export async function perform(
   const file = request.file ?? null;
   if (fileBytes !== undefined && (file === null || file.bytes.length > fileBytes))
     return { ok: false, problem: fileProblem(file, fileBytes) };
+  // One answer for one id, also for two that come at the same moment.
+  const key = `${person.id} ${definition.contract.name} ${request.id}`;
+  const same = underWay.get(key);
+  if (same !== undefined) return same;
+  const answer = carryOut(
+    db,
+    definition,
+    { id: request.id, input: parsed.data, file },
+    person,
+    now,
+  );
+  underWay.set(key, answer);
+  try {
+    return await answer;
+  } finally {
+    underWay.delete(key);
+  }
+}
+
+async function carryOut(
+  db: Database,
+  definition: Operation,
+  request: { id: string; input: unknown; file: Upload | null },
+  person: Person,
+  now: Date,
+): Promise<Answer> {
+  const { file } = request;
   try {
     if (file !== null) {
       // What comes with a file is long work: a repeat is answered before it is done again.
@@ -91,11 +127,11 @@ export async function perform(
       if (done !== undefined) return repeated(done, definition.contract.name, person);
     }
     const prepared =
-      file === null ? undefined : await definition.prepare?.({ db, person, file }, parsed.data);
+      file === null ? undefined : await definition.prepare?.({ db, person, file }, request.input);
     const data = await transact(db, async (trx) => {
       const result = await definition.run(
         { trx, person, now, operationId: request.id },
-        parsed.data,
+        request.input,
         prepared,
       );
       await keepOperation(
@@ -108,9 +144,26 @@ export async function perform(
     return { ok: true, data: data ?? null };
   } catch (error) {
     // A repeat fails at the latest where its id would be kept twice; then the first answer stands.
-    const done = await findOperation(db, request.id).catch(() => undefined);
+    // While nobody can say whether it was carried out before, nobody says that it was not.
+    const done = await findSurely(db, request.id);
+    if (done === 'nobody knows') return { ok: false, problem: AWAY };
     if (done !== undefined) return repeated(done, definition.contract.name, person);
     return { ok: false, problem: problemOf(error, definition.contract.name) };
+  }
+}
+
+const LOOKS = 4;
+
+/** Looks an answer up; a connection that was cut is tried again on another. */
+async function findSurely(db: Database, id: string) {
+  for (let look = 1; ; look++) {
+    try {
+      return await findOperation(db, id);
+    } catch (error) {
+      log.warn({ where: 'answers', error: String(error) }, 'an answer could not be looked up');
+      if (look === LOOKS) return 'nobody knows' as const;
+      await new Promise((resolve) => setTimeout(resolve, 50 * look));
+    }
   }
 }
 
@@ -137,10 +190,14 @@ export function problemOf(error: unknown, where: string): Problem {
   if (error instanceof Refusal) return error.problem;
   if (isDatabaseAway(error)) {
     log.error({ where, error: String(error) }, 'database away');
+    return AWAY;
+  }
+  if (isDiskFull(error)) {
+    log.error({ where, error: String(error) }, 'disk full');
     return {
-      code: 'database-away',
+      code: 'no-room',
       message:
-        'The studio’s database does not answer. Nothing was lost: what you typed is still here. Try again in a moment.',
+        'The studio’s disk is full, and nothing was changed. What you typed is still here; tell your technician to make room.',
     };
   }
   if (isDuplicate(error)) {

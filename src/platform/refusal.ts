@@ -7,6 +7,8 @@ export type Problem = {
     | 'not-found'
     | 'conflict'
     | 'too-many'
+    | 'too-large'
+    | 'no-room'
     | 'database-away'
     | 'failed';
   message: string;

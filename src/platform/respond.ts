@@ -10,6 +10,8 @@ const STATUS: Record<Problem['code'], number> = {
   'not-found': 404,
   conflict: 409,
   'too-many': 429,
+  'too-large': 413,
+  'no-room': 507,
   'database-away': 503,
   failed: 500,
 };

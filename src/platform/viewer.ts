@@ -1,14 +1,53 @@
-import { findShareLink } from '@/data/people';
+import { cookies } from 'next/headers';
+import { findShareLink, type Person, type ShareLink } from '@/data/people';
+import { readConfig } from './config';
 import { database } from './database';
 import { Refusal } from './refusal';
 import { currentPerson } from './session';
 
-/** Lets through whoever is signed in, or holds a share link that still opens. */
-export async function requireViewer(share: string | null): Promise<void> {
-  if (share !== null && (await findShareLink(database(), share, new Date())) !== null) return;
-  if ((await currentPerson()) !== null) return;
+/** Whoever looks: somebody of the studio, or somebody who was given a link to one view. */
+export type Viewer = { person: Person; link: null } | { person: null; link: ShareLink };
+
+const cookieOf = (linkId: string): string => `jiten-share-${linkId}`;
+const DAY_S = 86_400;
+
+/** Keeps a link's secret with the browser that followed it, so that no address carries it any further. */
+export async function rememberLink(link: ShareLink): Promise<void> {
+  (await cookies()).set(cookieOf(link.id), link.token, {
+    httpOnly: true,
+    sameSite: 'lax',
+    secure: readConfig().secureCookies,
+    path: '/',
+    maxAge: 30 * DAY_S,
+  });
+}
+
+/** The link of that id, when this browser was given it and it still opens. */
+export async function heldLink(linkId: string): Promise<ShareLink | null> {
+  const token = (await cookies()).get(cookieOf(linkId))?.value;
+  if (token === undefined) return null;
+  const link = await findShareLink(database(), token, new Date());
+  return link?.id === linkId ? link : null;
+}
+
+/**
+ * Who is looking: through the link that is named, or as who is signed in.
+ * Errors: Refusal, when the link does not open and when nobody is signed in.
+ */
+export async function currentViewer(linkId: string | null): Promise<Viewer> {
+  if (linkId !== null) {
+    const link = await heldLink(linkId);
+    if (link !== null) return { person: null, link };
+  } else {
+    const person = await currentPerson();
+    if (person !== null) return { person, link: null };
+  }
   throw new Refusal({
     code: 'not-signed-in',
     message: 'Sign in, or ask for a new share link: this one does not open any more.',
   });
 }
+
+/** Lets through whoever is signed in. */
+export const requireSignedIn = async (): Promise<Person> =>
+  (await currentViewer(null)).person as Person;

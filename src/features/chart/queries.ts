@@ -148,6 +148,13 @@ export async function chartData(src: Source, view: ChartView): Promise<ChartData
   };
 }
 
+/** The one board that a kept view shows; what it leaves open is filled with what the studio knows most of. */
+export async function boardOfView(src: Source, view: string): Promise<BoardOf> {
+  const { chosen } = await chartData(src, Object.fromEntries(new URLSearchParams(view)));
+  if (chosen === null) return { body: '', cone: '', atmosphere: '', slips: '' };
+  return { ...chosen, body: chosen.body.slug };
+}
+
 /** What may be seen of a firing through a share link: no notes. */
 type ZoomFiring = Pick<
   Firing,

@@ -1,1 +1,1 @@
-export { chartData, zoomData, type ChartData, type ChartView } from './queries';
+export { boardOfView, chartData, zoomData, type ChartData, type ChartView } from './queries';

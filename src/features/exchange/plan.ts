@@ -4,6 +4,7 @@ import { listPieces } from '@/data/pieces';
 import type { Column } from './columns';
 import { interpret, type ImportRow } from './interpret';
 import { fillDown, mend } from './mend';
+import { mapInTurns } from '@/platform/breath';
 import type { ImportOptions } from './contracts';
 import { mapColumns, readTable } from './table';
 import { listBodies } from '@/data/bodies';
@@ -87,7 +88,7 @@ export async function planImport(
   bytes: Uint8Array,
   options: ImportOptions,
 ): Promise<ImportPlan> {
-  const table = readTable(bytes);
+  const table = await readTable(bytes);
   const columns = mapColumns(
     table.header,
     Object.fromEntries(Object.entries(options.columns).map(([i, column]) => [Number(i), column])),
@@ -97,7 +98,9 @@ export async function planImport(
   const headings = table.header.map((title, i) =>
     options.leftOut.includes(i) ? null : title === '' ? `Column ${i + 1}` : title,
   );
-  const rows = table.rows.map(({ line, cells }) => interpret(line, cells, columns, headings));
+  const rows = await mapInTurns(table.rows, ({ line, cells }) =>
+    interpret(line, cells, columns, headings),
+  );
   const [bodies, coatings, kilns] = await Promise.all([
     listBodies(src),
     listCoatings(src),

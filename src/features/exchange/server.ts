@@ -1,4 +1,5 @@
 export * as exchangeOperations from './actions';
+export { MAX_FILE_BYTES } from './table';
 export { planImport, type ImportPlan } from './plan';
 export { writeImport } from './write';
 export { importOptions, type Imported } from './contracts';

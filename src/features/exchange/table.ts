@@ -1,10 +1,16 @@
 import { count } from '@/core/units';
 import Papa from 'papaparse';
-import { refuse } from '@/platform/refusal';
+import { breathe } from '@/platform/breath';
+import { refuse, type Refusal } from '@/platform/refusal';
 import { KNOWN_COLUMNS, guessColumn, type Column } from './columns';
 
-export const MAX_FILE_BYTES = 25 * 1024 * 1024;
+export const MAX_FILE_BYTES = 20 * 1024 * 1024;
 export const MAX_ROWS = 50_000;
+/** Blank ones included; nobody keeps records of so many columns. */
+const MAX_LINES = 2 * MAX_ROWS;
+const MAX_CELLS = 3_000_000;
+/** So much is read at a turn: others have theirs in between. */
+const TURN = 256 * 1024;
 
 /** A spreadsheet as read: its header and rows, and what was noticed on the way. */
 export type Table = {
@@ -14,7 +20,7 @@ export type Table = {
 };
 
 /** Bytes to text. UTF-8 and UTF-16 are recognised; what is neither is read as Windows-1252, and said. */
-export function decode(bytes: Uint8Array): { text: string; notice: string | null } {
+export async function decode(bytes: Uint8Array): Promise<{ text: string; notice: string | null }> {
   if (bytes.length === 0) throw refuse('The file is empty.');
   if (bytes.length > MAX_FILE_BYTES)
     throw refuse(
@@ -30,7 +36,13 @@ export function decode(bytes: Uint8Array): { text: string; notice: string | null
   if (bytes[0] === 0xfe && bytes[1] === 0xff)
     return { text: new TextDecoder('utf-16be').decode(bytes), notice: null };
   try {
-    return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), notice: null };
+    const decoder = new TextDecoder('utf-8', { fatal: true });
+    let text = '';
+    for (let from = 0; from < bytes.length; from += 4 * TURN) {
+      text += decoder.decode(bytes.subarray(from, from + 4 * TURN), { stream: true });
+      await breathe();
+    }
+    return { text: text + decoder.decode(), notice: null };
   } catch {
     if (bytes.includes(0))
       throw refuse('This is not a text file. Export the spreadsheet as CSV first.');
@@ -48,20 +60,79 @@ const isBlank = (cells: readonly string[]): boolean => cells.every((cell) => cel
 const known = (cells: readonly string[]): number =>
   cells.filter((cell) => guessColumn(cell) !== null).length;
 
+const tooMany = (what: string, most: number): Refusal =>
+  refuse(
+    `The file has more than ${most.toLocaleString('en')} ${what}. Split it by year or by body and import the parts.`,
+  );
+
+/** No line of a spreadsheet is so long; one that never ends would be read again and again. */
+const LONGEST_LINE = 100_000;
+
+/** Looks at where lines end before any of them is taken apart. */
+function notTooMuch(text: string): void {
+  const end = text.includes('\n') ? '\n' : '\r';
+  for (let from = 0, lines = 1; from < text.length; lines++) {
+    const next = text.indexOf(end, from);
+    const length = (next < 0 ? text.length : next) - from;
+    if (length > LONGEST_LINE)
+      throw refuse(
+        `Line ${lines} has ${length.toLocaleString('en')} characters: that is no table. Export the spreadsheet as CSV again.`,
+      );
+    if (lines > MAX_LINES) throw tooMany('lines', MAX_LINES);
+    if (next < 0) return;
+    from = next + 1;
+  }
+}
+
+type Parsed = { lines: Table['rows']; openQuote: number | null };
+
+/** Parses turn by turn, and stops where there is too much of it. */
+function parse(text: string): Promise<Parsed> {
+  return new Promise((resolve, reject) => {
+    const lines: Table['rows'] = [];
+    let openQuote: number | null = null;
+    let cellsSoFar = 0;
+    Papa.parse<string[]>(text, {
+      delimitersToGuess: [',', ';', '\t', '|'],
+      skipEmptyLines: false,
+      chunkSize: TURN,
+      chunk: ({ data, errors }: Papa.ParseResult<string[]>, parser: Papa.Parser) => {
+        for (const { type, row = 0 } of errors)
+          if (type === 'Quotes') openQuote ??= lines.length + row + 1;
+        for (const cells of data) {
+          cellsSoFar += cells.length;
+          lines.push({
+            line: lines.length + 1,
+            cells: cells.map((cell: string) => cell.replace(/\u00a0/g, ' ').trim()),
+          });
+        }
+        const over =
+          lines.length > MAX_LINES
+            ? tooMany('lines', MAX_LINES)
+            : cellsSoFar > MAX_CELLS
+              ? tooMany('cells', MAX_CELLS)
+              : null;
+        if (over !== null) {
+          // Before it says that it is done.
+          reject(over);
+          return parser.abort();
+        }
+        parser.pause();
+        setImmediate(() => parser.resume());
+      },
+      complete: () => resolve({ lines, openQuote }),
+    });
+  });
+}
+
 /**
  * Reads a CSV with any of the usual separators. Title lines above the header, blank lines
  * and blank columns (what merged cells leave behind) are passed over, and said.
  */
-export function readTable(bytes: Uint8Array): Table {
-  const { text, notice } = decode(bytes);
-  const parsed = Papa.parse<string[]>(text, {
-    delimitersToGuess: [',', ';', '\t', '|'],
-    skipEmptyLines: false,
-  });
-  const lines = parsed.data.map((cells, i) => ({
-    line: i + 1,
-    cells: cells.map((cell) => cell.replace(/\u00a0/g, ' ').trim()),
-  }));
+export async function readTable(bytes: Uint8Array): Promise<Table> {
+  const { text, notice } = await decode(bytes);
+  notTooMuch(text);
+  const { lines, openQuote } = await parse(text);
   const filled = lines.filter(({ cells }) => !isBlank(cells));
   if (filled.length === 0) throw refuse('There is nothing in this file.');
   const top = filled
@@ -84,11 +155,8 @@ export function readTable(bytes: Uint8Array): Table {
   }
   const blank = lines.filter(({ line, cells }) => line > top.line && isBlank(cells)).length;
   if (blank > 1) notices.push(`${blank} blank lines passed over.`);
-  const broken = parsed.errors.find((error) => error.type === 'Quotes');
-  if (broken)
-    notices.push(
-      `A quotation mark is left open near line ${(broken.row ?? 0) + 1}; check the rows there.`,
-    );
+  if (openQuote !== null)
+    notices.push(`A quotation mark is left open near line ${openQuote}; check the rows there.`);
   return { header: top.cells, rows, notices };
 }
 

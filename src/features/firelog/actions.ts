@@ -9,7 +9,7 @@ import { operation } from '@/platform/operation';
 import { found, notFound, refuse } from '@/platform/refusal';
 import { permit } from '../people';
 import { learnFrom } from '../kilns/server';
-import { judge, takeReadings } from './readings';
+import { judge, possible, takeReadings } from './readings';
 import * as contracts from './contracts';
 
 const HOUR_MS = 3_600_000;
@@ -96,19 +96,19 @@ export const importLog = operation({
     const firing = found(await findFiring(act.trx, firingId, true), 'This firing');
     if (firing.startedAt === null)
       throw refuse('Start the firing first: its readings need to know when it was lit.');
-    const taken = await takeReadings(
-      act.trx,
-      firingId,
+    const { readings: good, refused } = possible(
       readings.map(([ms, celsius]) => ({ at: new Date(ms), celsius, probeMv: null })),
-      'file',
-      act.person.id,
+      firing.startedAt,
       act.now,
     );
+    const taken = await takeReadings(act.trx, firingId, good, 'file', act.person.id, act.now);
     await learnFrom(act.trx, firingId);
     return {
       kept: taken.kept,
       repeated: taken.repeated,
       doubted: taken.doubted.length,
+      refused: refused.length,
+      firstRefused: refused.slice(0, 5),
     };
   },
 });

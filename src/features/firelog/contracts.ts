@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { momentField } from '@/platform/fields';
 import { LOG_KINDS } from '@/core/firing';
 import { ATMOSPHERES } from '@/core/signs';
-import { answers, contract, toggled, undoneBy } from '@/platform/contract';
+import { answers, contract, toggled, undoneBy, withMuch } from '@/platform/contract';
 
 export const strikeSchema = z.object({
   firingId: z.uuid(),
-  at: z.iso.datetime(),
+  at: momentField,
   struck: z.boolean(),
   /** Why it is struck, where that is said. */
   why: z.string().trim().max(200, 'At most 200 characters.').default(''),
@@ -17,7 +18,7 @@ const celsius = z
   .max(2500, 'Hotter than any kiln.');
 export const readSchema = z.object({
   firingId: z.uuid(),
-  at: z.iso.datetime(),
+  at: momentField,
   celsius,
   probeMv: z.number().min(-200).max(1500).nullable().default(null),
   /** Said when asked whether a strange reading is really so. */
@@ -71,7 +72,7 @@ export const paper = undoneBy(
 );
 export const correctSchema = z.object({
   firingId: z.uuid(),
-  at: z.iso.datetime(),
+  at: momentField,
   celsius,
   why: z.string().trim().min(1, 'Say why.').max(200, 'At most 200 characters.'),
 });
@@ -81,7 +82,7 @@ export const sayUnit = toggled(
   contract('firelog.say-unit', z.object({ firingId: z.uuid(), fahrenheit: z.boolean() })),
   'fahrenheit',
 );
-export const litSchema = z.object({ firingId: z.uuid(), at: z.iso.datetime() });
+export const litSchema = z.object({ firingId: z.uuid(), at: momentField });
 export const litAt = contract('firelog.lit-at', litSchema);
 export const importLogSchema = z.object({
   firingId: z.uuid(),
@@ -91,10 +92,20 @@ export const importLogSchema = z.object({
     .min(1, 'The file has no readings.')
     .max(200_000, 'At most 200,000 readings at a time.'),
 });
-export const importLog = contract(
-  'firelog.import',
-  importLogSchema,
-  answers<{ kept: number; repeated: number; doubted: number }>(),
+export const importLog = withMuch(
+  contract(
+    'firelog.import',
+    importLogSchema,
+    answers<{
+      kept: number;
+      repeated: number;
+      doubted: number;
+      /** Lines that cannot be readings, how many and the first of them. */
+      refused: number;
+      firstRefused: { row: number; why: string }[];
+    }>(),
+  ),
+  8 * 1024 ** 2,
 );
 export const dropEntrySchema = z.object({
   firingId: z.uuid(),
@@ -105,7 +116,7 @@ export const dropEntry = toggled(contract('firelog.drop-entry', dropEntrySchema)
 export const entrySchema = z.object({
   firingId: z.uuid(),
   id: z.uuid(),
-  at: z.iso.datetime(),
+  at: momentField,
   kind: z.enum(LOG_KINDS),
   atmosphere: z.enum(ATMOSPHERES).nullable().default(null),
   text: z.string().trim().max(500, 'At most 500 characters.').default(''),

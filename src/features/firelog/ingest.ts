@@ -27,7 +27,8 @@ const MARK_EVERY_MS = 60_000;
 export async function ingestRequest(
   db: Database,
   secret: string | null,
-  body: unknown,
+  /** Read only when the token is a kiln's. */
+  body: () => Promise<unknown>,
   now = new Date(),
 ): Promise<object> {
   const token = secret === null ? null : await kilnOfToken(db, secret);
@@ -38,7 +39,7 @@ export async function ingestRequest(
         ? 'This token was revoked. Make a new one on the kiln’s page and give it to the device.'
         : 'No kiln has this token. Send it as “Authorization: Bearer …”.',
     });
-  const batch = batchSchema.safeParse(body);
+  const batch = batchSchema.safeParse(await body());
   if (!batch.success)
     throw refuse(batch.error.issues[0]?.message ?? 'The batch could not be read.');
   const readings = batch.data.readings.map((one) => ({
@@ -58,6 +59,7 @@ export async function ingestRequest(
       kept: taken.kept,
       repeated: taken.repeated,
       stray: taken.stray,
+      refused: taken.refused,
       doubted: taken.doubted.map(({ at, doubt }) => ({
         at: at.toISOString(),
         why: DOUBT_WORDS[doubt],

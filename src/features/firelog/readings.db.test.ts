@@ -16,7 +16,7 @@ const token = async (): Promise<{ id: string; secret: string }> =>
   studio.must('kilns.make-token', { kilnId: kiln.id, name: 'Controller' });
 type Batch = { kept: number; repeated: number; stray: number; doubted: { why: string }[] };
 const send = (secret: string, readings: object[]): Promise<Batch> =>
-  ingestRequest(studio.db, secret, { readings }) as Promise<Batch>;
+  ingestRequest(studio.db, secret, () => Promise.resolve({ readings })) as Promise<Batch>;
 const minutes = (from: Date, n: number): string =>
   new Date(from.getTime() + n * 60_000).toISOString();
 
@@ -78,13 +78,17 @@ test('a revoked token, none, and nonsense are turned away in words; nothing is k
   await expect(send(secret, [{ at: new Date().toISOString(), celsius: 20 }])).rejects.toThrow(
     'revoked',
   );
-  await expect(ingestRequest(studio.db, null, {})).rejects.toThrow('No kiln has this token');
-  const good = await token();
-  await expect(ingestRequest(studio.db, good.secret, { readings: [] })).rejects.toThrow(
-    'at least one reading',
-  );
   await expect(
-    ingestRequest(studio.db, good.secret, { readings: [{ at: 'yesterday', celsius: 3 }] }),
+    ingestRequest(studio.db, null, () => Promise.reject(new Error('never read'))),
+  ).rejects.toThrow('No kiln has this token');
+  const good = await token();
+  await expect(
+    ingestRequest(studio.db, good.secret, () => Promise.resolve({ readings: [] })),
+  ).rejects.toThrow('at least one reading');
+  await expect(
+    ingestRequest(studio.db, good.secret, () =>
+      Promise.resolve({ readings: [{ at: 'yesterday', celsius: 3 }] }),
+    ),
   ).rejects.toThrow('ISO 8601');
   expect(await studio.db('reading').count({ n: '*' }).first()).toEqual(before);
   // A secret is kept as a hash only.

@@ -1,5 +1,11 @@
 /** Readings on their way in: which firing they belong to, and whether they are believed. */
-import { judgeReadings, type Doubt } from '@/core/heatwork';
+import {
+  IMPOSSIBLE_WORDS,
+  impossibleMoment,
+  judgeReadings,
+  possibleCelsius,
+  type Doubt,
+} from '@/core/heatwork';
 import type { Transaction } from '@/data/database';
 import { firingsOfKiln, type FiringWindow } from '@/data/kiln-firings';
 import {
@@ -13,11 +19,14 @@ import { learnFrom } from '../kilns/server';
 
 export type Incoming = { at: Date; celsius: number | null; probeMv: number | null };
 export type Doubted = { at: Date; celsius: number | null; doubt: Doubt };
+/** A reading that cannot be one is not kept; which it was in the batch, from 1, and why. */
+export type Refused = { row: number; why: string };
 export type Taken = {
   /** How many were new, how many were there already. */
   kept: number;
   repeated: number;
   doubted: Doubted[];
+  refused: Refused[];
   /** Readings that no firing of the kiln claims. */
   stray: number;
 };
@@ -54,6 +63,21 @@ export async function judge(
   return sorted.map((one, i) => ({ ...one, doubt: doubts[i] ?? null }));
 }
 
+/** Parts what can be a reading from what cannot; what only a broken instrument says is no temperature. */
+export function possible(
+  readings: readonly Incoming[],
+  lit: Date | null,
+  now: Date,
+): { readings: Incoming[]; refused: Refused[] } {
+  const parted: { readings: Incoming[]; refused: Refused[] } = { readings: [], refused: [] };
+  readings.forEach((one, i) => {
+    const why = impossibleMoment(one.at.getTime(), lit?.getTime() ?? null, now.getTime());
+    if (why === null) parted.readings.push({ ...one, celsius: possibleCelsius(one.celsius) });
+    else parted.refused.push({ row: i + 1, why: IMPOSSIBLE_WORDS[why] });
+  });
+  return parted;
+}
+
 /** Keeps readings of one firing; what is doubted is kept too, but not believed. */
 export async function takeReadings(
   trx: Transaction,
@@ -62,7 +86,7 @@ export async function takeReadings(
   source: ReadingSource,
   by: string | null,
   now: Date,
-): Promise<Omit<Taken, 'stray'>> {
+): Promise<Omit<Taken, 'stray' | 'refused'>> {
   const judged = await judge(trx, firingId, readings, now);
   const kept = await keepReadings(trx, firingId, judged, source, by, now);
   return {
@@ -82,17 +106,19 @@ export async function ingest(
   now: Date,
 ): Promise<Taken & { firing: string | null; closed: boolean }> {
   // A firing under way comes first: of overlapping ones it is the one the device speaks of.
+  const { readings: good, refused } = possible(readings, null, now);
   const windows = (await firingsOfKiln(trx, kilnId, 6)).sort(
     (a, b) => Number(a.openedAt !== null) - Number(b.openedAt !== null),
   );
   const shares = new Map<string, Incoming[]>();
   const stray: Incoming[] = [];
-  for (const one of readings) {
+  for (const one of good) {
     const window = windows.find((firing) => claims(firing, one.at));
     if (window === undefined) stray.push(one);
-    else shares.set(window.id, [...(shares.get(window.id) ?? []), one]);
+    else if (shares.has(window.id)) shares.get(window.id)!.push(one);
+    else shares.set(window.id, [one]);
   }
-  const total: Taken = { kept: 0, repeated: 0, doubted: [], stray: stray.length };
+  const total: Taken = { kept: 0, repeated: 0, doubted: [], refused, stray: stray.length };
   let late = false;
   for (const [firingId, own] of shares) {
     const taken = await takeReadings(trx, firingId, own, 'device', null, now);

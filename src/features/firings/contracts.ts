@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CONE_ROLES, FIRING_KINDS, HOW_FULL, STATUSES } from '@/core/firing';
 import { ATMOSPHERES } from '@/core/signs';
 import { answers, contract, toggled, undoneBy } from '@/platform/contract';
-import { coneField, optionalCone } from '@/platform/fields';
+import { coneField, dayField, optionalCone } from '@/platform/fields';
 import { segmentsField } from '../kilns/contracts';
 
 export const firingFields = z.object({
@@ -10,7 +10,7 @@ export const firingFields = z.object({
   kind: z.enum(FIRING_KINDS),
   targetCone: optionalCone,
   atmosphere: z.enum(ATMOSPHERES),
-  plannedFor: z.iso.date('Give a date.').nullable(),
+  plannedFor: dayField.nullable(),
   notes: z.string().trim().max(4000, 'At most 4000 characters.').default(''),
 });
 const pack = z.object({
@@ -96,7 +96,7 @@ export const runSchema = z.object({
     .nullable()
     .optional(),
   onDuty: z.uuid().nullable().optional(),
-  bringBy: z.iso.date('Give a date.').nullable().optional(),
+  bringBy: dayField.nullable().optional(),
   notice: z.string().trim().max(2000, 'At most 2000 characters.').optional(),
   nextTime: z.string().trim().max(2000, 'At most 2000 characters.').optional(),
   readEveryS: z.number().int().min(1).max(86_400).optional(),

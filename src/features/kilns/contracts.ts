@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { dayField } from '@/platform/fields';
 import { UPKEEP_KINDS } from '@/core/firing';
 import { checkSchedule } from '@/core/heatwork';
 import { SHELF_SHAPES } from '@/core/load';
@@ -102,7 +103,7 @@ export const upkeepSchema = z.object({
   kilnId: z.uuid(),
   id: z.uuid(),
   kind: z.enum(UPKEEP_KINDS),
-  doneOn: z.iso.date('Give a date.'),
+  doneOn: dayField,
   note: z.string().trim().max(500).default(''),
   /** Which shelf was ground; null for all of them. */
   shelf: z.number().int().min(1).max(40).nullable().default(null),

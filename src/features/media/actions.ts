@@ -2,8 +2,9 @@
 import { refreshCells } from '@/data/cells';
 import { findFiring } from '@/data/firings';
 import { newId } from '@/data/ids';
-import { binPhoto, createPhotos, listPhotos } from '@/data/photos';
-import { listPieces } from '@/data/pieces';
+import { binPhoto, createPhotos, samePhoto } from '@/data/photos';
+import { holdPieces, listPieces } from '@/data/pieces';
+import { wasIn } from '@/data/placements';
 import { keepPicture, pictureStore } from '@/platform/objects';
 import { operation } from '@/platform/operation';
 import { found, refuse } from '@/platform/refusal';
@@ -22,14 +23,19 @@ export const addPicture = operation({
     return { ...(await keepPicture(pictureStore(), file.bytes)), originalName: file.name };
   },
   run: async ({ trx, person, now }, { pieceId, firingId }, kept) => {
-    const same = (await listPhotos(trx, { pieceIds: [pieceId], sha: kept.sha })).find(
-      (one) => one.firingId === firingId,
-    );
-    if (same) return { id: same.id, sha: same.sha };
-    const id = newId();
-    await createPhotos(trx, [{ id, ...kept, pieceId, firingId }], person.id, now);
+    // One after another for a piece: the same picture twice at once is one picture.
+    await holdPieces(trx, [pieceId]);
+    if (firingId !== null && !(await wasIn(trx, pieceId, firingId)))
+      throw refuse('This piece was not in that firing.');
+    const same = await samePhoto(trx, { sha: kept.sha, pieceId, firingId });
+    if (same !== null && !same.binned) return { id: same.id, sha: kept.sha, wasAway: false };
+    const id = same?.id ?? newId();
+    if (same === null)
+      await createPhotos(trx, [{ id, ...kept, pieceId, firingId }], person.id, now);
+    // Somebody had put it away, and sends it again: it is wanted after all.
+    else await binPhoto(trx, id, null);
     if (firingId !== null) await refreshCells(trx, [{ pieceId, firingId }]);
-    return { id, sha: kept.sha };
+    return { id, sha: kept.sha, wasAway: same !== null };
   },
 });
 

@@ -1,11 +1,20 @@
 import { z } from 'zod';
 import { answers, contract, toggled, withFile } from '@/platform/contract';
 
-const MAX_PICTURE_BYTES = 30 * 1024 * 1024;
+const MAX_PICTURE_BYTES = 40 * 1024 * 1024;
 
 export const addPictureSchema = z.object({ pieceId: z.uuid(), firingId: z.uuid().nullable() });
 export const addPicture = withFile(
-  contract('media.add-picture', addPictureSchema, answers<{ id: string; sha: string }>()),
+  contract(
+    'media.add-picture',
+    addPictureSchema,
+    answers<{
+      id: string;
+      sha: string;
+      /** It had been put away, and is back. */
+      wasAway: boolean;
+    }>(),
+  ),
   MAX_PICTURE_BYTES,
 );
 

@@ -3,7 +3,7 @@ import { ATMOSPHERES, MEETINGS, OPACITIES, SURFACES, VERDICTS, signOf } from '@/
 import { PLACES } from '@/core/looks';
 import { parseZoneKey } from '@/core/zones';
 import { contract, toggled, undoneBy } from '@/platform/contract';
-import { optionalCone } from '@/platform/fields';
+import { momentField, optionalCone } from '@/platform/fields';
 
 export const seenSchema = z.object({
   surface: z.enum(SURFACES).nullable(),
@@ -69,7 +69,7 @@ export const recordSchema = z.object({
     .max(80)
     .refine((key) => parseZoneKey(key) !== null, 'There is no such zone.')
     .nullable(),
-  seenAt: z.iso.datetime().nullable().default(null),
+  seenAt: momentField.nullable().default(null),
   place: z.enum(PLACES).default('kiln'),
   seen: seenSchema,
 });

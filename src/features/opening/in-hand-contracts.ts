@@ -4,7 +4,7 @@ import { isCone } from '@/core/cones';
 import { ATMOSPHERES } from '@/core/signs';
 import { WARE_SURFACES } from '@/core/zones';
 import { answers, contract, undoneBy } from '@/platform/contract';
-import { optionalCone } from '@/platform/fields';
+import { dayField, optionalCone } from '@/platform/fields';
 import { bin, markField, stretchSchema } from '../pieces/contracts';
 import { takeOut } from '../loading/contracts';
 import { seenSchema } from './contracts';
@@ -40,7 +40,7 @@ export const inHandSchema = z.object({
     /** A firing on record; null: one that nobody wrote down. */
     id: z.uuid().nullable(),
     kilnId: z.uuid().nullable(),
-    on: z.iso.date('Give a date.').nullable(),
+    on: dayField.nullable(),
     cone: optionalCone.refine((cone) => cone === null || isCone(cone), 'There is no such cone.'),
     shown: z.boolean(),
     atmosphere: z.enum(ATMOSPHERES),

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { ATMOSPHERES } from '@/core/signs';
 import { answers, contract } from '@/platform/contract';
-import { optionalCone } from '@/platform/fields';
+import { dayField, optionalCone } from '@/platform/fields';
 import { faceSchema, heightField, layerSchema, markField } from '../pieces/contracts';
 
-const date = z.iso.date('Give a date.').nullable();
+const date = dayField.nullable();
 /** What all pieces of one act have in common. */
 const common = {
   form: z.string().trim().min(1, 'Choose a form.').max(40),

@@ -2,13 +2,13 @@ import { readStudio } from '@/data/studio';
 import { database } from '@/platform/database';
 import { problemOf } from '@/platform/operation';
 import { respond } from '@/platform/respond';
-import { requireViewer } from '@/platform/viewer';
+import { requireSignedIn } from '@/platform/viewer';
 import { asICalendar, firingCalendar } from '@/features/firings/server';
 
-/** Firings to come as iCalendar, for whoever is signed in or holds a share link. */
-export async function GET(http: Request): Promise<Response> {
+/** Firings to come as iCalendar with who is on duty, for whoever is signed in. */
+export async function GET(): Promise<Response> {
   try {
-    await requireViewer(new URL(http.url).searchParams.get('share'));
+    await requireSignedIn();
     const db = database();
     const [{ coming }, studio] = await Promise.all([firingCalendar(db), readStudio(db)]);
     return new Response(asICalendar(studio?.name ?? 'Studio', coming), {

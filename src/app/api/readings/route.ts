@@ -1,4 +1,5 @@
 import { database } from '@/platform/database';
+import { readJson } from '@/platform/body';
 import { answering } from '@/platform/respond';
 import { ingestRequest } from '@/features/firelog/server';
 
@@ -8,7 +9,7 @@ export function POST(http: Request): Promise<Response> {
     ingestRequest(
       database(),
       /^Bearer (\S+)$/.exec(http.headers.get('authorization') ?? '')?.[1] ?? null,
-      await http.json().catch(() => null),
+      () => readJson(http),
     ),
   );
 }

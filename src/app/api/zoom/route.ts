@@ -1,29 +1,27 @@
-import { zoomData } from '@/features/chart/server';
+import { boardOfView, zoomData } from '@/features/chart/server';
 import { maySeePiece } from '@/features/people';
-import { currentPerson } from '@/platform/session';
 import { database } from '@/platform/database';
 import { answering } from '@/platform/respond';
-import { requireViewer } from '@/platform/viewer';
+import { currentViewer } from '@/platform/viewer';
 
+/** What is behind a position of the board; through a share link, of the board that it shows. */
 export function GET(http: Request): Promise<Response> {
   return answering('zoom', async () => {
     const query = new URL(http.url).searchParams;
-    const share = query.get('share');
-    await requireViewer(share);
-    const person = share === null ? await currentPerson() : null;
+    const { person, link } = await currentViewer(query.get('share'));
     const get = (name: string): string => query.get(name) ?? '';
+    const cell = query.get('cell');
+    const of = cell === null ? { base: get('base'), over: query.get('over') } : { cell };
+    if (link !== null) {
+      const zoom = await zoomData(database(), await boardOfView(database(), link.view), of);
+      return { ...zoom, elsewhere: [] };
+    }
     const board = {
       body: get('body'),
       cone: get('cone'),
       atmosphere: get('atmosphere'),
       slips: get('ground'),
     };
-    const cell = query.get('cell');
-    return zoomData(
-      database(),
-      board,
-      cell === null ? { base: get('base'), over: query.get('over') } : { cell },
-      (piece) => person !== null && maySeePiece(person, piece),
-    );
+    return zoomData(database(), board, of, (piece) => maySeePiece(person, piece));
   });
 }

@@ -134,6 +134,7 @@ export function Chart(props: ChartProps) {
     <Box onKeyDown={onKey}>
       <ChartToolbar
         {...props}
+        oneBoard={props.share !== null}
         name={name}
         size={size}
         onSize={setSize}

@@ -30,6 +30,7 @@ export function ChartToolbar({
   chosen,
   ...props
 }: Pick<ChartProps, 'bodies' | 'chosen' | 'cones' | 'atmospheres' | 'grounds' | 'refires'> & {
+  oneBoard: boolean;
   name: (slug: string) => string;
   size: SizeName;
   onSize: (size: SizeName) => void;
@@ -56,51 +57,58 @@ export function ChartToolbar({
       className="no-print"
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center', mb: 1.5 }}
     >
-      <Pick
-        label="Body"
-        value={chosen.body}
-        onChange={(body) => go({ body, ground: null, cone: null, atmosphere: null })}
-        choices={props.bodies.map((body) => ({ value: body.slug, label: body.name }))}
-      />
-      <Pick
-        label="Ground"
-        value={chosen.slips}
-        onChange={(ground) => go({ ground })}
-        choices={props.grounds.map((slips) => ({
-          value: slips,
-          label: groundWords(slips, name),
-        }))}
-      />
-      <Pick
-        label="Cone"
-        value={chosen.cone}
-        onChange={(cone) => go({ cone, ground: null })}
-        choices={props.cones.map((cone) => ({
-          value: cone,
-          label: bandWords(cone).replace(/^cone (?=\d)/, ''),
-        }))}
-      />
-      <Pick
-        label="Atmosphere"
-        value={chosen.atmosphere}
-        onChange={(atmosphere) => go({ atmosphere, ground: null })}
-        choices={props.atmospheres.map((value) => ({ value, label: value }))}
-      />
+      {/* A link shows one board. */}
+      {!props.oneBoard && (
+        <>
+          <Pick
+            label="Body"
+            value={chosen.body}
+            onChange={(body) => go({ body, ground: null, cone: null, atmosphere: null })}
+            choices={props.bodies.map((body) => ({ value: body.slug, label: body.name }))}
+          />
+          <Pick
+            label="Ground"
+            value={chosen.slips}
+            onChange={(ground) => go({ ground })}
+            choices={props.grounds.map((slips) => ({
+              value: slips,
+              label: groundWords(slips, name),
+            }))}
+          />
+          <Pick
+            label="Cone"
+            value={chosen.cone}
+            onChange={(cone) => go({ cone, ground: null })}
+            choices={props.cones.map((cone) => ({
+              value: cone,
+              label: bandWords(cone).replace(/^cone (?=\d)/, ''),
+            }))}
+          />
+          <Pick
+            label="Atmosphere"
+            value={chosen.atmosphere}
+            onChange={(atmosphere) => go({ atmosphere, ground: null })}
+            choices={props.atmospheres.map((value) => ({ value, label: value }))}
+          />
+        </>
+      )}
       <Pick
         label="Show"
         value={filters.some(({ value }) => value === show) ? show! : ''}
         onChange={(next) => onShow(next === '' ? null : next)}
         choices={[{ value: '', label: 'all' }, ...filters]}
       />
-      <Pick
-        label="Refires"
-        value={props.refires ? 'yes' : 'no'}
-        onChange={(shown) => go({ refires: shown === 'no' ? 'no' : null })}
-        choices={[
-          { value: 'yes', label: 'shown apart' },
-          { value: 'no', label: 'left out' },
-        ]}
-      />
+      {!props.oneBoard && (
+        <Pick
+          label="Refires"
+          value={props.refires ? 'yes' : 'no'}
+          onChange={(shown) => go({ refires: shown === 'no' ? 'no' : null })}
+          choices={[
+            { value: 'yes', label: 'shown apart' },
+            { value: 'no', label: 'left out' },
+          ]}
+        />
+      )}
       <Pick
         label="Tiles"
         value={size}

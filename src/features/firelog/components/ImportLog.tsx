@@ -64,7 +64,11 @@ export function ImportLog({
     const answer = await act(contracts.importLog, { firingId, readings: read.readings });
     if (!answer.ok) return;
     setRows(null);
-    const { kept, repeated, doubted } = answer.data;
+    const { kept, repeated, doubted, refused, firstRefused } = answer.data;
+    if (refused > 0)
+      setWrong(
+        `${count(refused, 'line')} left out: ${firstRefused.map(({ row, why }) => `reading ${row} is ${why}`).join(' ')}`,
+      );
     say(
       `${count(kept, 'reading')} kept${repeated > 0 ? `, ${repeated} were there already` : ''}${doubted > 0 ? `, ${doubted} not believed` : ''}`,
     );

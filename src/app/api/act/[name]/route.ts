@@ -1,7 +1,8 @@
 import { OPERATIONS } from '@/app/operations';
 import { database } from '@/platform/database';
-import { perform } from '@/platform/operation';
-import { readRequest } from '@/platform/request';
+import { mayTry, perform } from '@/platform/operation';
+import { fromHere } from '@/platform/origin';
+import { withRequest } from '@/platform/request';
 import { notFound } from '@/platform/refusal';
 import { answering, respond } from '@/platform/respond';
 import { currentPerson } from '@/platform/session';
@@ -13,11 +14,18 @@ export async function POST(
 ): Promise<Response> {
   const { name } = await params;
   const operation = OPERATIONS.get(name);
-  if (operation === undefined) return answering(name, () => Promise.reject(notFound('This act')));
-  const read = await readRequest(http, operation.contract.fileBytes ?? 0);
-  if (!read.ok) return respond(read);
   try {
-    return respond(await perform(database(), operation, read.data, await currentPerson()));
+    if (operation === undefined) throw notFound('This act');
+    fromHere(http.headers);
+    // Who is there is asked before anything of what was sent is read.
+    const person = await currentPerson();
+    const refused = mayTry(operation, person);
+    if (refused !== null) return respond({ ok: false, problem: refused });
+    return respond(
+      await withRequest(http, operation.contract, (request) =>
+        perform(database(), operation, request, person),
+      ),
+    );
   } catch (error) {
     return answering(name, () => Promise.reject(error));
   }

@@ -2,6 +2,8 @@ import { headers } from 'next/headers';
 import type { z } from 'zod';
 import { acceptInvitation, checkSignIn, firstRun } from '@/features/people/server';
 import { database } from '@/platform/database';
+import { readJson } from '@/platform/body';
+import { fromHere } from '@/platform/origin';
 import { fieldMessages } from '@/platform/operation';
 import { Refusal, notFound } from '@/platform/refusal';
 import { answering } from '@/platform/respond';
@@ -19,16 +21,20 @@ function read<T extends z.ZodType>(schema: T, input: unknown): z.output<T> {
   });
 }
 
+/** A name and a password are not long. */
+const DOOR_BYTES = 20_000;
+
 /** The ways in and out for somebody who has no session yet. */
 export async function POST(
   http: Request,
   { params }: { params: Promise<{ name: string }> },
 ): Promise<Response> {
   const { name } = await params;
-  const input: unknown = await http.json().catch(() => null);
   const now = new Date();
   const db = database();
   return answering(`door ${name}`, async () => {
+    fromHere(http.headers);
+    const input = await readJson(http, DOOR_BYTES);
     switch (name) {
       case 'first-run':
         return signIn(db, await firstRun(db, read(firstRunSchema, input), now), now);

@@ -1,7 +1,14 @@
 import { z } from 'zod';
-import { importOptions, matchPictures, planImport } from '@/features/exchange/server';
+import {
+  importOptions,
+  matchPictures,
+  MAX_FILE_BYTES,
+  planImport,
+} from '@/features/exchange/server';
 import { may } from '@/features/people';
 import { database } from '@/platform/database';
+import { readJson, withForm } from '@/platform/body';
+import { fromHere } from '@/platform/origin';
 import { Refusal, notFound, refuse } from '@/platform/refusal';
 import { answering } from '@/platform/respond';
 import { currentPerson } from '@/platform/session';
@@ -26,15 +33,8 @@ function parse(text: string): unknown {
   }
 }
 
-async function readForm(http: Request) {
-  const form = await http.formData().catch(() => null);
-  const file = form?.get('file');
-  if (!(file instanceof File)) throw refuse('The file did not arrive whole. Send it again.');
-  const options = importOptions.safeParse(parse(String(form?.get('options') ?? '{}')));
-  if (!options.success)
-    throw refuse('The answers about the file could not be read. Choose them again.');
-  return { bytes: new Uint8Array(await file.arrayBuffer()), options: options.data };
-}
+/** What is said about a file: its columns, names and mended cells. */
+const OPTION_BYTES = 4 * 1024 ** 2;
 
 /** plan: the dry run of an import. pictures: which piece each file name belongs to. Nothing is written. */
 export function POST(
@@ -43,16 +43,23 @@ export function POST(
 ): Promise<Response> {
   return answering('import', async () => {
     const { step } = await params;
+    fromHere(http.headers);
     await requireTechnician();
     if (step === 'pictures') {
       const body = z
         .object({ files: z.array(z.string().max(400)).max(5000) })
-        .safeParse(await http.json().catch(() => null));
+        .safeParse(await readJson(http, OPTION_BYTES));
       if (!body.success) throw refuse('At most 5000 pictures at a time.');
       return matchPictures(database(), body.data.files);
     }
     if (step !== 'plan') throw notFound('This step');
-    const { bytes, options } = await readForm(http);
-    return planImport(database(), bytes, options);
+    const most = { file: MAX_FILE_BYTES, fields: OPTION_BYTES };
+    return withForm(http, most, ({ fields, file }) => {
+      if (file === null) throw refuse('The file did not arrive whole. Send it again.');
+      const options = importOptions.safeParse(parse(fields.options ?? '{}'));
+      if (!options.success)
+        throw refuse('The answers about the file could not be read. Choose them again.');
+      return planImport(database(), file.bytes, options.data);
+    });
   });
 }

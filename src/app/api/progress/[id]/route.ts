@@ -1,6 +1,6 @@
 import { progressOf } from '@/platform/progress';
 import { answering } from '@/platform/respond';
-import { requireViewer } from '@/platform/viewer';
+import { requireSignedIn } from '@/platform/viewer';
 
 /** How far long work has come, for whoever waits for it. */
 export async function GET(
@@ -9,7 +9,7 @@ export async function GET(
 ): Promise<Response> {
   const { id } = await params;
   return answering('progress', async () => {
-    await requireViewer(null);
+    await requireSignedIn();
     return progressOf(id);
   });
 }
