@@ -178,7 +178,7 @@ export const withdraw = operation({
         throw conflict('This was corrected meanwhile and cannot be taken back any more.');
       if (!mayTouchPiece(person, pieces.get(one.pieceId)?.ownerId ?? null))
         throw refuse('You can take back what was written of your own pieces only.');
-      if (one.by !== person.id && !may(person, 'keep records'))
+      if (one.seenBy !== person.id && !may(person, 'keep records'))
         throw refuse('Somebody else wrote this. You can take back your own words only.');
     }
     await supersede(trx, observationIds, now);
