@@ -197,6 +197,53 @@ test('a picture is kept once for a piece and its firing, repeated or sent anew; 
   expect(await listPhotos(studio.db, { pieceIds: ids })).toHaveLength(1);
 });
 
+test('the same picture of no firing, ten times at once, is one picture; put away and sent again it is back', async () => {
+  const { ids } = await makePieces(studio, [layer(studio.version('tarn'))]);
+  const input = { pieceId: ids[0]!, firingId: null };
+  const bytes = await sharp({ create: { width: 30, height: 50, channels: 3, background: '#a56' } })
+    .png()
+    .toBuffer();
+  const answers = await Promise.all(
+    Array.from({ length: 10 }, () => withFile('media.add-picture', input, bytes)),
+  );
+  expect(new Set(answers.map((one) => (one.ok ? (one.data as { id: string }).id : 'no'))).size).toBe(1); // prettier-ignore
+  expect(answers.every(({ ok }) => ok)).toBe(true);
+  const [photo] = await listPhotos(studio.db, { pieceIds: ids });
+  await studio.must('media.bin-picture', { photoId: photo!.id, binned: true });
+  expect(await listPhotos(studio.db, { pieceIds: ids })).toEqual([]);
+  expect(await withFile('media.add-picture', input, bytes)).toMatchObject({
+    ok: true,
+    data: { id: photo!.id, wasAway: true },
+  });
+  expect(await listPhotos(studio.db, { pieceIds: ids })).toHaveLength(1);
+});
+
+test('nobody puts a picture into a firing that its piece was not in', async () => {
+  const { ids } = await makePieces(studio, [layer(studio.version('tarn'))]);
+  const other = await fired(studio, [layer(studio.version('tarn'))]);
+  const input = { pieceId: ids[0]!, firingId: other.firingId };
+  const bytes = await sharp({ create: { width: 30, height: 40, channels: 3, background: '#1a6' } })
+    .png()
+    .toBuffer();
+  expect(await withFile('media.add-picture', input, bytes)).toMatchObject({
+    ok: false,
+    problem: { message: 'This piece was not in that firing.' },
+  });
+  expect(await listPhotos(studio.db, { pieceIds: ids })).toEqual([]);
+});
+
+test('one import under one id, three times at once, is carried out once and answered three times alike', async () => {
+  const before = Number((await studio.db('piece').count({ n: '*' }).first())!.n);
+  const rows = 'mark,body,coating 1,cone,atmosphere,kiln\nT1,Peat,Pitch,6,oxidation,Marta\n';
+  const id = v7();
+  const answers = await Promise.all(
+    [1, 2, 3].map(() => withFile('exchange.import', {}, Buffer.from(rows), id)),
+  );
+  expect(answers[0]).toMatchObject({ ok: true, data: { pieces: 1 } });
+  expect(answers).toEqual([answers[0], answers[0], answers[0]]);
+  expect(Number((await studio.db('piece').count({ n: '*' }).first())!.n)).toBe(before + 1);
+});
+
 test('a file of past tests comes in once, however often it is sent, and a file too large is refused', async () => {
   const rows = 'mark,body,coating 1,cone,atmosphere,kiln\nP1,Peat,Pitch,6,oxidation,Marta\n';
   const id = v7();

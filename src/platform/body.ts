@@ -105,6 +105,8 @@ async function readForm(http: Request, most: { file: number; fields: number }): 
   parser.on('file', (_, content, { filename }) => {
     const parts: Buffer[] = [];
     content.on('data', (part: Buffer) => parts.push(part));
+    // The parser's error is told once, below; of its own a part would bring the process down.
+    content.on('error', () => undefined);
     content.on('limit', () => {
       over = most.file;
       parts.length = 0;
@@ -114,8 +116,20 @@ async function readForm(http: Request, most: { file: number; fields: number }): 
       file = { name: filename ?? '', bytes: Buffer.concat(parts) };
     });
   });
+  // What belongs to no part of a form is not endless either.
+  async function* counted(chunks: AsyncIterable<Uint8Array>): AsyncGenerator<Uint8Array> {
+    let bytes = 0;
+    for await (const chunk of chunks) {
+      bytes += chunk.length;
+      if (bytes > most.file + 2 * most.fields + 100_000) {
+        over ??= most.file;
+        throw new Error('too large');
+      }
+      yield chunk;
+    }
+  }
   try {
-    await pipeline(Readable.fromWeb(http.body as ReadableStream), parser);
+    await pipeline(Readable.fromWeb(http.body as ReadableStream), counted, parser);
   } catch {
     if (over !== null) throw tooLarge(over);
     throw refuse(NOT_WHOLE);

@@ -71,6 +71,51 @@ test('°F, a broken thermocouple, a jump and a clock ahead are kept, told, and n
   await finish(firingId);
 });
 
+test('what can be no reading is refused row by row and never reaches a table; the rest is kept', async () => {
+  const { firingId, at } = await lit(3);
+  const { secret } = await token();
+  const answer = (await send(secret, [
+    { at: minutes(at, 1), celsius: 24 },
+    { at: '0000-01-01T00:00:00Z', celsius: 20 },
+    { at: '9999-12-31T23:59:59Z', celsius: 20 },
+    { at: '1970-01-01T00:00:00Z', celsius: 20 },
+    { at: minutes(at, 2), celsius: 1e308 },
+  ])) as Batch & { refused: { row: number; why: string }[] };
+  expect(answer).toMatchObject({ kept: 2, stray: 0 });
+  expect(answer.refused.map(({ row }) => row)).toEqual([2, 3, 4]);
+  expect(answer.refused[0]!.why).toContain('is the clock right?');
+  // A value that no instrument measures is a broken one, kept as such without a number.
+  expect(
+    await studio
+      .db('reading')
+      .where({ firing_id: firingId })
+      .orderBy('at')
+      .select('celsius', 'doubt'),
+  ).toEqual([
+    // prettier-ignore
+    { celsius: 24, doubt: null },
+    { celsius: null, doubt: 'broken' },
+  ]);
+  const file = await studio.must<{ kept: number; refused: number; firstRefused: object[] }>(
+    'firelog.import',
+    { firingId, readings: [[9e15, 20], [at.getTime() + 180_000, 30], [-9e15, 20]] }, // prettier-ignore
+  );
+  expect(file).toMatchObject({ kept: 1, refused: 2, firstRefused: [{ row: 1 }, { row: 3 }] });
+  const zero = await studio.db('reading').whereRaw('YEAR(at) < 1900 OR YEAR(at) > 2200').count({ n: '*' }).first(); // prettier-ignore
+  expect(Number(zero!.n)).toBe(0);
+  await finish(firingId);
+});
+
+test('a row that does not fit its table is an error, not left out in silence', async () => {
+  const { firingId, at } = await lit(3);
+  const { keepReadings } = await import('@/data/readings');
+  const bad = { at, celsius: 20, probeMv: null, doubt: 'no such doubt' as 'jump' };
+  await expect(
+    keepReadings(studio.db, firingId, [bad], 'device', null, new Date()),
+  ).rejects.toThrow(/doubt/);
+  await finish(firingId);
+});
+
 test('a revoked token, none, and nonsense are turned away in words; nothing is kept', async () => {
   const { id, secret } = await token();
   const before = await studio.db('reading').count({ n: '*' }).first();

@@ -171,6 +171,28 @@ test('a student puts right own words only', async () => {
   expect(await say(piece, { surface: 'matt' }, {}, studio.student)).toMatchObject({ ok: true });
 });
 
+test('a student takes back what they wrote, not what a technician wrote of their piece', async () => {
+  const { ids, firingId } = await fired(studio, [layer(studio.version('tarn'))], {
+    ownerId: studio.student.id,
+  });
+  const theirs = recordInput(firingId, ids, { surface: 'gloss' });
+  await studio.must('opening.record', theirs);
+  const own = recordInput(firingId, ids, { surface: 'matt' });
+  await studio.must('opening.record', own, studio.student);
+  const withdraw = (input: typeof own) =>
+    studio.act(
+      'opening.withdraw',
+      { observationIds: input.pieces.map(({ observationId }) => observationId) },
+      studio.student,
+    );
+  expect(await withdraw(theirs)).toMatchObject({
+    ok: false,
+    problem: { message: expect.stringContaining('Somebody else wrote this') as string },
+  });
+  expect(await withdraw(own)).toMatchObject({ ok: true });
+  expect((await standing(ids[0]!)).map(({ surface }) => surface)).toEqual(['gloss']);
+});
+
 test('a look from before is said to be a look or a correction, once', async () => {
   const piece = await opened(0);
   const [first, second] = [
