@@ -66,7 +66,7 @@ async function pages(server: Reached): Promise<void> {
   const settings = (await readStudio(dbs[0]!))!;
   const board = { body: 'body-0', cone: '6', atmosphere: 'oxidation', slips: '' };
   const all: Page[] = [
-    { name: 'Bench', read: (db) => daySheet(db, settings) },
+    { name: 'Bench', read: (db) => daySheet(db, settings, technician) },
     {
       name: 'Piece page',
       read: async (db) => pieceRoom(db, (await loadPieces(db, { codes: [codes.get(db)!] }))[0]!),

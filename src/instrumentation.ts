@@ -1,11 +1,14 @@
-import type { Instrumentation } from 'next';
 import { log } from './platform/log';
 
-/** What a page could not be made of is logged under the number that the page quotes. */
-export const onRequestError: Instrumentation.onRequestError = (error, request) => {
-  const fault = error as Error & { digest?: string };
+/** A page that failed is written down with the number that the person sees, without what an address carries. */
+export function onRequestError(
+  error: unknown,
+  request: { path: string; method: string },
+  context: { routePath: string },
+): void {
+  const { digest, stack } = error as { digest?: string; stack?: string };
   log.error(
-    { fault: fault.digest, path: request.path, error: fault.stack ?? String(error) },
-    'a page could not be made',
+    { where: `${request.method} ${context.routePath}`, digest, error: stack ?? String(error) },
+    'a page failed',
   );
-};
+}

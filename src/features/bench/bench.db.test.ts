@@ -27,7 +27,7 @@ const asked = async (): Promise<{ queries: number; hot: number }> => {
   const heard = (): void => void queries++;
   studio.db.on('query', heard);
   try {
-    const sheet = await daySheet(studio.db, settings);
+    const sheet = await daySheet(studio.db, settings, studio.technician);
     return { queries, hot: sheet.hot.length };
   } finally {
     studio.db.off('query', heard);

@@ -2,6 +2,8 @@ import type { ReactElement } from 'react';
 import type { Database } from '@/data/database';
 import { openFirings } from '@/data/firings';
 import { countStore, type Studio } from '@/data/studio';
+import type { Person } from '@/data/people';
+import { houseLines } from '../house/rooms/HouseLines';
 import { hotLines } from '../firelog/rooms/HotLines';
 import { plannedLines } from '../firings/rooms/PlannedLines';
 import { waitingLines } from '../loading/rooms/WaitingLines';
@@ -14,12 +16,12 @@ import { ripeLines, stockLines } from '../questions/rooms/QuestionLines';
 import { bucketLines } from '../store/rooms/BucketLines';
 
 export type DaySheet = Record<
-  'hot' | 'opened' | 'waiting' | 'planned' | 'store' | 'flags',
+  'house' | 'hot' | 'opened' | 'waiting' | 'planned' | 'store' | 'flags',
   readonly ReactElement[]
 > & { has: Awaited<ReturnType<typeof countStore>> };
 
 /** What each feature has to say for today: a bounded number of reads, however many kilns are hot. */
-export async function daySheet(db: Database, studio: Studio): Promise<DaySheet> {
+export async function daySheet(db: Database, studio: Studio, person: Person): Promise<DaySheet> {
   const firings = await openFirings(db);
   const among = (...statuses: readonly string[]) =>
     firings.filter(({ firing }) => statuses.includes(firing.status));
@@ -36,6 +38,7 @@ export async function daySheet(db: Database, studio: Studio): Promise<DaySheet> 
   ]);
   return {
     has,
+    house: houseLines(person, new Date()),
     hot,
     opened: [
       ...openingLines(among('opened'), studio.timeZone),

@@ -1,2 +1,3 @@
 export * as peopleOperations from './actions';
 export { acceptInvitation, checkSignIn, firstRun } from './door';
+export { requireDeed } from './require';

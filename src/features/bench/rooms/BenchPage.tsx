@@ -27,8 +27,8 @@ function Part({
 
 /** The day sheet: each feature gives its lines, here they are put in the order of a day. */
 export async function BenchPage() {
-  const { studio } = await enter(permit('see records'));
-  const sheet = await daySheet(database(), studio);
+  const { person, studio } = await enter(permit('see records'));
+  const sheet = await daySheet(database(), studio, person);
   return (
     <Page
       title="Bench"
@@ -75,6 +75,7 @@ export async function BenchPage() {
       <Part title="Planned" lines={sheet.planned} />
       <Part title="Tests and store" lines={sheet.store} />
       <Part title="Flags on pieces to come" lines={sheet.flags} />
+      <Part title="The studio itself" lines={sheet.house} />
     </Page>
   );
 }

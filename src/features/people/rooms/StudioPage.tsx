@@ -34,6 +34,14 @@ export async function StudioPage() {
               own={person.id}
             />
           </Section>
+          <Section title="Backups">
+            <p>
+              One is made every night; each can be tried, carried away as a file, and brought back.
+            </p>
+            <Button component={Link} href="/studio/backups" variant="outlined">
+              Backups and what went wrong
+            </Button>
+          </Section>
           <Section title="Records in and out">
             <p>
               Past tests come in from a spreadsheet, pictures from a folder. Everything leaves as
