@@ -177,3 +177,75 @@ test('wrong passwords are counted, and a link that is none opens nothing', async
   await page.goto(`${DEMO()}/s/${'x'.repeat(43)}`);
   await expect(page.getByText('This link does not open any more')).toBeVisible();
 });
+
+test('a share link opens its one board and nothing more, and its secret is in no further address', async ({
+  page,
+  playwright,
+}) => {
+  await signIn(page, DEMO(), 'iben');
+  const board = 'body=saltbox&cone=6&atmosphere=oxidation&ground=';
+  const made = await page.request.post(`${DEMO()}/api/act/people.share`, {
+    data: { id: ID.replace('f1', 'f7'), input: { label: 'A friend', view: `?${board}`, days: 3 } },
+  });
+  const { token } = ((await made.json()) as { data: { token: string } }).data;
+  type Zoom = {
+    data: { cells: unknown[]; elsewhere: { body: string; cone: string; atmosphere: string; slips: string }[]; pieces: { photos: { sha: string }[] }[] }; // prettier-ignore
+  };
+  const zoom = async (from: APIRequestContext, query: string): Promise<Zoom['data']> =>
+    ((await (await from.get(`${DEMO()}/api/zoom?${query}`)).json()) as Zoom).data;
+  const here = await zoom(page.request, `${board}&base=tarn`);
+  expect(here.elsewhere.length).toBeGreaterThan(0);
+  const other = here.elsewhere[0]!;
+  const there = `body=${other.body}&cone=${other.cone}&atmosphere=${encodeURIComponent(other.atmosphere)}&ground=${encodeURIComponent(other.slips)}`;
+  const elsewhere = await zoom(page.request, `${there}&base=tarn`);
+  const shaOf = (one: Zoom['data']): string =>
+    one.pieces.flatMap(({ photos }) => photos.map(({ sha }) => sha))[0]!;
+
+  const visitor = await playwright.request.newContext();
+  const followed = await visitor.get(`${DEMO()}/s/${token}`, { maxRedirects: 0 });
+  expect(followed.status()).toBe(303);
+  const address = followed.headers().location!;
+  expect(address).toMatch(/^\/shared\/[0-9a-f-]{36}$/);
+  const share = address.split('/').at(-1)!;
+  // Whatever is asked for, it is that board which is answered.
+  const asked = await zoom(visitor, `${there}&base=tarn&share=${share}`);
+  expect(asked.cells).toEqual(here.cells);
+  expect(asked.elsewhere).toEqual([]);
+  const picture = (sha: string, of = visitor, query = `?share=${share}`) =>
+    of.get(`${DEMO()}/api/pictures/${sha}/small${query}`);
+  expect((await picture(shaOf(here))).status()).toBe(200);
+  expect((await picture(shaOf(elsewhere))).status()).toBe(404);
+  expect((await picture(shaOf(elsewhere), page.request, '')).status()).toBe(200);
+  for (const path of ['/api/calendar', `/api/calendar?share=${token}`, `/api/zoom?share=${token}`])
+    expect([path, (await visitor.get(DEMO() + path)).status()]).toEqual([path, 401]);
+  // Somebody who only overheard the address has nothing.
+  const stranger = await playwright.request.newContext();
+  expect((await picture(shaOf(here), stranger)).status()).toBe(401);
+  await visitor.dispose();
+  await stranger.dispose();
+});
+
+test('a write from a page of another site is not carried out, whatever it says', async ({
+  page,
+}) => {
+  await signIn(page, DEMO(), 'iben');
+  const input = { name: 'Somebody', role: 'technician' };
+  for (const headers of [
+    { origin: 'https://elsewhere.example' },
+    { 'sec-fetch-site': 'cross-site' },
+  ] as Record<string, string>[]) {
+    const answer = await page.request.post(`${DEMO()}/api/act/people.invite`, {
+      headers,
+      data: { id: ID, input },
+    });
+    expect(answer.status()).toBe(403);
+    const out = await page.request.post(`${DEMO()}/api/door/sign-out`, { headers, data: {} });
+    expect(out.status()).toBe(403);
+  }
+  const plain = await page.request.post(`${DEMO()}/api/act/people.invite`, {
+    headers: { 'content-type': 'text/plain' },
+    data: JSON.stringify({ id: ID, input }),
+  });
+  expect(plain.status()).toBe(422);
+  expect((await page.request.get(`${DEMO()}/api/search?q=tarn`)).ok()).toBe(true);
+});

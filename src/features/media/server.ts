@@ -1,1 +1,2 @@
 export * as mediaOperations from './actions';
+export { maySeePicture } from './who-sees';

@@ -22,6 +22,16 @@ export function GET(http: Request): Promise<Response> {
       atmosphere: get('atmosphere'),
       slips: get('ground'),
     };
-    return zoomData(database(), board, of, (piece) => maySeePiece(person, piece));
+    const zoom = await zoomData(database(), board, of, (piece) => maySeePiece(person, piece));
+    // Of ware that its owner does not show, only what stands for the cell.
+    const standing = new Set(zoom.cells.map(({ photo }) => photo));
+    return {
+      ...zoom,
+      pieces: zoom.pieces.map((piece) =>
+        piece.opens
+          ? piece
+          : { ...piece, photos: piece.photos.filter(({ sha }) => standing.has(sha)) },
+      ),
+    };
   });
 }
