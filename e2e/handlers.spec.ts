@@ -249,3 +249,28 @@ test('a write from a page of another site is not carried out, whatever it says',
   expect(plain.status()).toBe(422);
   expect((await page.request.get(`${DEMO()}/api/search?q=tarn`)).ok()).toBe(true);
 });
+
+test('every answer says what a page may load and that it stands in nobody’s frame', async ({
+  page,
+}) => {
+  await signIn(page, DEMO(), 'iben');
+  for (const path of ['/bench', '/sign-in', '/api/health', '/shared/none']) {
+    const headers = (await page.request.get(DEMO() + path)).headers();
+    expect([path, headers['content-security-policy']]).toEqual([
+      path,
+      expect.stringContaining("frame-ancestors 'none'"),
+    ]);
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['permissions-policy']).toContain('camera=(self)');
+  }
+  // What the policy forbids that a page needs would be told here.
+  const refused: string[] = [];
+  page.on('console', (message) => {
+    if (/Content Security Policy/i.test(message.text())) refused.push(message.text());
+  });
+  for (const path of ['/chart', '/kilns', '/store', '/studio/backups', '/tests/make']) {
+    await page.goto(DEMO() + path);
+    await page.waitForLoadState('networkidle');
+  }
+  expect(refused).toEqual([]);
+});

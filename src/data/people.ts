@@ -111,6 +111,16 @@ export async function endSession(src: Source, token: string): Promise<void> {
     .delete();
 }
 
+/** Ends a person's sessions but the one named by its token. */
+export async function endOtherSessions(
+  src: Source,
+  personId: string,
+  token: string | null,
+): Promise<void> {
+  const sessions = src('session').where({ person_id: personId });
+  await (token === null ? sessions : sessions.whereNot({ token_hash: tokenHash(token) })).delete();
+}
+
 export type Invitation = {
   id: string;
   name: string;

@@ -10,11 +10,15 @@ import {
   setPassword,
   setRole,
   withdrawInvitation,
+  endOtherSessions,
 } from '@/data/people';
 import { updateStudio } from '@/data/studio';
 import { operation, type Act } from '@/platform/operation';
+import { countWrongChange, waitForChange } from '@/platform/limits';
 import { checkPassword, hashPassword } from '@/platform/passwords';
+import { presentSession } from '@/platform/session';
 import { notFound, refuse } from '@/platform/refusal';
+import { tooManyTries } from './door';
 import { permit } from './permissions';
 import * as contracts from './contracts';
 
@@ -73,11 +77,16 @@ export const changePassword = operation({
   contract: contracts.changePassword,
   permit: permit('see the chart'),
   run: async ({ trx, person }, { current, next }) => {
+    const wait = await waitForChange(person.id);
+    if (wait > 0) throw tooManyTries(wait);
     const held = await findLogin(trx, person.login);
     if (held === null || !(await checkPassword(held.passwordHash, current))) {
+      await countWrongChange(person.id);
       throw refuse('The present password is not right.', { current: 'Not right.' });
     }
     await setPassword(trx, person.id, await hashPassword(next));
+    // Whoever knew the old one is out: only where it was changed one stays signed in.
+    await endOtherSessions(trx, person.id, await presentSession());
   },
 });
 

@@ -10,7 +10,7 @@ import {
   useInvitation as markUsed,
 } from '@/data/people';
 import { createStudio, readStudio } from '@/data/studio';
-import { countSignIn, forgiveSignIn } from '@/platform/limits';
+import { countWrongSignIn, forgiveSignIn, waitForSignIn } from '@/platform/limits';
 import { checkNothing, checkPassword, hashPassword } from '@/platform/passwords';
 import { Refusal, refuse } from '@/platform/refusal';
 import type { acceptSchema, firstRunSchema, signInSchema } from './contracts';
@@ -39,25 +39,29 @@ export async function firstRun(
   return id;
 }
 
+/** Too many wrong passwords, and how long to wait. */
+export const tooManyTries = (seconds: number): Refusal =>
+  new Refusal({
+    code: 'too-many',
+    message: `Too many tries. Wait ${Math.max(1, Math.ceil(seconds / 60))} minutes, or ask a technician.`,
+  });
+
 /** The id of the person whose name and password these are; counted against guessing. */
 export async function checkSignIn(
   db: Database,
   input: z.output<typeof signInSchema>,
   address: string,
 ): Promise<string> {
-  const wait = await countSignIn(input.login, address);
-  if (wait > 0) {
-    throw new Refusal({
-      code: 'too-many',
-      message: `Too many tries. Wait ${Math.max(1, Math.ceil(wait / 60))} minutes, or ask a technician.`,
-    });
-  }
+  const wait = await waitForSignIn(input.login, address);
+  if (wait > 0) throw tooManyTries(wait);
   const held = await findLogin(db, input.login);
   if (held === null) await checkNothing(input.password);
   const right = held !== null && (await checkPassword(held.passwordHash, input.password));
-  if (!right || held.person.disabled)
+  if (!right || held.person.disabled) {
+    await countWrongSignIn(input.login, address);
     throw refuse('Name or password is not right.', { password: 'Name or password is not right.' });
-  await forgiveSignIn(input.login);
+  }
+  await forgiveSignIn(input.login, address);
   return held.person.id;
 }
 

@@ -1,6 +1,6 @@
 import { findShareLink, findSession, createSession, listPeople } from '@/data/people';
 import { database } from '@/platform/database';
-import { SIGN_IN_TRIES } from '@/platform/limits';
+import { WRONG_TRIES } from '@/platform/limits';
 import { Refusal } from '@/platform/refusal';
 import { emptyDatabase, testStudio, type TestStudio } from '../../../test-support/studio';
 import { acceptInvitation, checkSignIn, firstRun } from './door';
@@ -75,7 +75,7 @@ test('an invitation opens once, gives its role, and guessing passwords is slowed
   expect(await checkSignIn(studio.db, { login: 'noor', password: 'glaze every day' }, 'a')).toBe(
     id,
   );
-  for (let i = 0; i < SIGN_IN_TRIES.login; i++)
+  for (let i = 0; i < WRONG_TRIES.pair; i++)
     expect(
       await refusal(checkSignIn(studio.db, { login: 'noor', password: 'wrong' }, 'a')),
     ).toContain('not right');
@@ -86,6 +86,44 @@ test('an invitation opens once, gives its role, and guessing passwords is slowed
     await refusal(checkSignIn(studio.db, { login: 'nobody', password: 'wrong' }, 'a')),
   ).toContain('not right');
 });
+
+test('a class signs in at once behind one address; guessing from everywhere is slowed down for the name alone', async () => {
+  const sign = (login: string, password: string, address: string) =>
+    refusal(checkSignIn(studio.db, { login, password }, address));
+  const { token } = await studio.must<{ token: string }>('people.invite', {
+    name: 'Wim',
+    role: 'student',
+  });
+  const person = { name: 'Wim', login: 'wim', password: 'glaze every day' };
+  await acceptInvitation(studio.db, { token, ...person }, new Date());
+  for (let i = 0; i < 30; i++)
+    expect(await sign('wim', 'glaze every day', 'class')).toBe('nothing was refused');
+  // Eight wrong ones from one address leave the others free.
+  for (let i = 0; i < WRONG_TRIES.pair; i++) await sign('wim', 'wrong', 'far away');
+  expect(await sign('wim', 'glaze every day', 'far away')).toContain('Too many tries');
+  expect(await sign('wim', 'glaze every day', 'class')).toBe('nothing was refused');
+  for (let i = WRONG_TRIES.pair; i < WRONG_TRIES.account; i++) await sign('wim', 'wrong', `a${i}`);
+  expect(await sign('wim', 'wrong', 'yet another')).toContain('Too many tries');
+}, 120_000);
+
+test('a change of password is not for guessing, and ends the other sessions', async () => {
+  const { token } = await studio.must<{ token: string }>('people.invite', {
+    name: 'Ute',
+    role: 'student',
+  });
+  const person = { name: 'Ute', login: 'ute', password: 'glaze every day' };
+  const id = await acceptInvitation(studio.db, { token, ...person }, new Date());
+  const ute = (await listPeople(studio.db)).find((one) => one.id === id)!;
+  const now = new Date();
+  const session = await createSession(studio.db, id, now, new Date(now.getTime() + 1e7));
+  const change = (current: string) =>
+    studio.act('people.change-password', { current, next: 'another long one' }, ute);
+  expect(await change('glaze every day')).toMatchObject({ ok: true });
+  expect(await findSession(studio.db, session, now)).toBeNull();
+  for (let i = 0; i < WRONG_TRIES.change; i++)
+    expect(await change(`wrong ${i}`)).toMatchObject({ problem: { code: 'invalid' } });
+  expect(await change('another long one')).toMatchObject({ problem: { code: 'too-many' } });
+}, 60_000);
 
 test('invitations run out and can be withdrawn', async () => {
   const { token } = await studio.must<{ token: string }>('people.invite', {
