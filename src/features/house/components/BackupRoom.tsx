@@ -39,6 +39,8 @@ export function BackupRoom({
     // While a backup is brought back the application itself is started again.
     setAway(!answer.ok);
     if (answer.ok) setState(answer.data);
+    // A studio as it was before may not know this session.
+    else if (answer.problem.code === 'not-signed-in') window.location.assign('/sign-in');
   }, []);
   const busy = state.busy !== null || away;
   useEffect(() => {
