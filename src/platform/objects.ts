@@ -37,7 +37,7 @@ export function folderStore(root: string): PictureStore {
       await mkdir(dirname(target), { recursive: true });
       const partial = `${target}.${process.pid}.${Math.random().toString(36).slice(2)}`;
       // On the disk before anybody is told that it is kept.
-      const file = await open(partial, 'w');
+      const file = await open(/* turbopackIgnore: true */ partial, 'w');
       try {
         await file.writeFile(bytes);
         await file.sync();

@@ -15,14 +15,9 @@ export const currentPerson = cache(async (): Promise<Person | null> => {
   return token === undefined ? null : findSession(database(), token, new Date());
 });
 
-/** The token of this browser's session; null where there is no request at all. */
-export async function presentSession(): Promise<string | null> {
-  try {
-    return (await cookies()).get(COOKIE)?.value ?? null;
-  } catch {
-    return null;
-  }
-}
+/** The token of this browser's session. */
+export const sessionToken = async (): Promise<string | null> =>
+  (await cookies()).get(COOKIE)?.value ?? null;
 
 /** Who is signed in; sends everybody else to the sign-in page. */
 export async function requirePerson(): Promise<Person> {

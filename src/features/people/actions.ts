@@ -16,7 +16,7 @@ import { updateStudio } from '@/data/studio';
 import { operation, type Act } from '@/platform/operation';
 import { countWrongChange, waitForChange } from '@/platform/limits';
 import { checkPassword, hashPassword } from '@/platform/passwords';
-import { presentSession } from '@/platform/session';
+import { presentSession } from '@/platform/present-session';
 import { notFound, refuse } from '@/platform/refusal';
 import { tooManyTries } from './door';
 import { permit } from './permissions';

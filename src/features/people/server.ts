@@ -1,3 +1,2 @@
 export * as peopleOperations from './actions';
 export { acceptInvitation, checkSignIn, firstRun } from './door';
-export { requireDeed } from './require';

@@ -8,6 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import type { HouseAct, HouseState, ListedBackup } from '@/keeper/state';
 import { call } from '@/platform/client';
@@ -29,6 +30,7 @@ export function BackupRoom({
   studio: string;
   timeZone: string;
 }) {
+  const router = useRouter();
   const [state, setState] = useState(first);
   const [away, setAway] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -40,8 +42,8 @@ export function BackupRoom({
     setAway(!answer.ok);
     if (answer.ok) setState(answer.data);
     // A studio as it was before may not know this session.
-    else if (answer.problem.code === 'not-signed-in') window.location.assign('/sign-in');
-  }, []);
+    else if (answer.problem.code === 'not-signed-in') router.replace('/sign-in');
+  }, [router]);
   const busy = state.busy !== null || away;
   useEffect(() => {
     const timer = setInterval(() => void look(), busy ? OFTEN_MS : SELDOM_MS);

@@ -1,5 +1,5 @@
 import { askHouse, readHouse } from '@/features/house/server';
-import { requireDeed } from '@/features/people/server';
+import { requireDeed } from '../../require';
 import { houseAct } from '@/keeper/state';
 import { readJson } from '@/platform/body';
 import { fromHere } from '@/platform/origin';

@@ -1,5 +1,5 @@
 import { askHouse, incomingBackup, packedBackup } from '@/features/house/server';
-import { requireDeed } from '@/features/people/server';
+import { requireDeed } from '../../require';
 import { problemOf } from '@/platform/operation';
 import { fromHere } from '@/platform/origin';
 import { refuse } from '@/platform/refusal';

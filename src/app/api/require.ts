@@ -1,7 +1,7 @@
 import type { Person } from '@/data/people';
 import { Refusal } from '@/platform/refusal';
 import { currentPerson } from '@/platform/session';
-import { may, whoMay, type Deed } from './permissions';
+import { may, whoMay, type Deed } from '@/features/people';
 
 /** Who is signed in, if they may do that. Errors: Refusal, with who may. */
 export async function requireDeed(deed: Deed): Promise<Person> {
