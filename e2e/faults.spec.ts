@@ -14,17 +14,17 @@ let directory: string;
 let server: RunningDatabase;
 let application: RunningApplication;
 
-const open = (): Database => openOn(server, 'faults');
+const open = (): Database => openOn(server, 'jiten_faults');
 
 test.beforeAll(async () => {
   directory = mkdtempSync(join(tmpdir(), 'jiten-faults-'));
   server = await startDatabase(directory);
-  await ensureDatabase(server, 'faults');
+  await ensureDatabase(server, 'jiten_faults');
   const { migrate } = await import('../src/data/migrations');
   const db = open();
   await migrate(db);
   await db.destroy();
-  application = await startApplication({ server, name: 'faults' }, directory);
+  application = await startApplication({ server, name: 'jiten_faults' }, directory);
 });
 
 test.afterAll(async () => {
@@ -114,7 +114,7 @@ test('the application is killed in the middle of an import: all or nothing', asy
     .toBe(0);
   expect(await written()).toBe(0);
   await db.destroy();
-  application = await startApplication({ server, name: 'faults' }, directory);
+  application = await startApplication({ server, name: 'jiten_faults' }, directory);
   await page.goto(`${application.url}/store`);
   await expect(page.getByRole('link', { name: /Estuary/ }).first()).toBeVisible();
   await expect(page.getByText('Dune')).toHaveCount(0);

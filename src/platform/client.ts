@@ -18,11 +18,17 @@ const OFFLINE = {
     'There is no connection to the studio. What you typed is still here; try again when you are back in range.',
 };
 
+/** Words are JSON, and the server takes nothing else for them. */
+const saying = (init: RequestInit): RequestInit =>
+  typeof init.body === 'string' && init.headers === undefined
+    ? { ...init, headers: { 'content-type': 'application/json' } }
+    : init;
+
 /** A request whose answer is always an Answer, whatever the network does. */
 export async function call<T>(path: string, init: RequestInit): Promise<Sent<T>> {
   let response: Response;
   try {
-    response = await fetch(path, init);
+    response = await fetch(path, saying(init));
   } catch {
     return { ok: false, problem: OFFLINE };
   }

@@ -7,7 +7,7 @@ import { KNOWN_COLUMNS, guessColumn, type Column } from './columns';
 export const MAX_FILE_BYTES = 20 * 1024 * 1024;
 export const MAX_ROWS = 50_000;
 /** Blank ones included; nobody keeps records of so many columns. */
-const MAX_LINES = 2 * MAX_ROWS;
+const MAX_LINES = 3 * MAX_ROWS;
 const MAX_CELLS = 3_000_000;
 /** So much is read at a turn: others have theirs in between. */
 const TURN = 256 * 1024;
