@@ -18,7 +18,7 @@ const open = (): Database => openOn(server, 'jiten_faults');
 
 test.beforeAll(async () => {
   directory = mkdtempSync(join(tmpdir(), 'jiten-faults-'));
-  server = await startDatabase(directory);
+  server = await startDatabase(directory, { throwaway: true });
   await ensureDatabase(server, 'jiten_faults');
   const { migrate } = await import('../src/data/migrations');
   const db = open();
@@ -56,7 +56,7 @@ test('the database stops under a form: the words stay, and go through when it is
   const fault = other.getByRole('heading', { name: 'The studio’s database does not answer' });
   await expect(fault).toBeVisible({ timeout: 30_000 });
   await expect(other.getByText(/^Fault \d+$/)).toBeVisible();
-  server = await startDatabase(directory);
+  server = await startDatabase(directory, { throwaway: true });
   await page.getByRole('button', { name: 'Add the coating' }).click();
   // Kept once, and on to what a new studio still lacks.
   await expect(page.getByText('Glazes, slips and washes: 1 in the store.')).toBeVisible({
