@@ -13,13 +13,17 @@ import { endLeftovers, noteChild } from '../src/keeper/processes';
 import { dropDatabase, openOn, startDatabase, type RunningDatabase } from '../src/keeper/server';
 import { dataFolder, failing, makeAgain, typed } from './house';
 
-/** The name of the studio that lives in a folder; empty when none does. */
+/** No such database, no such table: nothing lives here. Any other error is one, and nothing is put in its place. */
+const NOTHING_HERE = new Set([1049, 1146]);
+
+/** The name of the studio that lives in a folder; empty when none does. Errors: it cannot be asked. */
 async function livingStudio(server: RunningDatabase, folder: Folder): Promise<string> {
   const db = openOn(server, currentDatabase(folder));
   try {
     return ((await db('studio').first('name'))?.name as string | undefined) ?? '';
-  } catch {
-    return '';
+  } catch (error) {
+    if (NOTHING_HERE.has((error as { errno?: number }).errno ?? 0)) return '';
+    throw error;
   } finally {
     await db.destroy();
   }

@@ -1,42 +1,8 @@
 /** All that the checks of a load say, word for word: somebody at a kiln acts on it. */
 import { checkLoad, insideWords, usualLoad, daysUntilFull } from './index';
 import type { Finding, LoadFiring, LoadItem } from './check-terms';
-import { disc } from '../../../test-support/shelf';
+import { FIRING, glaze, item } from '../../../test-support/load';
 
-const glaze = (name: string, traits: LoadItem['coatings'][number]['traits'] = []) => ({
-  name,
-  traits,
-  range: { low: '5', high: '7' },
-});
-const item = (code: string, rest: Partial<LoadItem> = {}): LoadItem => ({
-  id: code,
-  code,
-  body: { name: 'Saltbox', range: { low: '5', high: '7' }, traits: [] },
-  coatings: [glaze('Tarn')],
-  glazedFoot: false,
-  ranMm: null,
-  bisqued: true,
-  wantedAtmosphere: null,
-  setting: 'shelf',
-  shelf: 1,
-  spot: null,
-  footprint: disc(80),
-  flags: [],
-  question: null,
-  treatment: code,
-  ...rest,
-});
-const FIRING: LoadFiring = {
-  kind: 'glaze',
-  targetCone: '6',
-  atmosphere: 'oxidation',
-  fuelled: false,
-  witnesses: 3,
-  shelf: { shape: 'rectangle', widthMm: 450, depthMm: 450 },
-  thermocouple: null,
-  fullness: 0.6,
-  inside: null,
-};
 const found = (items: readonly LoadItem[], firing: Partial<LoadFiring> = {}): Finding[] =>
   checkLoad(items, { ...FIRING, ...firing });
 const at = (xMm: number, yMm = 0, shelf = 1) => ({ shelf, spot: { shelf, xMm, yMm } });

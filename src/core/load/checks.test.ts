@@ -1,41 +1,7 @@
 import { checkLoad, daysUntilFull, usualLoad } from './index';
-import { disc } from '../../../test-support/shelf';
+import { FIRING, glaze, item } from '../../../test-support/load';
 import { overruled, type LoadFiring, type LoadItem } from './check-terms';
 
-const glaze = (name: string, traits: LoadItem['coatings'][number]['traits'] = []) => ({
-  name,
-  traits,
-  range: { low: '5', high: '7' },
-});
-const item = (code: string, rest: Partial<LoadItem> = {}): LoadItem => ({
-  id: code,
-  code,
-  body: { name: 'Saltbox', range: { low: '5', high: '7' }, traits: [] },
-  coatings: [glaze('Tarn')],
-  glazedFoot: false,
-  ranMm: null,
-  bisqued: true,
-  wantedAtmosphere: null,
-  setting: 'shelf',
-  shelf: 1,
-  spot: null,
-  footprint: disc(80),
-  flags: [],
-  question: null,
-  treatment: code,
-  ...rest,
-});
-const FIRING: LoadFiring = {
-  kind: 'glaze',
-  targetCone: '6',
-  atmosphere: 'oxidation',
-  fuelled: false,
-  witnesses: 3,
-  shelf: { shape: 'rectangle', widthMm: 450, depthMm: 450 },
-  thermocouple: null,
-  fullness: 0.6,
-  inside: null,
-};
 const found = (items: readonly LoadItem[], firing: Partial<LoadFiring> = {}) =>
   checkLoad(items, { ...FIRING, ...firing });
 const ids = (items: readonly LoadItem[], firing: Partial<LoadFiring> = {}): string[] =>
