@@ -153,12 +153,18 @@ export class Jobs {
       const database = await bringBack(server, shelf, backup, { said, after: this.house.after });
       let kept = '';
       // Nobody writes from here on: what was acknowledged is in the backup of before.
-      await this.house.renew(async () => {
-        said('a backup of what is here now');
-        kept = (await makeBackup(server, before, shelf, 'before-restore')).name;
-        await pointAt(server.folder, database);
-        said('starting the application on it');
-      });
+      try {
+        await this.house.renew(async () => {
+          said('a backup of what is here now');
+          kept = (await makeBackup(server, before, shelf, 'before-restore')).name;
+          await pointAt(server.folder, database);
+          said('starting the application on it');
+        });
+      } catch (error) {
+        // What was brought back is the studio only once it is pointed at.
+        if (currentDatabase(server.folder) === before) await dropDatabase(server, database);
+        throw error;
+      }
       await dropDatabase(server, before);
       await tidy(shelf);
       return `The studio is as it was on ${backup.manifest.made.slice(0, 16).replace('T', ' ')} UTC. What was here before is kept as ${kept}.`;
