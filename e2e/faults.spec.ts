@@ -28,7 +28,7 @@ test.beforeAll(async () => {
 });
 
 test.afterAll(async () => {
-  application.process.kill('SIGTERM');
+  await application.stop();
   await server.stop();
   rmSync(directory, { recursive: true, force: true });
 });
@@ -104,7 +104,7 @@ test('the application is killed in the middle of an import: all or nothing', asy
       { intervals: [250], timeout: 30_000 },
     )
     .toBeGreaterThan(2000);
-  application.process.kill('SIGKILL');
+  process.kill(application.pid, 'SIGKILL');
   expect(await sent).toBe('cut off');
   await expect
     .poll(

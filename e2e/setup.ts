@@ -10,6 +10,7 @@ import { startApplication, type RunningApplication } from './application';
 export default async function setup(): Promise<() => Promise<void>> {
   const directory = mkdtempSync(join(tmpdir(), 'jiten-e2e-'));
   const server = await startDatabase(directory, { throwaway: true });
+  process.env.JITEN_E2E_FOLDER = directory;
   const applications: RunningApplication[] = [];
   for (const name of ['empty', 'fresh', 'demo'] as const) {
     await ensureDatabase(server, name);
@@ -23,7 +24,7 @@ export default async function setup(): Promise<() => Promise<void>> {
     process.env[`JITEN_E2E_${name.toUpperCase()}`] = application.url;
   }
   return async () => {
-    for (const application of applications) application.process.kill('SIGTERM');
+    await Promise.all(applications.map((application) => application.stop()));
     await server.stop();
     rmSync(directory, { recursive: true, force: true });
   };

@@ -5,6 +5,7 @@ import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
+import { pageNonce } from '@/platform/peer';
 import { ThemeRoot } from '@/ui/ThemeRoot';
 
 export const metadata: Metadata = {
@@ -13,13 +14,14 @@ export const metadata: Metadata = {
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const nonce = await pageNonce();
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <InitColorSchemeScript attribute="data" />
-        <AppRouterCacheProvider options={{ enableCssLayer: true }}>
-          <ThemeRoot>
+        <InitColorSchemeScript attribute="data" nonce={nonce} />
+        <AppRouterCacheProvider options={{ enableCssLayer: true, nonce }}>
+          <ThemeRoot nonce={nonce}>
             <NuqsAdapter>{children}</NuqsAdapter>
           </ThemeRoot>
         </AppRouterCacheProvider>

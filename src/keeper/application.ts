@@ -1,5 +1,7 @@
 /** The built application as a process of its own. */
 import { spawn } from 'node:child_process';
+import { request as askPlainly } from 'node:http';
+import { request as askUnderTls } from 'node:https';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Running } from './keep';
 
@@ -22,30 +24,36 @@ const SILENT = { everyMs: 15_000, answerMs: 10_000, times: 4 };
 const spoken = (host: string): string =>
   host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host.includes(':') ? `[${host}]` : host;
 
-/** Does it answer at all? That its database is away is an answer. */
-async function answers(url: string): Promise<boolean> {
-  try {
-    const answer = await fetch(`${url}/api/health`, {
-      signal: AbortSignal.timeout(SILENT.answerMs),
+/** Does it answer at all? That its database is away is an answer; whose certificate it is does not matter here. */
+function answers(url: string): Promise<boolean> {
+  const ask = url.startsWith('https:') ? askUnderTls : askPlainly;
+  return new Promise((resolve) => {
+    const options = { timeout: SILENT.answerMs, rejectUnauthorized: false, agent: false };
+    const asked = ask(`${url}/api/health`, options, (answer) => {
+      answer
+        .resume()
+        .once('end', () => resolve(true))
+        .once('error', () => resolve(false));
     });
-    await answer.arrayBuffer();
-    return true;
-  } catch {
-    return false;
-  }
+    asked.once('timeout', () => asked.destroy()).once('error', () => resolve(false));
+    asked.end();
+  });
 }
 
 /** Starts the application and waits until it answers. Errors: it ended, or never answered. */
 export async function startApplication(place: ApplicationPlace): Promise<RunningApplication> {
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-p', String(place.port), '-H', place.host],
-    {
-      stdio: ['ignore', 'pipe', 'pipe'],
-      detached: true,
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...place.env },
+  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/serve.ts'], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+    detached: true,
+    env: {
+      ...process.env,
+      NEXT_TELEMETRY_DISABLED: '1',
+      NODE_ENV: 'production',
+      HOST: place.host,
+      PORT: String(place.port),
+      ...place.env,
     },
-  );
+  });
   const said = place.said ?? (() => undefined);
   child.stdout.on('data', said);
   child.stderr.on('data', said);
@@ -57,7 +65,9 @@ export async function startApplication(place: ApplicationPlace): Promise<Running
     };
     child.once('exit', end).once('error', end);
   });
-  const url = `http://${spoken(place.host)}:${place.port}`;
+  const env = { ...process.env, ...place.env };
+  const scheme = env.JITEN_TLS_CERT ? 'https' : 'http';
+  const url = `${scheme}://${spoken(place.host)}:${place.port}`;
   for (let waited = 0; !(await answers(url)); waited += 100) {
     if (over || waited > START_MS) {
       child.kill('SIGKILL');

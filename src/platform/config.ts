@@ -3,7 +3,7 @@ import { join, resolve } from 'node:path';
 import type { DatabaseAddress } from '@/data/database';
 
 /** Settings come from the environment; the defaults are those of ./start. */
-export type Config = { database: DatabaseAddress; dataDirectory: string; secureCookies: boolean };
+export type Config = { database: DatabaseAddress; dataDirectory: string };
 
 type Environment = Record<string, string | undefined>;
 
@@ -29,6 +29,5 @@ export function readConfig(env: Environment = process.env): Config {
   return {
     database: addressOf(env),
     dataDirectory: dataDirectory(env),
-    secureCookies: env.JITEN_SECURE_COOKIES === '1',
   };
 }

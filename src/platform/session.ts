@@ -3,8 +3,8 @@ import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import { createSession, endSession, findSession, type Person } from '@/data/people';
 import type { Source } from '@/data/database';
-import { readConfig } from './config';
 import { database } from './database';
+import { overTls } from './peer';
 
 const COOKIE = 'jiten-session';
 const DAYS = 30;
@@ -33,7 +33,7 @@ export async function signIn(src: Source, personId: string, now: Date): Promise<
   (await cookies()).set(COOKIE, token, {
     httpOnly: true,
     sameSite: 'lax',
-    secure: readConfig().secureCookies,
+    secure: await overTls(),
     path: '/',
     expires,
   });

@@ -1,7 +1,7 @@
 import { cookies } from 'next/headers';
 import { findShareLink, type Person, type ShareLink } from '@/data/people';
-import { readConfig } from './config';
 import { database } from './database';
+import { overTls } from './peer';
 import { Refusal } from './refusal';
 import { currentPerson } from './session';
 
@@ -16,7 +16,7 @@ export async function rememberLink(link: ShareLink): Promise<void> {
   (await cookies()).set(cookieOf(link.id), link.token, {
     httpOnly: true,
     sameSite: 'lax',
-    secure: readConfig().secureCookies,
+    secure: await overTls(),
     path: '/',
     maxAge: 30 * DAY_S,
   });

@@ -6,6 +6,7 @@ import QRCode from 'qrcode';
 import { formatConeRange } from '@/core/cones';
 import { hazardsByMaterial } from '@/core/chemistry';
 import { listMaterials } from '@/data/materials';
+import { overTls } from '@/platform/peer';
 import { bucketRoom } from '../bucket-room';
 import { Page } from '@/ui/Page';
 import { PrintButton } from '@/ui/PrintButton';
@@ -20,7 +21,7 @@ export async function BucketLabelPage({ params }: { params: Promise<{ id: string
   );
   const head = await headers();
   const host = head.get('host') ?? 'localhost';
-  const scheme = head.get('x-forwarded-proto') ?? 'http';
+  const scheme = (await overTls()) ? 'https' : 'http';
   const address = `${scheme}://${host}/store/buckets/${id}`;
   const svg = await QRCode.toString(address, { type: 'svg', margin: 1 });
   const { advice } = bucket;

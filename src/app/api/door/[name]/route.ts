@@ -1,9 +1,9 @@
-import { headers } from 'next/headers';
 import type { z } from 'zod';
 import { acceptInvitation, checkSignIn, firstRun } from '@/features/people/server';
 import { database } from '@/platform/database';
 import { readJson } from '@/platform/body';
 import { fromHere } from '@/platform/origin';
+import { peerAddress } from '@/platform/peer';
 import { fieldMessages } from '@/platform/operation';
 import { Refusal, notFound } from '@/platform/refusal';
 import { answering } from '@/platform/respond';
@@ -39,10 +39,8 @@ export async function POST(
       case 'first-run':
         return signIn(db, await firstRun(db, read(firstRunSchema, input), now), now);
       case 'sign-in': {
-        const said = (await headers()).get('x-forwarded-for')?.split(',')[0]?.trim() ?? 'local';
-        // No address is longer; what claims to be one must still fit the table of tries.
-        const address = said.slice(0, 60);
-        return signIn(db, await checkSignIn(db, read(signInSchema, input), address), now);
+        const person = await checkSignIn(db, read(signInSchema, input), await peerAddress());
+        return signIn(db, person, now);
       }
       case 'accept':
         return signIn(db, await acceptInvitation(db, read(acceptSchema, input), now), now);

@@ -1,0 +1,73 @@
+/** What the front holds back: scripts that are not the server's own, and cookies in the clear. */
+import { readFileSync } from 'node:fs';
+import { expect, request } from '@playwright/test';
+import { DEMO_PASSWORD } from '../demo/studio';
+import { folderOf } from '../src/keeper/folder';
+import { startApplication } from './application';
+import { DEMO, signIn, test } from './support';
+
+test('every main view keeps to the policy, and a foreign script does not run', async ({ page }) => {
+  test.setTimeout(180_000);
+  const broken: string[] = [];
+  page.on('console', (said) => {
+    if (said.text().includes('Content Security Policy')) broken.push(said.text());
+  });
+  await signIn(page, DEMO(), 'iben');
+  await page.goto(`${DEMO()}/kilns`);
+  const firing = await page.locator('a[href*="/kilns/firings/"]').first().getAttribute('href');
+  for (const path of [
+    '/bench',
+    '/chart',
+    '/tests',
+    '/store',
+    '/store/target',
+    '/kilns/compare',
+    '/studio',
+    '/studio/backups',
+    '/studio/import',
+    firing!,
+  ]) {
+    await page.goto(DEMO() + path, { waitUntil: 'networkidle' });
+    expect({ path, broken }).toEqual({ path, broken: [] });
+  }
+  // The picture that is zoomed into lays a sheet of its own into the page.
+  await page.goto(`${DEMO()}/chart`);
+  await page.getByRole('gridcell').getByRole('button').first().click();
+  await expect(page.locator('.react-transform-wrapper').first()).toBeVisible();
+  await expect(page.locator('.react-transform-wrapper').first()).toHaveCSS('overflow', 'hidden');
+  expect(broken).toEqual([]);
+  await page.evaluate(() => {
+    const script = document.createElement('script');
+    script.textContent = 'document.title = "taken over"';
+    document.body.append(script);
+  });
+  expect(broken).toHaveLength(1);
+  expect(await page.title()).not.toBe('taken over');
+});
+
+test('under a certificate the session goes over TLS only, by itself', async () => {
+  const folder = folderOf(process.env.JITEN_E2E_FOLDER as string);
+  const server = { folder } as Parameters<typeof startApplication>[0]['server'];
+  const at = 'test-support/certificates';
+  expect(readFileSync(`${at}/leaf.pem`, 'utf8')).toContain('BEGIN');
+  const application = await startApplication({ server, name: 'demo' }, folder.data, {
+    JITEN_TLS_CERT: `${at}/leaf.pem`,
+    JITEN_TLS_KEY: `${at}/leaf.key`,
+  });
+  const cookieAt = async (base: string): Promise<string> => {
+    const asked = await request.newContext({ ignoreHTTPSErrors: true });
+    const answer = await asked.post(`${base}/api/door/sign-in`, {
+      data: { login: 'iben', password: DEMO_PASSWORD },
+      headers: { 'x-forwarded-proto': 'https' },
+    });
+    expect(answer.ok()).toBe(true);
+    return answer.headers()['set-cookie'] ?? '';
+  };
+  try {
+    expect(application.url).toMatch(/^https:/);
+    expect(await cookieAt(application.url)).toMatch(/; Secure/i);
+    expect(await cookieAt(DEMO())).not.toMatch(/; Secure/i);
+  } finally {
+    await application.stop();
+  }
+});

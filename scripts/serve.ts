@@ -1,0 +1,24 @@
+/** The application as a process of its own: `HOST`, `PORT`, `JITEN_PROXY`, `JITEN_TLS_CERT`, `JITEN_TLS_KEY`. */
+import next from 'next';
+import { readCertificate } from '../src/front/certificate';
+import { makeFront } from '../src/front/front';
+import { namedProxies } from '../src/front/peer';
+import { log } from '../src/platform/log';
+
+const host = process.env.HOST ?? '127.0.0.1';
+const port = Number(process.env.PORT);
+const application = next({ dev: false, dir: process.cwd(), hostname: host, port });
+await application.prepare();
+const server = makeFront({
+  proxies: namedProxies(process.env.JITEN_PROXY),
+  certificate: readCertificate(process.env.JITEN_TLS_CERT, process.env.JITEN_TLS_KEY),
+  handle: application.getRequestHandler(),
+  fault: (error) => log.error({ error: String(error) }, 'a request fell through'),
+});
+server.listen(port, host);
+for (const signal of ['SIGTERM', 'SIGINT'] as const)
+  process.once(signal, () => {
+    // What is under way is answered; whoever only keeps a line open is let go.
+    server.close(() => process.exit(0));
+    server.closeIdleConnections();
+  });

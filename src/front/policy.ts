@@ -1,0 +1,42 @@
+/** What a page of the studio may load, do and stand in: its own things, and nobody's frame. */
+
+/**
+ * The sheet that the package for zooming into pictures lays into the page by itself, empty and filled: it
+ * takes no nonce. A newer version of it needs a new sum; the browser test of the policy says so.
+ */
+const ZOOM_SHEET =
+  "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU=' 'sha256-/aQdAPrD+kc0v7HnGQTuKBtoP6ZN+lnzOGVJ1Qt6dfw='";
+
+const YEAR_S = 31_536_000;
+
+/** `nonce` marks what the server itself wrote into this one page. */
+export function policy(nonce: string): string {
+  return [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}'`,
+    `style-src-elem 'self' 'nonce-${nonce}' ${ZOOM_SHEET}`,
+    // Widths and places are written beside what they place.
+    "style-src-attr 'unsafe-inline'",
+    "img-src 'self' blob: data:",
+    "font-src 'self' data:",
+    "worker-src 'self' blob:",
+    "object-src 'none'",
+    "base-uri 'self'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ');
+}
+
+/** Headers of every answer. `lasting`: a certificate that every browser trusts, so that it may insist on it. */
+export function answerHeaders(nonce: string, lasting: boolean): [string, string][] {
+  return [
+    ['content-security-policy', policy(nonce)],
+    ['x-content-type-options', 'nosniff'],
+    ['referrer-policy', 'same-origin'],
+    ['permissions-policy', 'camera=(self), microphone=(self), geolocation=(), payment=()'],
+    ['cross-origin-opener-policy', 'same-origin'],
+    ...(lasting
+      ? ([['strict-transport-security', `max-age=${YEAR_S}`]] satisfies [string, string][])
+      : []),
+  ];
+}
