@@ -8,6 +8,8 @@ import type { Database, Row, Source } from './database';
 export const TABLES_LEFT_OUT: Readonly<Record<string, string>> = {
   person: 'names, sign-in names and passwords of people stay in the studio',
   session: 'a secret of who is signed in',
+  known_device: 'a secret of who is signed in',
+  reset_link: 'a secret that opens once',
   invitation: 'a secret that lets somebody in',
   share_link: 'a secret that lets somebody look',
   kiln_token: 'a secret of a device',

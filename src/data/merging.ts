@@ -21,6 +21,8 @@ export type Move = {
 const STAYS: Readonly<Record<string, string>> = {
   cell: 'follows from the looks',
   session: 'who is signed in as a double is signed out',
+  known_device: 'a double has no device',
+  reset_link: 'a double has no password to be set',
   recipe_line: 'a recipe belongs to the version that was mixed by it',
   merger: 'tells what was merged by whom',
 };
@@ -129,7 +131,9 @@ export async function putAway(
   const row: Row = await src(kind)
     .where({ id: from })
     .first(src.raw('CAST(?? AS CHAR) AS was', [column]));
-  if (kind === 'person') await src('session').where({ person_id: from }).delete();
+  if (kind === 'person')
+    for (const table of ['session', 'known_device', 'reset_link'])
+      await src(table).where({ person_id: from }).delete();
   return moveOf(
     kind,
     from,

@@ -6,7 +6,7 @@ export type Person = { id: string; name: string; login: string; role: Role; disa
 /** With whom a double was merged. */
 export type Listed = Person & { mergedInto: string | null };
 
-const person = (row: Row): Person => ({
+export const person = (row: Row): Person => ({
   id: row.id,
   name: row.name,
   login: row.login,
@@ -76,49 +76,6 @@ export async function lockTechnicians(src: Source): Promise<string[]> {
     .forUpdate()
     .select('id');
   return rows.map((row) => row.id as string);
-}
-
-export async function createSession(
-  src: Source,
-  personId: string,
-  now: Date,
-  expires: Date,
-): Promise<string> {
-  const token = newToken();
-  await src('session').where('expires_at', '<', now).delete();
-  await src('session').insert({
-    token_hash: tokenHash(token),
-    person_id: personId,
-    created_at: now,
-    expires_at: expires,
-  });
-  return token;
-}
-
-export async function findSession(src: Source, token: string, now: Date): Promise<Person | null> {
-  const row = await src('session')
-    .join('person', 'person.id', 'session.person_id')
-    .where('session.token_hash', tokenHash(token))
-    .where('session.expires_at', '>', now)
-    .whereNull('person.disabled_at')
-    .first('person.*');
-  return row === undefined ? null : person(row);
-}
-
-export async function endSession(src: Source, token: string): Promise<void> {
-  await src('session')
-    .where({ token_hash: tokenHash(token) })
-    .delete();
-}
-
-/** Ends a person's sessions but the one named by its token. */
-export async function endOtherSessions(
-  src: Source,
-  personId: string,
-  token: string | null,
-): Promise<void> {
-  const sessions = src('session').where({ person_id: personId });
-  await (token === null ? sessions : sessions.whereNot({ token_hash: tokenHash(token) })).delete();
 }
 
 export type Invitation = {

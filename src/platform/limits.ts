@@ -3,9 +3,9 @@ import { database } from './database';
 import { readConfig } from './config';
 
 /**
- * Wrong passwords allowed in a quarter of an hour: for one name from one address, for one name from
- * everywhere, from one address for all names, and for a change of password. Right ones never count: a class
- * signs in at once behind one address.
+ * Wrong passwords allowed in a quarter of an hour: for one name from one address or one device that is known
+ * to them, for one name from all strange devices, from one address for all names, and for a change of
+ * password. Right ones never count: a class signs in at once behind one address.
  */
 export const WRONG_TRIES = { pair: 8, account: 40, address: 200, change: 8, windowSeconds: 900 };
 type Kind = 'pair' | 'account' | 'address' | 'change';
@@ -54,20 +54,30 @@ async function count(keys: readonly Key[]): Promise<void> {
       });
 }
 
-const signInKeys = (login: string, address: string): Key[] => [
-  ['pair', `${address} ${login}`],
-  ['account', login],
-  ['address', address],
+/** Where somebody tries a name from: a device that is known to them, or an address. */
+export type TriedFrom = { login: string } & ({ device: string } | { address: string });
+
+const pairOf = (from: TriedFrom): Key => [
+  'pair',
+  'device' in from ? `${from.device} ${from.login}` : `${from.address} ${from.login}`,
 ];
+const signInKeys = (from: TriedFrom): Key[] =>
+  'device' in from
+    ? [pairOf(from)]
+    : [pairOf(from), ['account', from.login], ['address', from.address]];
 
-export const waitForSignIn = (login: string, address: string): Promise<number> =>
-  waitFor(signInKeys(login, address));
-export const countWrongSignIn = (login: string, address: string): Promise<void> =>
-  count(signInKeys(login, address));
+export const waitForSignIn = (from: TriedFrom): Promise<number> => waitFor(signInKeys(from));
+export const countWrongSignIn = (from: TriedFrom): Promise<void> => count(signInKeys(from));
 
-/** A right password wipes the slate of that name at that address. */
-export async function forgiveSignIn(login: string, address: string): Promise<void> {
-  await limiter('pair').delete(`${address} ${login}`);
+/** A right password wipes the slate of that name from there. */
+export async function forgiveSignIn(from: TriedFrom): Promise<void> {
+  const [kind, key] = pairOf(from);
+  await limiter(kind).delete(key);
+}
+
+/** Nothing is held against a name any more that has a new password. */
+export async function forgiveAccount(login: string): Promise<void> {
+  await limiter('account').delete(login);
 }
 
 export const waitForChange = (personId: string): Promise<number> => waitFor([['change', personId]]);

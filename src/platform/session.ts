@@ -1,13 +1,17 @@
-import { cookies } from 'next/headers';
+import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
-import { createSession, endSession, findSession, type Person } from '@/data/people';
+import type { Person } from '@/data/people';
+import { createSession, endSession, findSession, knowDevice, SESSION_DAYS } from '@/data/sessions';
+import { newToken } from '@/data/ids';
 import type { Source } from '@/data/database';
 import { database } from './database';
+import { deviceWords } from './device-words';
 import { overTls } from './peer';
 
 const COOKIE = 'jiten-session';
-const DAYS = 30;
+const DEVICE = 'jiten-device';
+const DAY_S = 86_400;
 
 /** Who is signed in on this request; null for nobody. A page and its layout ask once. */
 export const currentPerson = cache(async (): Promise<Person | null> => {
@@ -26,17 +30,20 @@ export async function requirePerson(): Promise<Person> {
   return person;
 }
 
-/** Opens a session and sets its cookie. */
+/** What this browser was given when somebody last signed in from it; null for a strange one. */
+export const deviceToken = async (): Promise<string | null> =>
+  (await cookies()).get(DEVICE)?.value ?? null;
+
+/** Opens a session, knows the device from now on, and sets their cookies. */
 export async function signIn(src: Source, personId: string, now: Date): Promise<void> {
-  const expires = new Date(now.getTime() + DAYS * 86_400_000);
-  const token = await createSession(src, personId, now, expires);
-  (await cookies()).set(COOKIE, token, {
-    httpOnly: true,
-    sameSite: 'lax',
-    secure: await overTls(),
-    path: '/',
-    expires,
-  });
+  const words = deviceWords((await headers()).get('user-agent') ?? '');
+  const token = await createSession(src, personId, now, words);
+  const device = (await deviceToken()) ?? newToken();
+  await knowDevice(src, personId, device, now);
+  const jar = await cookies();
+  const kept = { httpOnly: true, sameSite: 'lax', secure: await overTls(), path: '/' } as const;
+  jar.set(COOKIE, token, { ...kept, maxAge: SESSION_DAYS.most * DAY_S });
+  jar.set(DEVICE, device, { ...kept, maxAge: 400 * DAY_S });
 }
 
 /** Ends the session of this browser. */

@@ -29,6 +29,7 @@ import * as shown from './0027-shown';
 import * as materialsPutRight from './0028-materials-put-right';
 import * as words from './0029-words';
 import * as keys from './0030-keys';
+import * as sessions from './0031-sessions';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -64,6 +65,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0028-materials-put-right', ...materialsPutRight },
   { name: '0029-words', ...words },
   { name: '0030-keys', ...keys },
+  { name: '0031-sessions', ...sessions },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>

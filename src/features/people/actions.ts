@@ -10,8 +10,8 @@ import {
   setPassword,
   setRole,
   withdrawInvitation,
-  endOtherSessions,
 } from '@/data/people';
+import { createResetLink, endOtherSessions, endSessionById } from '@/data/sessions';
 import { updateStudio } from '@/data/studio';
 import { operation, type Act } from '@/platform/operation';
 import { countWrongChange, waitForChange } from '@/platform/limits';
@@ -87,6 +87,31 @@ export const changePassword = operation({
     await setPassword(trx, person.id, await hashPassword(next));
     // Whoever knew the old one is out: only where it was changed one stays signed in.
     await endOtherSessions(trx, person.id, await presentSession());
+  },
+});
+
+export const endSession = operation({
+  contract: contracts.endSession,
+  permit: permit('see the chart'),
+  run: async ({ trx, person }, { sessionId }) => {
+    if (!(await endSessionById(trx, person.id, sessionId))) throw notFound('This session');
+  },
+});
+
+export const endOthers = operation({
+  contract: contracts.endOthers,
+  permit: permit('see the chart'),
+  run: async ({ trx, person }) => endOtherSessions(trx, person.id, await presentSession()),
+});
+
+export const resetLink = operation({
+  contract: contracts.resetLink,
+  permit: permit('run the studio'),
+  run: async ({ trx, person, now }, { personId }) => {
+    const found = await findPerson(trx, personId);
+    if (found === null) throw notFound('This person');
+    if (found.disabled) throw refuse(`${found.name} may not sign in. Let them in again first.`);
+    return { token: await createResetLink(trx, { personId, createdBy: person.id }, now) };
   },
 });
 

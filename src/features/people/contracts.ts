@@ -50,6 +50,8 @@ export const acceptSchema = z.object({ token: z.string().min(1).max(100), name, 
 export const openStudio = doorway('first-run', firstRunSchema);
 export const enterStudio = doorway('sign-in', signInSchema);
 export const accept = doorway('accept', acceptSchema);
+export const resetSchema = z.object({ token: z.string().min(1).max(100), password });
+export const reset = doorway('reset', resetSchema);
 export const inviteSchema = z.object({ name, role: z.enum(ROLES) });
 export const invite = contract('people.invite', inviteSchema, answers<{ token: string }>());
 export const withdrawSchema = z.object({ invitationId: z.uuid() });
@@ -63,6 +65,13 @@ export const passwordSchema = z.object({
   next: password,
 });
 export const changePassword = contract('people.change-password', passwordSchema);
+export const endSession = contract('people.end-session', z.object({ sessionId: z.uuid() }));
+export const endOthers = contract('people.end-other-sessions', z.object({}));
+export const resetLink = contract(
+  'people.reset-link',
+  z.object({ personId: z.uuid() }),
+  answers<{ token: string }>(),
+);
 export const shareSchema = z.object({
   label: z.string().trim().min(1, 'Say whom or what it is for.').max(120),
   view: z

@@ -1,19 +1,27 @@
 /** What somebody may do who is not signed in: set the studio up, sign in, accept an invitation. */
 import type { z } from 'zod';
 import { isDuplicate, transact, type Database } from '@/data/database';
-import { newId } from '@/data/ids';
+import { newId, tokenHash } from '@/data/ids';
 import {
   countPeople,
   createPerson,
   findInvitation,
   findLogin,
+  setPassword,
   useInvitation as markUsed,
 } from '@/data/people';
+import { endOtherSessions, findResetLink, isKnownDevice, useResetLink } from '@/data/sessions';
 import { createStudio, readStudio } from '@/data/studio';
-import { countWrongSignIn, forgiveSignIn, waitForSignIn } from '@/platform/limits';
+import {
+  countWrongSignIn,
+  forgiveAccount,
+  forgiveSignIn,
+  waitForSignIn,
+  type TriedFrom,
+} from '@/platform/limits';
 import { checkNothing, checkPassword, hashPassword } from '@/platform/passwords';
 import { Refusal, refuse } from '@/platform/refusal';
-import type { acceptSchema, firstRunSchema, signInSchema } from './contracts';
+import type { acceptSchema, firstRunSchema, resetSchema, signInSchema } from './contracts';
 
 const TAKEN = 'This sign-in name is taken; choose another.';
 
@@ -46,23 +54,57 @@ export const tooManyTries = (seconds: number): Refusal =>
     message: `Too many tries. Wait ${Math.max(1, Math.ceil(seconds / 60))} minutes, or ask a technician.`,
   });
 
-/** The id of the person whose name and password these are; counted against guessing. */
+export type SignInFrom = {
+  address: string;
+  /** What this browser was given when somebody last signed in from it. */
+  device: string | null;
+};
+
+/**
+ * The id of the person whose name and password these are; counted against guessing. Where they have signed
+ * in before, only wrong tries from that very device count: nobody locks them out from elsewhere.
+ */
 export async function checkSignIn(
   db: Database,
   input: z.output<typeof signInSchema>,
-  address: string,
+  { address, device }: SignInFrom,
+  now = new Date(),
 ): Promise<string> {
-  const wait = await waitForSignIn(input.login, address);
-  if (wait > 0) throw tooManyTries(wait);
   const held = await findLogin(db, input.login);
+  const known =
+    held !== null && device !== null && (await isKnownDevice(db, held.person.id, device, now));
+  const from: TriedFrom = known
+    ? { login: input.login, device: tokenHash(device) }
+    : { login: input.login, address };
+  const wait = await waitForSignIn(from);
+  if (wait > 0) throw tooManyTries(wait);
   if (held === null) await checkNothing(input.password);
   const right = held !== null && (await checkPassword(held.passwordHash, input.password));
   if (!right || held.person.disabled) {
-    await countWrongSignIn(input.login, address);
+    await countWrongSignIn(from);
     throw refuse('Name or password is not right.', { password: 'Name or password is not right.' });
   }
-  await forgiveSignIn(input.login, address);
+  await forgiveSignIn(from);
   return held.person.id;
+}
+
+/** Sets a forgotten password by the link that a technician gave; every session of before ends. */
+export async function resetPassword(
+  db: Database,
+  input: z.output<typeof resetSchema>,
+  now: Date,
+): Promise<string> {
+  const passwordHash = await hashPassword(input.password);
+  const person = await transact(db, async (trx) => {
+    const link = await findResetLink(trx, input.token, now);
+    if (link === null || !(await useResetLink(trx, link.id, now)))
+      throw refuse('This link does not open any more. Ask a technician for another.');
+    await setPassword(trx, link.person.id, passwordHash);
+    await endOtherSessions(trx, link.person.id, null);
+    return link.person;
+  });
+  await forgiveAccount(person.login);
+  return person.id;
 }
 
 /** Makes the invited person; an invitation opens once. */

@@ -1,9 +1,18 @@
-import { findShareLink, findSession, createSession, listPeople } from '@/data/people';
+import { findShareLink, listPeople, type Person } from '@/data/people';
+import {
+  createSession,
+  findResetLink,
+  findSession,
+  isKnownDevice,
+  knowDevice,
+  listSessions,
+  SESSION_DAYS,
+} from '@/data/sessions';
 import { database } from '@/platform/database';
 import { WRONG_TRIES } from '@/platform/limits';
 import { Refusal } from '@/platform/refusal';
 import { emptyDatabase, testStudio, type TestStudio } from '../../../test-support/studio';
-import { acceptInvitation, checkSignIn, firstRun } from './door';
+import { acceptInvitation, checkSignIn, firstRun, resetPassword } from './door';
 import { firstRunSchema, studioSchema } from './contracts';
 
 const SETUP = {
@@ -25,6 +34,9 @@ const refusal = async (work: Promise<unknown>): Promise<string> =>
     () => 'nothing was refused',
     (error: unknown) => (error instanceof Refusal ? error.message : `not civil: ${String(error)}`),
   );
+
+const strange = (address: string) => ({ address, device: null });
+const DAY = 86_400_000;
 
 let studio: TestStudio;
 beforeAll(async () => {
@@ -72,24 +84,26 @@ test('an invitation opens once, gives its role, and guessing passwords is slowed
   const id = await accept('noor');
   expect(await refusal(accept('noor2'))).toContain('used already');
   expect((await listPeople(studio.db)).find((person) => person.id === id)?.role).toBe('student');
-  expect(await checkSignIn(studio.db, { login: 'noor', password: 'glaze every day' }, 'a')).toBe(
-    id,
-  );
+  expect(
+    await checkSignIn(studio.db, { login: 'noor', password: 'glaze every day' }, strange('a')),
+  ).toBe(id);
   for (let i = 0; i < WRONG_TRIES.pair; i++)
     expect(
-      await refusal(checkSignIn(studio.db, { login: 'noor', password: 'wrong' }, 'a')),
+      await refusal(checkSignIn(studio.db, { login: 'noor', password: 'wrong' }, strange('a'))),
     ).toContain('not right');
   expect(
-    await refusal(checkSignIn(studio.db, { login: 'noor', password: 'glaze every day' }, 'a')),
+    await refusal(
+      checkSignIn(studio.db, { login: 'noor', password: 'glaze every day' }, strange('a')),
+    ),
   ).toContain('Too many tries');
   expect(
-    await refusal(checkSignIn(studio.db, { login: 'nobody', password: 'wrong' }, 'a')),
+    await refusal(checkSignIn(studio.db, { login: 'nobody', password: 'wrong' }, strange('a'))),
   ).toContain('not right');
 });
 
 test('a class signs in at once behind one address; guessing from everywhere is slowed down for the name alone', async () => {
   const sign = (login: string, password: string, address: string) =>
-    refusal(checkSignIn(studio.db, { login, password }, address));
+    refusal(checkSignIn(studio.db, { login, password }, strange(address)));
   const { token } = await studio.must<{ token: string }>('people.invite', {
     name: 'Wim',
     role: 'student',
@@ -115,7 +129,7 @@ test('a change of password is not for guessing, and ends the other sessions', as
   const id = await acceptInvitation(studio.db, { token, ...person }, new Date());
   const ute = (await listPeople(studio.db)).find((one) => one.id === id)!;
   const now = new Date();
-  const session = await createSession(studio.db, id, now, new Date(now.getTime() + 1e7));
+  const session = await createSession(studio.db, id, now);
   const change = (current: string) =>
     studio.act('people.change-password', { current, next: 'another long one' }, ute);
   expect(await change('glaze every day')).toMatchObject({ ok: true });
@@ -157,18 +171,103 @@ test('the last technician can neither be demoted nor shut out', async () => {
   expect(race.filter((answer) => answer.ok)).toHaveLength(1);
 });
 
-test('shutting somebody out ends their session at once; sessions run out', async () => {
+/** Somebody who came by invitation, with a password. */
+async function joined(login: string): Promise<Person> {
+  const { token } = await studio.must<{ token: string }>('people.invite', {
+    name: login,
+    role: 'student',
+  });
+  const person = { name: login, login, password: 'glaze every day' };
+  const id = await acceptInvitation(studio.db, { token, ...person }, new Date());
+  return (await listPeople(studio.db)).find((one) => one.id === id)!;
+}
+
+test('guessing from everywhere does not lock somebody out of a device they know', async () => {
+  const ada = await joined('ada');
   const now = new Date();
-  const token = await createSession(
-    studio.db,
-    studio.student.id,
-    now,
-    new Date(now.getTime() + 1000),
-  );
-  expect((await findSession(studio.db, token, now))?.id).toBe(studio.student.id);
-  expect(await findSession(studio.db, token, new Date(now.getTime() + 2000))).toBeNull();
+  await knowDevice(studio.db, ada.id, 'her phone', now);
+  const sign = (password: string, address: string, device: string | null) =>
+    refusal(checkSignIn(studio.db, { login: 'ada', password }, { address, device }));
+  for (let i = 0; i < WRONG_TRIES.account; i++) await sign('wrong', `spray ${i}`, null);
+  expect(await sign('glaze every day', 'home', null)).toContain('Too many tries');
+  expect(await sign('glaze every day', 'home', 'a forged device')).toContain('Too many tries');
+  expect(await sign('glaze every day', 'home', 'her phone')).toBe('nothing was refused');
+  // A known device is no way round: it has as many wrong tries as one address.
+  for (let i = 0; i < WRONG_TRIES.pair; i++) await sign('wrong', `any ${i}`, 'her phone');
+  expect(await sign('glaze every day', 'home', 'her phone')).toContain('Too many tries');
+  // It is hers, and for a while.
+  expect(await isKnownDevice(studio.db, studio.teacher.id, 'her phone', now)).toBe(false);
+  const later = new Date(now.getTime() + 401 * DAY);
+  expect(await isKnownDevice(studio.db, ada.id, 'her phone', later)).toBe(false);
+}, 120_000);
+
+test('a forgotten password is set anew by a link that opens once, within a day, the newest only', async () => {
+  const eva = await joined('eva');
+  const now = new Date();
+  const session = await createSession(studio.db, eva.id, now);
+  await knowDevice(studio.db, eva.id, 'old phone', now);
+  const make = async () =>
+    (await studio.must<{ token: string }>('people.reset-link', { personId: eva.id })).token;
+  const [first, second] = [await make(), await make()];
+  const reset = (token: string, at = now) =>
+    refusal(resetPassword(studio.db, { token, password: 'a very new one' }, at));
+  expect(await reset(first)).toContain('does not open any more');
+  expect(await reset(second, new Date(now.getTime() + 1.1 * DAY))).toContain('does not open');
+  // Locked out by guesses is no reason to stay out.
+  const sign = (password: string) =>
+    refusal(checkSignIn(studio.db, { login: 'eva', password }, strange('eva at home')));
+  const race = await Promise.all([reset(second), reset(second)]);
+  expect(race.filter((word) => word === 'nothing was refused')).toHaveLength(1);
+  expect(await reset(second)).toContain('does not open any more');
+  expect(await findSession(studio.db, session, now)).toBeNull();
+  expect(await isKnownDevice(studio.db, eva.id, 'old phone', now)).toBe(false);
+  expect(await sign('glaze every day')).toContain('not right');
+  expect(await sign('a very new one')).toBe('nothing was refused');
+  // Not by whoever likes to, nor for somebody who may not sign in.
+  const asked = await studio.act('people.reset-link', { personId: eva.id }, studio.teacher);
+  expect(asked).toMatchObject({ problem: { code: 'not-allowed' } });
+  const third = await make();
+  await studio.must('people.disable', { personId: eva.id, disabled: true });
+  expect(await findResetLink(studio.db, third, now)).toBeNull();
+  expect((await studio.act('people.reset-link', { personId: eva.id })).ok).toBe(false);
+}, 60_000);
+
+test('where one is signed in is listed and ended, one’s own only', async () => {
+  const [kai, other] = [await joined('kai'), await joined('olga')];
+  const now = new Date();
+  const here = await createSession(studio.db, kai.id, now, 'Firefox on Linux');
+  const phone = await createSession(studio.db, kai.id, now, 'x'.repeat(500));
+  const listed = await listSessions(studio.db, kai.id, here, now);
+  expect(listed.map((one) => [one.device.length, one.here])).toEqual([
+    [16, true],
+    [120, false],
+  ]);
+  const sessionId = listed[1]!.id;
+  expect(await studio.act('people.end-session', { sessionId }, other)).toMatchObject({
+    problem: { code: 'not-found' },
+  });
+  expect(await findSession(studio.db, phone, now)).not.toBeNull();
+  expect((await studio.act('people.end-session', { sessionId }, kai)).ok).toBe(true);
+  expect(await findSession(studio.db, phone, now)).toBeNull();
+  expect(await findSession(studio.db, here, now)).not.toBeNull();
+});
+
+test('a session ends after 30 idle days, after 180 whatever happens, and with its person', async () => {
+  const now = new Date();
+  const after = (days: number): Date => new Date(now.getTime() + days * DAY);
+  const { id } = studio.student;
+  const idle = await createSession(studio.db, id, now);
+  expect((await findSession(studio.db, idle, after(29)))?.id).toBe(id);
+  // Used on the 29th day it lives thirty more.
+  expect((await findSession(studio.db, idle, after(58)))?.id).toBe(id);
+  expect(await findSession(studio.db, idle, after(58 + SESSION_DAYS.idle + 1))).toBeNull();
+  const used = await createSession(studio.db, id, now);
+  for (let day = 20; day < SESSION_DAYS.most; day += 20)
+    expect(await findSession(studio.db, used, after(day))).not.toBeNull();
+  expect(await findSession(studio.db, used, after(SESSION_DAYS.most))).toBeNull();
+  const token = await createSession(studio.db, id, now);
   await studio.db('person').where({ id: studio.technician.id }).update({ role: 'technician' });
-  await studio.must('people.disable', { personId: studio.student.id, disabled: true });
+  await studio.must('people.disable', { personId: id, disabled: true });
   expect(await findSession(studio.db, token, now)).toBeNull();
 });
 

@@ -1,2 +1,2 @@
 export * as peopleOperations from './actions';
-export { acceptInvitation, checkSignIn, firstRun } from './door';
+export { acceptInvitation, checkSignIn, firstRun, resetPassword } from './door';

@@ -90,6 +90,23 @@ export function AcceptForm({ token, name }: { token: string; name: string }) {
   );
 }
 
+export function ResetForm({ token }: { token: string }) {
+  return (
+    <DoorForm door={contracts.reset} start={{ token, password: '' }} verb="Set it and sign in">
+      {({ control }) => (
+        <TextInput
+          control={control}
+          name="password"
+          label="New password"
+          type="password"
+          autoComplete="new-password"
+          helper="At least ten characters; a short sentence does well."
+        />
+      )}
+    </DoorForm>
+  );
+}
+
 export function FirstRunForm() {
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   return (

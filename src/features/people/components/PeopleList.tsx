@@ -32,12 +32,15 @@ export function PeopleList({
 }) {
   const router = useRouter();
   const say = useSay();
-  const [link, setLink] = useState<string | null>(null);
+  const [link, setLink] = useState<{ to: string; note: string } | null>(null);
   const form = useContractForm(contracts.invite, {
     start: { name: '', role: 'student' },
     draft: 'new',
     done: ({ data }) => {
-      setLink(`${window.location.origin}/invite/${data.token}`);
+      setLink({
+        to: `${window.location.origin}/invite/${data.token}`,
+        note: 'Give this link to them; it opens once, within 14 days, and is shown only now.',
+      });
       form.reset();
       router.refresh();
     },
@@ -47,6 +50,14 @@ export function PeopleList({
     const answer = await sent;
     if (answer.ok) say(done, answer.undo);
     router.refresh();
+  };
+  const forgotten = async ({ id, name }: Person): Promise<void> => {
+    const answer = await act(contracts.resetLink, { personId: id });
+    if (!answer.ok) return;
+    setLink({
+      to: `${window.location.origin}/reset/${answer.data.token}`,
+      note: `With this link ${name} sets a new password; it opens once, within a day, and is shown only now. Give it to nobody else.`,
+    });
   };
   return (
     <>
@@ -66,11 +77,7 @@ export function PeopleList({
           sx={{ width: { sm: 180 } }}
         />
       </FormShell>
-      {link && (
-        <LinkNote link={link}>
-          Give this link to them; it opens once, within 14 days, and is shown only now.
-        </LinkNote>
-      )}
+      {link && <LinkNote link={link.to}>{link.note}</LinkNote>}
       <TableContainer>
         <Table size="small" aria-label="People">
           <TableHead>
@@ -114,6 +121,16 @@ export function PeopleList({
                   </TextField>
                 </TableCell>
                 <TableCell align="right">
+                  {person.id !== own && !person.disabled && (
+                    <Button
+                      size="small"
+                      disabled={busy}
+                      aria-label={`New password for ${person.name}`}
+                      onClick={() => void forgotten(person)}
+                    >
+                      New password
+                    </Button>
+                  )}
                   {person.id !== own && (
                     <Button
                       size="small"

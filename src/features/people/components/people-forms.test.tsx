@@ -1,10 +1,11 @@
 import { named, person, press, router, screen, server, show } from '../../../../test-support/dom';
 
-const { FirstRunForm, SignInForm } = await import('./DoorForms');
+const { FirstRunForm, ResetForm, SignInForm } = await import('./DoorForms');
 const { StudioForm } = await import('./StudioForm');
 const { PeopleList } = await import('./PeopleList');
 const { ShareLinks } = await import('./ShareLinks');
 const { Account } = await import('./Account');
+const { Devices } = await import('./Devices');
 
 const refused = (problem: object) => () => ({ ok: false, problem });
 beforeEach(() => localStorage.clear());
@@ -124,4 +125,59 @@ test('a password form that is left keeps nothing of it', async () => {
   await press(hand, 'Leave it');
   expect(screen.queryByLabelText('New password')).toBeNull();
   expect(JSON.stringify({ ...localStorage })).not.toContain('secret');
+});
+
+test('a forgotten password is asked for once and goes through its door with the link', async () => {
+  const sent = server(() => ({ ok: true, data: null }));
+  const hand = person();
+  show(<ResetForm token="from-the-link" />);
+  await hand.type(named('New password'), 'a very new one');
+  await press(hand, 'Set it and sign in');
+  expect(sent).toMatchObject([
+    { path: '/api/door/reset', body: { token: 'from-the-link', password: 'a very new one' } },
+  ]);
+  expect(router.replace).toHaveBeenCalledWith('/');
+});
+
+test('a technician gives a link for a new password, to others who may sign in', async () => {
+  server(() => ({ ok: true, data: { token: 'opens-once' } }));
+  const hand = person();
+  const one = { login: 'x', role: 'student', disabled: false } as const;
+  const people = [
+    { ...one, id: 'me', name: 'Iben' },
+    { ...one, id: 'noor', name: 'Noor' },
+    { ...one, id: 'gone', name: 'Wim', disabled: true },
+  ];
+  show(<PeopleList people={people} invitations={[]} own="me" />);
+  const offered = screen.getAllByRole('button', { name: /^New password for/ });
+  expect(offered.map((button) => button.getAttribute('aria-label'))).toEqual([
+    'New password for Noor',
+  ]);
+  await hand.click(offered[0]!);
+  const link = await screen.findByRole('link');
+  expect(link.getAttribute('href')).toMatch(/\/reset\/opens-once$/);
+  expect(screen.getByText(/opens once, within a day/)).toBeTruthy();
+});
+
+test('one signs out elsewhere one by one or at once, never here by mistake', async () => {
+  const at = new Date('2026-03-01T10:00:00Z');
+  const session = (id: string, device: string, here = false) => ({ id, device, here, since: at, seen: at }); // prettier-ignore
+  const sent = server(() => ({ ok: true, data: null }));
+  const hand = person();
+  const { rerender } = show(
+    <Devices
+      timeZone="UTC"
+      sessions={[session('a', 'Firefox on Linux', true), session('b', 'Chrome on Android'), session('c', '')]} // prettier-ignore
+    />,
+  );
+  expect(screen.queryByRole('button', { name: 'Sign out Firefox on Linux' })).toBeNull();
+  expect(screen.getByText('Firefox on Linux (this one)')).toBeTruthy();
+  await press(hand, 'Sign out Chrome on Android');
+  await press(hand, 'Sign out everywhere else');
+  expect(sent.map(({ path, body }) => [path, body.input])).toEqual([
+    ['/api/act/people.end-session', { sessionId: 'b' }],
+    ['/api/act/people.end-other-sessions', {}],
+  ]);
+  rerender(<Devices timeZone="UTC" sessions={[session('a', 'Firefox on Linux', true)]} />);
+  expect(screen.queryByRole('button')).toBeNull();
 });

@@ -1,13 +1,16 @@
 import Button from '@mui/material/Button';
 import Link from '@/ui/Link';
 import { listInvitations, listPeople, listShareLinks } from '@/data/people';
+import { listSessions } from '@/data/sessions';
 import { may, permit } from '..';
 import { Account } from '../components/Account';
+import { Devices } from '../components/Devices';
 import { PeopleList } from '../components/PeopleList';
 import { ShareLinks } from '../components/ShareLinks';
 import { StudioForm } from '../components/StudioForm';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
+import { sessionToken } from '@/platform/session';
 import { Page, Section } from '@/ui/Page';
 
 export async function StudioPage() {
@@ -19,6 +22,10 @@ export async function StudioPage() {
     <Page title={studio.name} lead={`Signed in as ${person.name}, ${person.role}`}>
       <Section title="You">
         <Account />
+        <Devices
+          sessions={await listSessions(db, person.id, await sessionToken(), now)}
+          timeZone={studio.timeZone}
+        />
       </Section>
       {records && (
         <Section title="Share links" id="share">

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { acceptInvitation, checkSignIn, firstRun } from '@/features/people/server';
+import { acceptInvitation, checkSignIn, firstRun, resetPassword } from '@/features/people/server';
 import { database } from '@/platform/database';
 import { readJson } from '@/platform/body';
 import { fromHere } from '@/platform/origin';
@@ -7,8 +7,13 @@ import { peerAddress } from '@/platform/peer';
 import { fieldMessages } from '@/platform/operation';
 import { Refusal, notFound } from '@/platform/refusal';
 import { answering } from '@/platform/respond';
-import { signIn, signOut } from '@/platform/session';
-import { acceptSchema, firstRunSchema, signInSchema } from '@/features/people/contracts';
+import { deviceToken, signIn, signOut } from '@/platform/session';
+import {
+  acceptSchema,
+  firstRunSchema,
+  resetSchema,
+  signInSchema,
+} from '@/features/people/contracts';
 
 function read<T extends z.ZodType>(schema: T, input: unknown): z.output<T> {
   const parsed = schema.safeParse(input);
@@ -39,11 +44,16 @@ export async function POST(
       case 'first-run':
         return signIn(db, await firstRun(db, read(firstRunSchema, input), now), now);
       case 'sign-in': {
-        const person = await checkSignIn(db, read(signInSchema, input), await peerAddress());
+        const person = await checkSignIn(db, read(signInSchema, input), {
+          address: await peerAddress(),
+          device: await deviceToken(),
+        });
         return signIn(db, person, now);
       }
       case 'accept':
         return signIn(db, await acceptInvitation(db, read(acceptSchema, input), now), now);
+      case 'reset':
+        return signIn(db, await resetPassword(db, read(resetSchema, input), now), now);
       case 'sign-out':
         return signOut();
       default:

@@ -1,0 +1,6 @@
+import { ResetPage } from '@/features/people/rooms/ResetPage';
+
+export const dynamic = 'force-dynamic';
+export const metadata = { title: 'New password' };
+
+export default ResetPage;
