@@ -46,6 +46,8 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'opening.record',
     'opening.withdraw',
     'people.change-password',
+    'people.end-other-sessions',
+    'people.end-session',
     'pieces.edit',
     'pieces.flag',
   ];
@@ -58,6 +60,7 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'merging.take-apart',
     'people.disable',
     'people.invite',
+    'people.reset-link',
     'people.save-studio',
     'people.set-role',
     'people.withdraw-invitation',

@@ -110,6 +110,27 @@ export function isDiskFull(error: unknown): boolean {
 export const isDuplicate = (error: unknown): boolean =>
   (error as { errno?: number } | null)?.errno === 1062;
 
+/** Errors of the tables themselves: what a row leans on is not there, or is still leaned on; a value that cannot be kept. */
+const REFUSED: Readonly<Record<number, 'missing' | 'in use' | 'value'>> = {
+  1216: 'missing',
+  1452: 'missing',
+  1217: 'in use',
+  1451: 'in use',
+  // Out of range, too long, of another kind, in letters that the column has none of, against its check.
+  1264: 'value',
+  1265: 'value',
+  1267: 'value',
+  1292: 'value',
+  1366: 'value',
+  1406: 'value',
+  3819: 'value',
+  4025: 'value',
+};
+
+/** Why a table would not take what it was given; null where that is not what went wrong. */
+export const refusedByTable = (error: unknown): 'missing' | 'in use' | 'value' | null =>
+  REFUSED[(error as { errno?: number } | null)?.errno ?? 0] ?? null;
+
 /** Inserts many rows in as few statements as the packet size wants. */
 export async function insertMany(
   trx: Source,

@@ -3,6 +3,7 @@ import {
   isDatabaseAway,
   isDiskFull,
   isDuplicate,
+  refusedByTable,
   transact,
   type Database,
   type Transaction,
@@ -185,6 +186,22 @@ function repeated(
   return { ok: false, problem: { code: 'conflict', message } };
 }
 
+const REFUSED_WORDS: Record<NonNullable<ReturnType<typeof refusedByTable>>, Problem> = {
+  missing: {
+    code: 'not-found',
+    message: 'Something that this refers to is not there any more. Nothing was changed.',
+  },
+  'in use': {
+    code: 'conflict',
+    message: 'Something else still refers to this. Nothing was changed.',
+  },
+  value: {
+    code: 'invalid',
+    message:
+      'One of the values cannot be kept: too large, too long, or not of its kind. Nothing was changed.',
+  },
+};
+
 /** Turns anything thrown into a problem; what is not the person's doing is logged. */
 export function problemOf(error: unknown, where: string): Problem {
   if (error instanceof Refusal) return error.problem;
@@ -205,6 +222,12 @@ export function problemOf(error: unknown, where: string): Problem {
       code: 'conflict',
       message: 'There is one like this already: a name, code or place is taken.',
     };
+  }
+  const refused = refusedByTable(error);
+  if (refused !== null) {
+    // No form of ours sends it; what was meant as a rule of a contract shows here.
+    log.warn({ where, refused, error: String(error) }, 'a table refused what was sent');
+    return REFUSED_WORDS[refused];
   }
   log.error(
     { where, error: error instanceof Error ? error.stack : String(error) },

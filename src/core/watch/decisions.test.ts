@@ -90,14 +90,16 @@ function standings({ firer, shown }: Watched): string[] {
   return found;
 }
 
-/** Four firings in which one thing fails, read one way. */
+/** Firings in which one thing fails, read one way: four told at length, others in a line each. */
 function failing(
   fault: (typeof FAULTS)[number],
   reading: 'minutes' | 'hand',
+  from: number,
+  count: number,
 ): Record<string, string[]> {
   const found: Record<string, string[]> = {};
   let tried = 0;
-  for (let seed = SEEDS; tried < 4; seed++) {
+  for (let seed = from; tried < count; seed++) {
     const fired = fireFaulty(seed, fault, reading);
     if (fired === null) continue;
     tried++;
@@ -106,19 +108,24 @@ function failing(
       ({ t }) => t < until,
     );
     // Of each fourth somebody says half an hour later that they touched the kiln.
-    const touched = tried === 4 ? [fired.shows + 1800] : [];
+    const touched = tried % 4 === 0 ? [fired.shows + 1800] : [];
     found[`${fault}, ${reading}, ${seed}`] = decisions(fired, read, touched);
   }
   return found;
 }
 
+const inALine = (found: Record<string, string[]>): Record<string, string[]> =>
+  Object.fromEntries(Object.entries(found).map(([name, said]) => [name, [said.join('; ')]]));
+
 function sound(seed: number): Record<string, string[]> {
   const fired = fireWatched(seed);
   // One that nobody is told the program of, and whose cooling nobody speaks of, explains itself less.
   const mute: Watched = { ...fired, firer: { kind: 'gas', seed: 1, soak: 10 } as Watched['firer'], said: Infinity }; // prettier-ignore
+  const hand = byHand(seed, fired.shown).read;
   return {
-    [`sound, hand, ${seed}`]: decisions(fired, byHand(seed, fired.shown).read, []),
+    [`sound, hand, ${seed}`]: decisions(fired, hand, []),
     [`program not known, ${seed}`]: decisions(mute, fired.shown, []),
+    [`program not known, hand, ${seed}`]: decisions(mute, hand, []),
   };
 }
 
@@ -152,15 +159,23 @@ test('where each way of following a program stands is what is on record', () => 
 
 describe.each(['hand', 'minutes'] as const)('decisions in firings read by %s', (reading) => {
   test.each(FAULTS)('in which fails: %s', (fault) => {
-    const now = failing(fault, reading);
+    const now = failing(fault, reading, SEEDS, 4);
     onRecord(now);
     // It is no record of silence.
     expect(Object.values(now).filter((said) => said.length > 0).length).toBeGreaterThan(2);
+  });
+
+  test.each(FAULTS)('in thirty more of each in which fails: %s', (fault) => {
+    onRecord(inALine(failing(fault, reading, SEEDS + 1000, 30)));
   });
 });
 
 test.each([0, 1, 2, 3, 4, 5])('what is said of sound firing %i is what is on record', (i) => {
   onRecord(sound(SEEDS + i));
+});
+
+test.each([0, 1, 2, 3])('what is said of ten more sound firings, %i', (i) => {
+  for (let k = 0; k < 10; k++) onRecord(inALine(sound(SEEDS + 2000 + 10 * i + k)));
 });
 
 test('nothing is on record that nothing came to', () => {
