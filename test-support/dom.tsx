@@ -60,8 +60,10 @@ export type Posted = { path: string; body: { id?: string; input?: unknown } };
 /** A server that answers what the test says, and what was sent to it. */
 export function server(answer: (sent: Posted) => object): Posted[] {
   const sent: Posted[] = [];
-  globalThis.fetch = (async (path: string, init: { body?: string }) => {
-    const posted = { path, body: JSON.parse(init.body ?? '{}') as Posted['body'] };
+  globalThis.fetch = (async (path: string, init: { body?: unknown }) => {
+    // A file has no fields.
+    const text = typeof init.body === 'string' ? init.body : '{}';
+    const posted = { path, body: JSON.parse(text) as Posted['body'] };
     sent.push(posted);
     const said = answer(posted);
     return { status: 200, json: async () => said };

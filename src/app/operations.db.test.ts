@@ -59,6 +59,7 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'merging.merge',
     'merging.take-apart',
     'people.disable',
+    'people.forget-name',
     'people.invite',
     'people.reset-link',
     'people.save-studio',

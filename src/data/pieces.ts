@@ -188,7 +188,12 @@ export async function listPieces(src: Source, filter: PieceFilter = {}): Promise
     { column: 'piece.id' },
   ]);
   if (filter.ids) query.whereIn('piece.id', filter.ids);
-  if (filter.codes) query.whereIn('piece.code', filter.codes);
+  // A column of plain letters cannot even be asked for others: nothing is so called.
+  if (filter.codes)
+    query.whereIn(
+      'piece.code',
+      filter.codes.filter((one) => /^[!-~]*$/.test(one)),
+    );
   if (filter.mark !== undefined) query.where('piece.mark', filter.mark);
   if (filter.ownerId !== undefined) query.where('piece.owner_id', filter.ownerId);
   if (filter.lotId !== undefined) query.where('piece.lot_id', filter.lotId);

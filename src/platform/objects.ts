@@ -62,8 +62,8 @@ export function folderStore(root: string): PictureStore {
   };
 }
 
-export const pictureStore = (): PictureStore =>
-  folderStore(join(readConfig().dataDirectory, 'pictures'));
+export const pictureFolder = (): string => join(readConfig().dataDirectory, 'pictures');
+export const pictureStore = (): PictureStore => folderStore(pictureFolder());
 
 const name = (sha: string, size: Size): string => `${sha}-${size}.webp`;
 

@@ -105,17 +105,21 @@ function addresses(
   });
   return fc.sample(each, { numRuns: count, seed }).map(({ address, part, signedIn, method }) => ({
     what: `${method} ${address}`,
-    send: () =>
-      sendRaw(url, {
+    send: async () => {
+      const asked = {
         method,
-        address,
         headers: {
           ...(signedIn ? { cookie } : {}),
           ...(part ? { rsc: '1' } : {}),
           accept: 'text/html',
         },
         ...(method === 'POST' || method === 'PUT' ? { body: '' } : {}),
-      }),
+      };
+      const heard = await sendRaw(url, { ...asked, address });
+      // Asked for a part of a page, the framework first leads to its own address for that.
+      const led = heard.status === 307 ? /^location: (\S*[?&]_rsc\S*)/im.exec(heard.text) : null;
+      return led === null ? heard : sendRaw(url, { ...asked, address: led[1]! });
+    },
   }));
 }
 

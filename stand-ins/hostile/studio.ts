@@ -2,7 +2,8 @@
 import { DEMO_PASSWORD } from '../../demo/studio';
 import { startApplication } from '../../src/keeper/application';
 import { freePort } from '../../src/keeper/port';
-import { openOn, type RunningDatabase } from '../../src/keeper/server';
+import type { Dumped } from '../../src/keeper/backup/dump';
+import { openOn } from '../../src/keeper/server';
 import { attack, type Attack, type Report } from './run';
 
 /** Lines of the application's log that tell of something it did not expect. */
@@ -16,7 +17,7 @@ const isFault = (line: string): boolean => {
 
 /** Attacks a studio that holds the demo; whether the process lived through it is part of the answer. */
 export async function attackOn(
-  { server, name, data }: { server: RunningDatabase; name: string; data: string },
+  { server, name, data }: { server: Dumped; name: string; data: string },
   how: Pick<Attack, 'bodies' | 'addresses' | 'seed' | 'progress'>,
 ): Promise<{ report: Report; faults: string[] }> {
   let said = '';

@@ -10,3 +10,6 @@ export const GROUNDS = ['light', 'mid', 'dark', 'porcelain'] as const;
 /** What heats a kiln, and what runs it. */
 export const ENERGIES = ['electric', 'gas', 'wood', 'other'] as const;
 export const CONTROLS = ['controller', 'shut-off', 'by hand'] as const;
+
+/** What stands where the name of a person stood that was taken out. */
+export const SOMEBODY = 'Somebody who left';

@@ -1,2 +1,2 @@
 /** Import of tables and pictures, export of everything. */
-export {};
+export { WholeStudio } from './components/WholeStudio';

@@ -40,7 +40,7 @@ export function readHouse(): HouseState | null {
 }
 
 const NOBODY = new Refusal({
-  code: 'failed',
+  code: 'conflict',
   message: 'Nobody keeps this studio’s house: it was not begun with ./start.',
 });
 

@@ -1,4 +1,4 @@
-import { newId } from '@/data/ids';
+import { newId, newToken } from '@/data/ids';
 import {
   createInvitation,
   createShareLink,
@@ -12,6 +12,7 @@ import {
   withdrawInvitation,
 } from '@/data/people';
 import { createResetLink, endOtherSessions, endSessionById } from '@/data/sessions';
+import { forgetName as takeNameOut } from '@/data/leaving';
 import { updateStudio } from '@/data/studio';
 import { operation, type Act } from '@/platform/operation';
 import { countWrongChange, waitForChange } from '@/platform/limits';
@@ -112,6 +113,20 @@ export const resetLink = operation({
     if (found === null) throw notFound('This person');
     if (found.disabled) throw refuse(`${found.name} may not sign in. Let them in again first.`);
     return { token: await createResetLink(trx, { personId, createdBy: person.id }, now) };
+  },
+});
+
+export const forgetName = operation({
+  contract: contracts.forgetName,
+  permit: permit('run the studio'),
+  run: async (act, { personId, name }) => {
+    const found = await findPerson(act.trx, personId);
+    if (found === null) throw notFound('This person');
+    if (personId === act.person.id) throw refuse('Somebody else has to do this for you.');
+    if (name.trim() !== found.name)
+      throw refuse(`Type “${found.name}” to say that it is meant.`, { name: 'Not the same.' });
+    await keepOneTechnician(act, personId);
+    await takeNameOut(act.trx, found, await hashPassword(newToken()), act.now);
   },
 });
 

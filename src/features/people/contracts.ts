@@ -72,6 +72,8 @@ export const resetLink = contract(
   z.object({ personId: z.uuid() }),
   answers<{ token: string }>(),
 );
+export const forgetSchema = z.object({ personId: z.uuid(), name: z.string().max(120) });
+export const forgetName = contract('people.forget-name', forgetSchema);
 export const shareSchema = z.object({
   label: z.string().trim().min(1, 'Say whom or what it is for.').max(120),
   view: z

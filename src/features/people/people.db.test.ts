@@ -1,3 +1,5 @@
+import { SOMEBODY } from '@/core/studio';
+import { recordOfPerson } from '@/data/leaving';
 import { findShareLink, listPeople, type Person } from '@/data/people';
 import {
   createSession,
@@ -11,7 +13,12 @@ import {
 import { database } from '@/platform/database';
 import { WRONG_TRIES } from '@/platform/limits';
 import { Refusal } from '@/platform/refusal';
-import { emptyDatabase, testStudio, type TestStudio } from '../../../test-support/studio';
+import {
+  emptyDatabase,
+  makeInput,
+  testStudio,
+  type TestStudio,
+} from '../../../test-support/studio';
 import { acceptInvitation, checkSignIn, firstRun, resetPassword } from './door';
 import { firstRunSchema, studioSchema } from './contracts';
 
@@ -250,6 +257,45 @@ test('where one is signed in is listed and ended, one’s own only', async () =>
   expect((await studio.act('people.end-session', { sessionId }, kai)).ok).toBe(true);
   expect(await findSession(studio.db, phone, now)).toBeNull();
   expect(await findSession(studio.db, here, now)).not.toBeNull();
+});
+
+test('what is on record of somebody is handed out, and their name is taken out for good', async () => {
+  const mia = await joined('mia');
+  await createSession(studio.db, mia.id, new Date());
+  await studio.must('tests.make', makeInput(studio, [], { ownerId: mia.id, notes: 'hers' }));
+  const record = (await recordOfPerson(studio.db, mia.id, new Date()))!;
+  expect(record.person).toEqual({ name: 'mia', login: 'mia', role: 'student' });
+  const pieces = record.records.find((one) => one.table === 'piece' && one.because === 'owner_id');
+  expect(pieces?.rows).toMatchObject([{ notes: 'hers' }]);
+  expect(JSON.stringify(record)).not.toMatch(/password|token/);
+  expect(
+    await recordOfPerson(studio.db, '0193f7a0-0000-7000-8000-0000000000ff', new Date()),
+  ).toBeNull();
+
+  const forget = (name: string, as?: Person) =>
+    studio.act('people.forget-name', { personId: mia.id, name }, as);
+  expect(await forget('Mia Other')).toMatchObject({ ok: false });
+  expect(await forget('mia', studio.teacher)).toMatchObject({ problem: { code: 'not-allowed' } });
+  expect((await forget('mia')).ok).toBe(true);
+  // Nowhere in the studio does the name stand any more; what she recorded does.
+  const tables = (await studio
+    .db('information_schema.COLUMNS')
+    .whereRaw('TABLE_SCHEMA = DATABASE()')
+    .whereIn('DATA_TYPE', ['varchar', 'char', 'text', 'longtext'])
+    .select('TABLE_NAME as t', 'COLUMN_NAME as c')) as { t: string; c: string }[];
+  for (const { t, c } of tables.filter(({ t }) => t !== 'operation'))
+    expect([t, c, await studio.db(t).where(c, 'mia').first()]).toEqual([t, c, undefined]);
+  expect(await studio.db('piece').where({ owner_id: mia.id }).first('notes')).toEqual({
+    notes: 'hers',
+  });
+  const gone = (await listPeople(studio.db)).find(({ id }) => id === mia.id);
+  expect(gone).toMatchObject({ name: SOMEBODY, disabled: true });
+  expect(await listSessions(studio.db, mia.id, null, new Date())).toEqual([]);
+  const sign = checkSignIn(studio.db, { login: mia.id, password: 'none' }, strange('x'));
+  expect(await refusal(sign)).toContain('not right');
+  // Nobody does it to themselves, and a studio keeps somebody who can run it.
+  const own = { personId: studio.technician.id, name: studio.technician.name };
+  expect(await studio.act('people.forget-name', own)).toMatchObject({ ok: false });
 });
 
 test('a session ends after 30 idle days, after 180 whatever happens, and with its person', async () => {

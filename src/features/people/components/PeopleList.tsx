@@ -17,6 +17,8 @@ import { FormShell, GROWS } from '@/ui/FormShell';
 import { SelectInput } from '@/ui/choice-fields';
 import { TextInput } from '@/ui/fields';
 import { useSay } from '@/ui/Undo';
+import { SOMEBODY } from '@/core/studio';
+import { Leaving } from './Leaving';
 import { LinkNote } from './LinkNote';
 import * as contracts from '../contracts';
 import { ROLES, type Role } from '@/core/studio';
@@ -25,14 +27,18 @@ export function PeopleList({
   people,
   invitations,
   own,
+  backups,
 }: {
   people: readonly Person[];
   invitations: readonly Invitation[];
   own: string;
+  /** When the backups were made that are kept, in words. */
+  backups: readonly string[];
 }) {
   const router = useRouter();
   const say = useSay();
   const [link, setLink] = useState<{ to: string; note: string } | null>(null);
+  const [leaving, setLeaving] = useState<Person | null>(null);
   const form = useContractForm(contracts.invite, {
     start: { name: '', role: 'student' },
     draft: 'new',
@@ -77,6 +83,7 @@ export function PeopleList({
           sx={{ width: { sm: 180 } }}
         />
       </FormShell>
+      {leaving && <Leaving person={leaving} backups={backups} onClose={() => setLeaving(null)} />}
       {link && <LinkNote link={link.to}>{link.note}</LinkNote>}
       <TableContainer>
         <Table size="small" aria-label="People">
@@ -95,7 +102,7 @@ export function PeopleList({
                   {person.name}
                   {person.disabled ? ' (may not sign in)' : ''}
                 </TableCell>
-                <TableCell>{person.login}</TableCell>
+                <TableCell>{person.name === SOMEBODY ? '' : person.login}</TableCell>
                 <TableCell>
                   <TextField
                     select
@@ -121,6 +128,28 @@ export function PeopleList({
                   </TextField>
                 </TableCell>
                 <TableCell align="right">
+                  {person.disabled && (
+                    <>
+                      <Button
+                        size="small"
+                        href={`/api/people/${person.id}`}
+                        download
+                        aria-label={`What is on record of ${person.name}`}
+                      >
+                        On record
+                      </Button>
+                      {person.name !== SOMEBODY && (
+                        <Button
+                          size="small"
+                          disabled={busy}
+                          aria-label={`Take out the name of ${person.name}`}
+                          onClick={() => setLeaving(person)}
+                        >
+                          Take out name …
+                        </Button>
+                      )}
+                    </>
+                  )}
                   {person.id !== own && !person.disabled && (
                     <Button
                       size="small"
@@ -131,7 +160,7 @@ export function PeopleList({
                       New password
                     </Button>
                   )}
-                  {person.id !== own && (
+                  {person.id !== own && person.name !== SOMEBODY && (
                     <Button
                       size="small"
                       disabled={busy}

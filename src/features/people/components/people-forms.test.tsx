@@ -83,7 +83,7 @@ test('an invitation’s link is shown once it is made; a role given is said', as
   }));
   const hand = person();
   const bram = { id: 'p2', name: 'Bram', login: 'bram', role: 'student', disabled: false } as const;
-  show(<PeopleList people={[bram]} invitations={[]} own="p1" />);
+  show(<PeopleList people={[bram]} invitations={[]} own="p1" backups={[]} />);
   await press(hand, 'Make invitation');
   expect(await screen.findByText('Give a name.')).toBeTruthy();
   await hand.type(named('Invite somebody'), 'Effie');
@@ -148,13 +148,13 @@ test('a technician gives a link for a new password, to others who may sign in', 
     { ...one, id: 'noor', name: 'Noor' },
     { ...one, id: 'gone', name: 'Wim', disabled: true },
   ];
-  show(<PeopleList people={people} invitations={[]} own="me" />);
+  show(<PeopleList people={people} invitations={[]} own="me" backups={[]} />);
   const offered = screen.getAllByRole('button', { name: /^New password for/ });
   expect(offered.map((button) => button.getAttribute('aria-label'))).toEqual([
     'New password for Noor',
   ]);
   await hand.click(offered[0]!);
-  const link = await screen.findByRole('link');
+  const link = await screen.findByRole('link', { name: /reset/ });
   expect(link.getAttribute('href')).toMatch(/\/reset\/opens-once$/);
   expect(screen.getByText(/opens once, within a day/)).toBeTruthy();
 });
@@ -180,4 +180,31 @@ test('one signs out elsewhere one by one or at once, never here by mistake', asy
   ]);
   rerender(<Devices timeZone="UTC" sessions={[session('a', 'Firefox on Linux', true)]} />);
   expect(screen.queryByRole('button')).toBeNull();
+});
+
+test('a name is taken out only of somebody who may not sign in, and only when it is typed', async () => {
+  const sent = server(() => ({ ok: true, data: null }));
+  const hand = person();
+  const one = { login: 'x', role: 'student', disabled: true } as const;
+  const people = [
+    { ...one, id: 'wim', name: 'Wim' },
+    { ...one, id: 'gone', name: 'Somebody who left' },
+    { ...one, id: 'noor', name: 'Noor', disabled: false },
+  ];
+  show(<PeopleList people={people} invitations={[]} own="me" backups={['1 Mar, 03:10', '2 Mar, 03:10']} />); // prettier-ignore
+  const record = screen.getByRole('link', { name: 'What is on record of Wim' });
+  expect(record.getAttribute('href')).toBe('/api/people/wim');
+  expect(screen.queryByRole('link', { name: 'What is on record of Noor' })).toBeNull();
+  const offered = screen.getAllByRole('button', { name: /^Take out the name/ });
+  expect(offered).toHaveLength(1);
+  await hand.click(offered[0]!);
+  expect(screen.getByText(/2 backups of 1 Mar, 03:10; 2 Mar, 03:10/)).toBeTruthy();
+  const go = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Take it out' });
+  await hand.type(named('Type “Wim”'), 'Wi');
+  expect(go().disabled).toBe(true);
+  await hand.type(named('Type “Wim”'), 'm');
+  await hand.click(go());
+  expect(sent).toMatchObject([
+    { path: '/api/act/people.forget-name', body: { input: { personId: 'wim', name: 'Wim' } } },
+  ]);
 });

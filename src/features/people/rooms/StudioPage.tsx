@@ -8,6 +8,10 @@ import { Devices } from '../components/Devices';
 import { PeopleList } from '../components/PeopleList';
 import { ShareLinks } from '../components/ShareLinks';
 import { StudioForm } from '../components/StudioForm';
+import { isEmptyStudio } from '@/data/whole';
+import { WholeStudio } from '@/features/exchange';
+import { readHouse } from '@/features/house/server';
+import { moment } from '@/ui/time';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { sessionToken } from '@/platform/session';
@@ -39,6 +43,9 @@ export async function StudioPage() {
               people={(await listPeople(db)).filter(({ mergedInto }) => mergedInto === null)}
               invitations={await listInvitations(db, now)}
               own={person.id}
+              backups={(readHouse()?.backups ?? []).map(({ made }) =>
+                moment(made, studio.timeZone),
+              )}
             />
           </Section>
           <Section title="Backups">
@@ -67,6 +74,11 @@ export async function StudioPage() {
               One JSON document
             </Button>{' '}
             <Button href="/api/export/schema">Its schema</Button>
+            <p>
+              The whole studio, people’s names with it but no passwords, comes into an empty one as
+              it left, and is held against its sums.
+            </p>
+            <WholeStudio empty={await isEmptyStudio(db)} />
             <p>
               A body, coating, kiln or person that is on record twice, as after an import, can be
               made one.
