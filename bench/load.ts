@@ -1,0 +1,138 @@
+/**
+ * `npm run load URL [SECONDS [PEOPLE]]`: a studio on the demo's data in use: people on the chart, two of them
+ * writing up openings. Prints requests a second and how long each kind takes; run it against two versions, turn
+ * about, on the same machine. It says what it does to the server, not what a browser paints.
+ */
+import { v7 } from 'uuid';
+import { DEMO_PASSWORD } from '../demo/studio';
+
+const [url, seconds = '60', people = '40'] = process.argv.slice(2);
+if (url === undefined) {
+  console.error('Say which: npm run load http://127.0.0.1:3000');
+  process.exit(1);
+}
+const WRITERS = 2;
+const until = Date.now() + Number(seconds) * 1000;
+
+type Kind = 'chart' | 'chart again' | 'zoom' | 'picture' | 'record';
+const took = new Map<Kind, number[]>();
+const statuses = new Map<string, number>();
+
+/** What a browser keeps: answers that may be asked for again by their mark. */
+type Browser = { cookie: string; kept: Map<string, string>; pictures: Set<string> };
+
+async function ask(
+  kind: Kind,
+  browser: Browser,
+  path: string,
+  init: RequestInit = {},
+): Promise<string> {
+  const mark = browser.kept.get(path);
+  const began = performance.now();
+  const answer = await fetch(url + path, {
+    ...init,
+    headers: {
+      cookie: browser.cookie,
+      ...(mark ? { 'if-none-match': mark } : {}),
+      ...init.headers,
+    },
+  });
+  const text = await answer.text();
+  const list = took.get(kind) ?? [];
+  list.push(performance.now() - began);
+  took.set(kind, list);
+  const status = `${kind} ${answer.status}`;
+  statuses.set(status, (statuses.get(status) ?? 0) + 1);
+  const etag = answer.headers.get('etag');
+  if (etag !== null) browser.kept.set(path, etag);
+  return text;
+}
+
+async function signIn(login: string): Promise<Browser> {
+  const answer = await fetch(`${url}/api/door/sign-in`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ login, password: DEMO_PASSWORD }),
+  });
+  if (!answer.ok) throw new Error(`${login} could not sign in: ${answer.status}`);
+  const cookie = answer.headers.getSetCookie().map((one) => one.split(';')[0]).join('; '); // prettier-ignore
+  return { cookie, kept: new Map(), pictures: new Set() };
+}
+
+const BOARDS = ['saltbox', 'drift', 'peat'].flatMap((body) =>
+  [
+    ['6', 'oxidation'],
+    ['10', 'reduction'],
+  ].map(([cone, atmosphere]) => `body=${body}&cone=${cone}&atmosphere=${atmosphere}&ground=`),
+);
+const BASES = ['yard-clear', 'gull', 'tarn', 'slack-tide', 'pitch', 'ember'];
+let turn = 0;
+const among = <T>(list: readonly T[]): T => list[turn++ % list.length]!;
+
+/** Somebody opens a board, looks closer twice, and goes on; each picture is fetched once, as a browser does. */
+async function look(browser: Browser): Promise<void> {
+  while (Date.now() < until) {
+    const board = among(BOARDS);
+    const path = `/chart?${board}`;
+    await ask(browser.kept.has(path) ? 'chart again' : 'chart', browser, path);
+    for (let i = 0; i < 2 && Date.now() < until; i++) {
+      const zoom = await ask('zoom', browser, `/api/zoom?${board}&base=${among(BASES)}`);
+      for (const [sha] of zoom.matchAll(/[0-9a-f]{64}/g)) {
+        if (browser.pictures.has(sha) || Date.now() > until) continue;
+        browser.pictures.add(sha);
+        await ask('picture', browser, `/api/pictures/${sha}/small`);
+      }
+    }
+  }
+}
+
+/** Somebody writes an opening up, piece by piece. */
+async function write(browser: Browser, pairs: [string, string][]): Promise<void> {
+  for (let i = 0; Date.now() < until; i++) {
+    const [firingId, pieceId] = pairs[i % pairs.length]!;
+    const seen = { surface: 'gloss', opacity: null, colour: null, movementMm: i % 20, met: null, rating: null, verdict: null, note: '', signs: [] }; // prettier-ignore
+    const input = { firingId, zone: null, replace: false, place: 'desk', seenAt: new Date().toISOString(), seen, pieces: [{ pieceId, observationId: v7(), corrects: null, basedOn: null }] }; // prettier-ignore
+    await ask('record', browser, '/api/act/opening.record', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id: v7(), input }),
+    });
+  }
+}
+
+/** Firings with a piece of theirs each, from the export. */
+async function opened(browser: Browser): Promise<[string, string][]> {
+  const text = await (await fetch(`${url}/api/export/json`, { headers: { cookie: browser.cookie } })).text(); // prettier-ignore
+  const { placement, firing } = JSON.parse(text) as { placement: { firing_id: string; piece_id: string }[]; firing: { id: string; status: string }[] }; // prettier-ignore
+  const open = new Set(firing.filter(({ status }) => status === 'opened').map(({ id }) => id));
+  return placement
+    .filter((one) => open.has(one.firing_id))
+    .map((one) => [one.firing_id, one.piece_id]);
+}
+
+const logins = ['iben', 'tomasz', 'noor'];
+const browsers: Browser[] = [];
+for (let i = 0; i < Number(people); i++) browsers.push(await signIn(logins[i % logins.length]!));
+const technicians = browsers.filter((_, i) => i % logins.length === 0);
+const pairs = await opened(technicians[0]!);
+const began = performance.now();
+await Promise.all([
+  ...browsers.slice(0, -WRITERS).map(look),
+  ...Array.from({ length: WRITERS }, (_, i) =>
+    write(
+      technicians[i]!,
+      pairs.filter((_one, j) => j % WRITERS === i),
+    ),
+  ),
+]);
+const spent = (performance.now() - began) / 1000;
+const all = [...took.values()].reduce((sum, list) => sum + list.length, 0);
+console.log(`${all} requests in ${spent.toFixed(0)} s: ${(all / spent).toFixed(1)} a second`);
+for (const [kind, list] of took) {
+  list.sort((a, b) => a - b);
+  const at = (share: number): string => list[Math.min(list.length - 1, Math.floor(share * list.length))]!.toFixed(0); // prettier-ignore
+  console.log(
+    `${kind.padEnd(12)} ${String(list.length).padStart(6)}   median ${at(0.5)} ms   95th percentile ${at(0.95)} ms`,
+  );
+}
+console.log(JSON.stringify(Object.fromEntries(statuses)));
