@@ -1,5 +1,3 @@
-import { readdirSync } from 'node:fs';
-
 /** What is broken on purpose, and by which tests that has to be noticed. */
 const asked = process.env.JITEN_MUTANTS ?? 'zones,chemistry,codes,looks,standing,statistics';
 export const operation = asked === 'operation';
@@ -13,16 +11,7 @@ const files = (room) =>
 
 export const mutated = operation ? ['src/platform/operation.ts'] : rooms.flatMap(files);
 
-/** The tests of a file, or of its whole room where it has none of its own. */
-function testsOf(room) {
-  const [name, file] = room.split('/');
-  const own =
-    file !== undefined &&
-    readdirSync(`src/core/${name}`).some((one) => one.startsWith(file) && one.endsWith('.test.ts'));
-  return own ? `<rootDir>/src/core/${room}*.test.ts` : `<rootDir>/src/core/${name}/**/*.test.ts`;
-}
-
 /** Tests beside the code; whole simulated worlds are too slow to be run for each break. */
 export const noticedBy = operation
   ? ['<rootDir>/src/platform/operation.db.test.ts']
-  : rooms.map(testsOf);
+  : rooms.map((room) => `<rootDir>/src/core/${room.split('/')[0]}/**/*.test.ts`);
