@@ -14,7 +14,10 @@ const transform = {
 const shared = {
   transform,
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: {
+    '\\.module\\.css$': '<rootDir>/test-support/css-module.ts',
+    '^@/(.*)$': '<rootDir>/src/$1',
+  },
   testEnvironment: 'node',
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/studio-data', '<rootDir>/mutants'],
 };

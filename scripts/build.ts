@@ -1,7 +1,9 @@
 import { spawnSync } from 'node:child_process';
+import { buildSync } from 'esbuild';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { SERVER } from '../src/keeper/application';
 
 /** The sources the build follows from; when they change, it is made again. */
 function sourceHash(): string {
@@ -11,7 +13,13 @@ function sourceHash(): string {
       for (const name of readdirSync(path).sort()) walk(join(path, name));
     else if (!/\.test\.tsx?$/.test(path)) hash.update(path).update(readFileSync(path));
   };
-  for (const path of ['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json'])
+  for (const path of [
+    'src',
+    'scripts/serve.ts',
+    'package-lock.json',
+    'next.config.ts',
+    'tsconfig.json',
+  ])
     if (existsSync(path)) walk(path);
   return hash.digest('hex');
 }
@@ -27,5 +35,21 @@ export function build(): void {
     env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
   });
   if (result.status !== 0) throw new Error('The build failed; run “npx next build” to see why.');
+  bundleServer();
   writeFileSync(mark, hash);
+}
+
+/** The server around the application as one file, so that nothing is translated while it runs. */
+function bundleServer(): void {
+  buildSync({
+    entryPoints: ['scripts/serve.ts'],
+    outfile: SERVER,
+    bundle: true,
+    packages: 'external',
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    alias: { '@': './src' },
+    logLevel: 'error',
+  });
 }

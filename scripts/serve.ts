@@ -2,6 +2,8 @@
 import next from 'next';
 import { readCertificate } from '../src/front/certificate';
 import { makeFront } from '../src/front/front';
+import { answerByMark, markOf } from '../src/front/marks';
+import { answerPicture } from '../src/front/pictures';
 import { namedProxies } from '../src/front/peer';
 import { log } from '../src/platform/log';
 
@@ -9,10 +11,16 @@ const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT);
 const application = next({ dev: false, dir: process.cwd(), hostname: host, port });
 await application.prepare();
+const page = application.getRequestHandler();
 const server = makeFront({
   proxies: namedProxies(process.env.JITEN_PROXY),
   certificate: readCertificate(process.env.JITEN_TLS_CERT, process.env.JITEN_TLS_KEY),
-  handle: application.getRequestHandler(),
+  handle: async (from, to) => {
+    if (await answerPicture(from, to)) return;
+    const mark = await markOf(from);
+    if (mark !== null && answerByMark(from, to, mark)) return;
+    await page(from, to);
+  },
   fault: (error) => log.error({ error: String(error) }, 'a request fell through'),
 });
 server.listen(port, host);

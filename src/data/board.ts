@@ -215,6 +215,23 @@ export async function boardChoices(src: Source): Promise<BoardChoice[]> {
   }));
 }
 
+/** When anything of a board last changed, and how much there is of it; what is left open is every one. */
+export async function boardChanged(
+  src: Source,
+  { body, cone, atmosphere }: { body?: string | undefined; cone?: string | undefined; atmosphere?: string | undefined }, // prettier-ignore
+): Promise<{ at: string; cells: number }> {
+  await freshen(src);
+  const query = src('cell');
+  if (body !== undefined) query.where('body_id', src('body').where('slug', body).select('id'));
+  if (cone !== undefined) query.where({ cone });
+  if (atmosphere !== undefined) query.where({ atmosphere });
+  const row: Row = (await query.first(
+    src.raw('CAST(MAX(changed_at) AS CHAR) AS at'),
+    src.raw('COUNT(*) AS cells'),
+  ))!;
+  return { at: row.at ?? '', cells: Number(row.cells) };
+}
+
 /** Cells that a coating takes part in, best known first. */
 export async function cellsOfCoating(src: Source, slug: string, limit: number): Promise<Cell[]> {
   await freshen(src);

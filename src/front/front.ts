@@ -8,7 +8,8 @@ import { createServer as https } from 'node:https';
 import type { BlockList } from 'node:net';
 import { readAddress } from './address';
 import type { Certificate } from './certificate';
-import { dropClaims, NONCE, PEER, peerOf, TLS } from './peer';
+import { NONCE, PEER, TLS } from '@/platform/told';
+import { dropClaims, peerOf } from './peer';
 import { answerHeaders, policy } from './policy';
 import { answerInWords } from './refusal-page';
 

@@ -2,11 +2,6 @@
 import type { IncomingHttpHeaders, IncomingMessage } from 'node:http';
 import { BlockList, isIP, isIPv6 } from 'node:net';
 
-/** Headers by which the front tells the application; whatever comes in under these names is dropped. */
-export const PEER = 'x-jiten-peer';
-export const TLS = 'x-jiten-tls';
-export const NONCE = 'x-jiten-nonce';
-
 const plain = (address: string): string => address.replace(/^::ffff:(?=\d+\.)/, '');
 
 /**

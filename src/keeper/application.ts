@@ -16,6 +16,9 @@ export type ApplicationPlace = {
   said?: (bytes: Buffer) => void;
 };
 
+/** Where the build leaves the server around the application. */
+export const SERVER = '.next/serve.mjs';
+
 const STOP_MS = 10_000;
 const START_MS = 60_000;
 /** A process that answers nothing for so long does not come back by itself. */
@@ -42,7 +45,7 @@ function answers(url: string): Promise<boolean> {
 
 /** Starts the application and waits until it answers. Errors: it ended, or never answered. */
 export async function startApplication(place: ApplicationPlace): Promise<RunningApplication> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/serve.ts'], {
+  const child = spawn(process.execPath, [SERVER], {
     stdio: ['ignore', 'pipe', 'pipe'],
     detached: true,
     env: {

@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { MAX_BYTES, folderStore, keepPicture, readPicture } from './objects';
+import { MAX_BYTES, folderStore, keepPicture, pictureFile } from './objects';
 import { Refusal } from './refusal';
 
 const folder = mkdtempSync(join(tmpdir(), 'jiten-pictures-'));
@@ -26,11 +26,11 @@ test('a picture is turned upright, its hidden data is removed, and its sizes are
   expect((await sharp(bytes).metadata()).orientation).toBe(6);
   const kept = await keepPicture(store, bytes);
   expect(kept).toMatchObject({ width: 800, height: 1200 });
-  const large = await sharp((await readPicture(store, kept.sha, 'large'))!).metadata();
+  const large = await sharp((await store.read(pictureFile(kept.sha, 'large')))!).metadata();
   expect(large).toMatchObject({ width: 800, height: 1200 });
   expect(large.exif).toBeUndefined();
   expect(large.orientation).toBeUndefined();
-  expect(await sharp((await readPicture(store, kept.sha, 'small'))!).metadata()).toMatchObject({
+  expect(await sharp((await store.read(pictureFile(kept.sha, 'small')))!).metadata()).toMatchObject({
     height: 320,
   });
 });
@@ -42,7 +42,7 @@ test('the same picture is kept once', async () => {
   expect(
     readdirSync(join(folder, a.sha.slice(0, 2))).filter((name) => name.startsWith(a.sha)),
   ).toHaveLength(4);
-  expect(await readPicture(store, '0'.repeat(64), 'small')).toBeNull();
+  expect(await store.read(pictureFile('0'.repeat(64), 'small'))).toBeNull();
 });
 
 test('what cannot be kept is refused with a reason', async () => {

@@ -65,7 +65,8 @@ export function folderStore(root: string): PictureStore {
 export const pictureFolder = (): string => join(readConfig().dataDirectory, 'pictures');
 export const pictureStore = (): PictureStore => folderStore(pictureFolder());
 
-const name = (sha: string, size: Size): string => `${sha}-${size}.webp`;
+/** Under which name a served size lies. */
+export const pictureFile = (sha: string, size: Size): string => `${sha}-${size}.webp`;
 
 export type KeptPicture = { sha: string; width: number; height: number };
 
@@ -96,9 +97,9 @@ async function keep(store: PictureStore, bytes: Buffer): Promise<KeptPicture> {
     const [medium, small] = await Promise.all([smaller('medium'), smaller('small')]);
     await store.write(`${sha}.original`, bytes);
     await Promise.all([
-      store.write(name(sha, 'large'), large),
-      store.write(name(sha, 'medium'), medium),
-      store.write(name(sha, 'small'), small),
+      store.write(pictureFile(sha, 'large'), large),
+      store.write(pictureFile(sha, 'medium'), medium),
+      store.write(pictureFile(sha, 'small'), small),
     ]);
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code?.startsWith('E')) throw error;
@@ -138,7 +139,3 @@ async function inspect(bytes: Buffer): Promise<{ width: number; height: number }
   }
   return orientation >= 5 ? { width: height, height: width } : { width, height };
 }
-
-/** A served size of a kept picture; null when there is none. */
-export const readPicture = (store: PictureStore, sha: string, size: Size): Promise<Buffer | null> =>
-  store.read(name(sha, size));

@@ -1,5 +1,5 @@
 import { headers } from 'next/headers';
-import { NONCE, PEER, TLS } from '@/front/peer';
+import { NONCE, PEER, TLS } from './told';
 
 /** The address of whoever asks, as the front knows it. */
 export const peerAddress = async (): Promise<string> => (await headers()).get(PEER) ?? 'local';

@@ -3,7 +3,7 @@ import { log } from './log';
 import { problemOf } from './operation';
 import type { Problem } from './refusal';
 
-const STATUS: Record<Problem['code'], number> = {
+export const STATUS: Record<Problem['code'], number> = {
   invalid: 422,
   'not-signed-in': 401,
   'not-allowed': 403,

@@ -8,20 +8,20 @@ import type { Source } from '@/data/database';
 import { database } from './database';
 import { deviceWords } from './device-words';
 import { overTls } from './peer';
+import { SESSION_COOKIE } from './who';
 
-const COOKIE = 'jiten-session';
 const DEVICE = 'jiten-device';
 const DAY_S = 86_400;
 
 /** Who is signed in on this request; null for nobody. A page and its layout ask once. */
 export const currentPerson = cache(async (): Promise<Person | null> => {
-  const token = (await cookies()).get(COOKIE)?.value;
+  const token = (await cookies()).get(SESSION_COOKIE)?.value;
   return token === undefined ? null : findSession(database(), token, new Date());
 });
 
 /** The token of this browser's session. */
 export const sessionToken = async (): Promise<string | null> =>
-  (await cookies()).get(COOKIE)?.value ?? null;
+  (await cookies()).get(SESSION_COOKIE)?.value ?? null;
 
 /** Who is signed in; sends everybody else to the sign-in page. */
 export async function requirePerson(): Promise<Person> {
@@ -42,14 +42,14 @@ export async function signIn(src: Source, personId: string, now: Date): Promise<
   await knowDevice(src, personId, device, now);
   const jar = await cookies();
   const kept = { httpOnly: true, sameSite: 'lax', secure: await overTls(), path: '/' } as const;
-  jar.set(COOKIE, token, { ...kept, maxAge: SESSION_DAYS.most * DAY_S });
+  jar.set(SESSION_COOKIE, token, { ...kept, maxAge: SESSION_DAYS.most * DAY_S });
   jar.set(DEVICE, device, { ...kept, maxAge: 400 * DAY_S });
 }
 
 /** Ends the session of this browser. */
 export async function signOut(): Promise<void> {
   const jar = await cookies();
-  const token = jar.get(COOKIE)?.value;
+  const token = jar.get(SESSION_COOKIE)?.value;
   if (token !== undefined) await endSession(database(), token);
-  jar.delete(COOKIE);
+  jar.delete(SESSION_COOKIE);
 }

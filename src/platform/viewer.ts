@@ -1,19 +1,18 @@
 import { cookies } from 'next/headers';
-import { findShareLink, type Person, type ShareLink } from '@/data/people';
+import type { Person, ShareLink } from '@/data/people';
 import { database } from './database';
 import { overTls } from './peer';
 import { Refusal } from './refusal';
 import { currentPerson } from './session';
+import { linkCookie, viewerBy, type Viewer } from './who';
 
-/** Whoever looks: somebody of the studio, or somebody who was given a link to one view. */
-export type Viewer = { person: Person; link: null } | { person: null; link: ShareLink };
+export type { Viewer };
 
-const cookieOf = (linkId: string): string => `jiten-share-${linkId}`;
 const DAY_S = 86_400;
 
 /** Keeps a link's secret with the browser that followed it, so that no address carries it any further. */
 export async function rememberLink(link: ShareLink): Promise<void> {
-  (await cookies()).set(cookieOf(link.id), link.token, {
+  (await cookies()).set(linkCookie(link.id), link.token, {
     httpOnly: true,
     sameSite: 'lax',
     secure: await overTls(),
@@ -24,10 +23,9 @@ export async function rememberLink(link: ShareLink): Promise<void> {
 
 /** The link of that id, when this browser was given it and it still opens. */
 export async function heldLink(linkId: string): Promise<ShareLink | null> {
-  const token = (await cookies()).get(cookieOf(linkId))?.value;
-  if (token === undefined) return null;
-  const link = await findShareLink(database(), token, new Date());
-  return link?.id === linkId ? link : null;
+  const jar = await cookies();
+  const viewer = await viewerBy(database(), (name) => jar.get(name)?.value, linkId, new Date());
+  return viewer?.link ?? null;
 }
 
 /**

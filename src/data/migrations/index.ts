@@ -30,6 +30,7 @@ import * as materialsPutRight from './0028-materials-put-right';
 import * as words from './0029-words';
 import * as keys from './0030-keys';
 import * as sessions from './0031-sessions';
+import * as changed from './0032-changed';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -66,6 +67,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0029-words', ...words },
   { name: '0030-keys', ...keys },
   { name: '0031-sessions', ...sessions },
+  { name: '0032-changed', ...changed },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>

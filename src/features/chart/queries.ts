@@ -13,7 +13,7 @@ import { piecesOfCells, type CellPiece } from '@/data/cell-pieces';
 import type { Source } from '@/data/database';
 import { listFirings, type Firing } from '@/data/firings';
 import { listPhotos } from '@/data/photos';
-import { facesOf, layersOf, type PieceLayer } from '@/data/layers';
+import { facesOf, layersOf } from '@/data/layers';
 import {
   describeRegion,
   describeZone,
@@ -192,20 +192,17 @@ export async function zoomData(
   of: ZoomOf,
   opens: (piece: Pick<CellPiece, 'ownerId' | 'shown'>) => boolean = () => false,
 ): Promise<Zoom> {
-  const elsewhere =
-    'cell' in of
-      ? []
-      : (await pairAnywhere(src, of.base, of.over)).filter(
-          (one) =>
-            one.body !== board.body ||
-            one.cone !== board.cone ||
-            one.atmosphere !== board.atmosphere ||
-            one.slips !== board.slips,
-        );
-  const cells =
-    'cell' in of
-      ? await cellOnBoard(src, board, of.cell)
-      : await cellsAt(src, board, of.base, of.over);
+  const [anywhere, cells] = await Promise.all([
+    'cell' in of ? [] : pairAnywhere(src, of.base, of.over),
+    'cell' in of ? cellOnBoard(src, board, of.cell) : cellsAt(src, board, of.base, of.over),
+  ]);
+  const elsewhere = anywhere.filter(
+    (one) =>
+      one.body !== board.body ||
+      one.cone !== board.cone ||
+      one.atmosphere !== board.atmosphere ||
+      one.slips !== board.slips,
+  );
   if (cells.length === 0) return { cells: [], pieces: [], cautions: [], elsewhere };
   const seen = await piecesOfCells(
     src,
@@ -238,16 +235,25 @@ export async function zoomData(
     const at = `${pieceId}/${firingId}`;
     pictures.set(at, [...(pictures.get(at) ?? []), { sha }]);
   }
+  // Tiles of one lot bear the same: what is where on them is worked out once.
+  const borne = new Map<string, ReturnType<typeof zonesBearing>>();
+  const bearing = ({
+    pieceId,
+    cellId,
+    generation,
+  }: Pick<CellPiece, 'pieceId' | 'cellId' | 'generation'>): ReturnType<typeof zonesBearing> => {
+    const of = [faces.get(pieceId) ?? [], layers.get(pieceId) ?? []] as const;
+    const key = JSON.stringify([...of, cellId, generation], (name, value: unknown) =>
+      name === 'id' || name === 'pieceId' ? undefined : value,
+    );
+    const zones = borne.get(key) ?? zonesBearing(...of, generation, byCell.get(cellId)!);
+    borne.set(key, zones);
+    return zones;
+  };
   // The coats of the cell itself, not of all that its pieces bear.
   const used = seen.flatMap((one) => {
     const own = faces.get(one.pieceId) ?? [];
-    const { here } = zonesBearing(
-      own,
-      layers.get(one.pieceId) ?? [],
-      one.generation,
-      byCell.get(one.cellId)!,
-    );
-    return here.flatMap((zone) =>
+    return bearing(one).here.flatMap((zone) =>
       coatsOn({ faces: own.filter(({ no }) => no === zone.face), layers: zone.stack }),
     );
   });
@@ -259,13 +265,7 @@ export async function zoomData(
     pieces: seen.map(({ ownerId, shown, ...one }) => ({
       ...one,
       opens: opens({ ownerId, shown }),
-      ...whereabouts(
-        faces.get(one.pieceId) ?? [],
-        layers.get(one.pieceId) ?? [],
-        one.generation,
-        byCell.get(one.cellId)!,
-        names,
-      ),
+      ...whereabouts(faces.get(one.pieceId) ?? [], bearing(one), names),
       photos: pictures.get(`${one.pieceId}/${one.firingId}`) ?? [],
       firing: byFiring.get(one.firingId) ?? null,
     })),
@@ -275,12 +275,9 @@ export async function zoomData(
 /** Which part of a piece is a cell, what lies there, and what else is to be seen on it. */
 function whereabouts(
   faces: readonly Face[],
-  layers: readonly PieceLayer[],
-  generation: number,
-  cell: Cell,
+  { here, others }: ReturnType<typeof zonesBearing>,
   names: Parameters<typeof describeZone>[2],
 ): Pick<ZoomPiece, 'where' | 'what' | 'besides'> {
-  const { here, others } = zonesBearing(faces, layers, generation, cell);
   const faceOf = (zone: Zone): Face => faces.find(({ no }) => no === zone.face)!;
   const side = (zone: Zone): string =>
     faces.length > 1 ? `${faceWords(faceOf(zone), names.coat)}, ` : '';

@@ -1,1 +1,2 @@
+export { chartMark } from './mark';
 export { boardOfView, chartData, zoomData, type ChartData, type ChartView } from './queries';

@@ -1,4 +1,5 @@
 import type { Standing } from '@/core/standing';
+import css from './frame.module.css';
 
 /**
  * A cell's standing as its frame: corner brackets for untried, a thin line for once, a
@@ -6,52 +7,22 @@ import type { Standing } from '@/core/standing';
  * one for contradictory.
  */
 export function StandingFrame({ standing }: { standing: Standing }) {
-  const stroke = {
-    stroke: 'currentColor',
-    fill: 'none',
-    vectorEffect: 'non-scaling-stroke' as const,
-  };
   return (
-    <svg
-      viewBox="0 0 100 100"
-      preserveAspectRatio="none"
-      aria-hidden
-      style={{
-        position: 'absolute',
-        inset: 0,
-        width: '100%',
-        height: '100%',
-        pointerEvents: 'none',
-      }}
-    >
+    <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden className={css.frame}>
       {standing === 'untried' && (
-        <path {...stroke} strokeWidth={1.2} d="M2 14V2H14M86 2H98V14M98 86V98H86M14 98H2V86" />
+        <path strokeWidth={1.2} d="M2 14V2H14M86 2H98V14M98 86V98H86M14 98H2V86" />
       )}
-      {standing === 'once' && (
-        <rect {...stroke} strokeWidth={1} x={1} y={1} width={98} height={98} />
-      )}
+      {standing === 'once' && <rect strokeWidth={1} x={1} y={1} width={98} height={98} />}
       {standing === 'repeated' && (
         <>
-          <rect {...stroke} strokeWidth={1} x={1} y={1} width={98} height={98} />
-          <rect {...stroke} strokeWidth={1} x={4.5} y={4.5} width={91} height={91} />
+          <rect strokeWidth={1} x={1} y={1} width={98} height={98} />
+          <rect strokeWidth={1} x={4.5} y={4.5} width={91} height={91} />
         </>
       )}
-      {standing === 'settled' && (
-        <rect {...stroke} strokeWidth={5} x={2} y={2} width={96} height={96} />
-      )}
-      {standing === 'depends' && (
-        <path {...stroke} strokeWidth={4} d="M44 2H2V98H44M56 2H98V98H56" />
-      )}
+      {standing === 'settled' && <rect strokeWidth={5} x={2} y={2} width={96} height={96} />}
+      {standing === 'depends' && <path strokeWidth={4} d="M44 2H2V98H44M56 2H98V98H56" />}
       {standing === 'contradictory' && (
-        <rect
-          {...stroke}
-          strokeWidth={3}
-          strokeDasharray="9 6"
-          x={2}
-          y={2}
-          width={96}
-          height={96}
-        />
+        <rect strokeWidth={3} strokeDasharray="9 6" x={2} y={2} width={96} height={96} />
       )}
     </svg>
   );

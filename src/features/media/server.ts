@@ -1,2 +1,2 @@
 export * as mediaOperations from './actions';
-export { maySeePicture } from './who-sees';
+export { PICTURE_PATH, pictureFor } from './door';

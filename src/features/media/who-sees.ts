@@ -1,6 +1,6 @@
 import type { Database } from '@/data/database';
 import { isSeenOnBoard, standsOnChart, whatPictureShows } from '@/data/pictures-seen';
-import type { Viewer } from '@/platform/viewer';
+import type { Viewer } from '@/platform/who';
 import { boardOfView } from '../chart/server';
 import { may, maySeePiece } from '../people';
 

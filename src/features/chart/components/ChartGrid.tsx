@@ -1,7 +1,8 @@
 'use client';
-import Box from '@mui/material/Box';
+import type { CSSProperties } from 'react';
 import { positionKey, type Pair, type Position } from '../board';
 import { cellWords, pairWords, placeWords, type Place } from '../words';
+import css from './board.module.css';
 import { CellPicture } from './CellPicture';
 import type { ChartProps } from './Chart';
 
@@ -29,99 +30,70 @@ export function ChartGrid({
   onOpen: (pair: Pair) => void;
 }) {
   return (
-    <Box
+    <div
       role="grid"
       aria-label={`Chart: ${placeWords(place)}`}
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: `112px repeat(${axis.length + 1}, ${width}px)`,
-        width: 'max-content',
-      }}
+      className={css.grid}
+      style={
+        {
+          '--cell': `${width}px`,
+          gridTemplateColumns: `112px repeat(${axis.length + 1}, ${width}px)`,
+        } as CSSProperties
+      }
     >
-      <Box role="row" sx={{ display: 'contents' }}>
-        <Box role="columnheader" sx={headStyle('corner')}>
+      <div role="row" className={css.row}>
+        <div role="columnheader" className={css.corner}>
           {turned ? 'over ↓  base →' : 'base ↓  over →'}
-        </Box>
-        <Box role="columnheader" sx={headStyle('column')}>
+        </div>
+        <div role="columnheader" className={css.column}>
           by itself
-        </Box>
+        </div>
         {axis.map((one) => (
-          <Box key={one.slug} role="columnheader" sx={headStyle('column')}>
+          <div key={one.slug} role="columnheader" className={css.column}>
             {one.name}
-          </Box>
+          </div>
         ))}
-      </Box>
+      </div>
       {axis.map((line, row) => (
-        <Box key={line.slug} role="row" sx={{ display: 'contents' }}>
-          <Box role="rowheader" sx={headStyle('row')}>
+        <div key={line.slug} role="row" className={css.row}>
+          <div role="rowheader" className={css.line}>
             {line.name}
-          </Box>
+          </div>
           {Array.from({ length: axis.length + 1 }, (_, column) => {
             const pair = pairAt(row, column);
             const position = positions.get(positionKey(pair.base, pair.over));
             const impossible = pair.base === pair.over && position === undefined;
             const words = pairWords(name(pair.base), pair.over === null ? null : name(pair.over));
+            const back = position !== undefined && stepsBack(position.main);
             return (
-              <Box key={column} role="gridcell" sx={{ width, height: width * 1.3 + 28, p: '2px' }}>
+              <div key={column} role="gridcell" className={css.place}>
                 {!impossible && (
-                  <Box
-                    component="button"
+                  <button
                     type="button"
+                    className={
+                      back ? `${css.button} ${css.back}` : position ? css.button : css.untried
+                    }
                     data-row={row}
                     data-column={column}
                     tabIndex={row === 0 && column === 0 ? 0 : -1}
                     title={words}
                     aria-label={cellWords(words, place, position, props.units)}
                     onClick={() => onOpen(pair)}
-                    sx={{
-                      all: 'unset',
-                      boxSizing: 'border-box',
-                      display: 'block',
-                      width: '100%',
-                      height: '100%',
-                      cursor: 'pointer',
-                      opacity: position !== undefined && stepsBack(position.main) ? 0.15 : 1,
-                      '&:focus-visible': {
-                        outline: '3px solid',
-                        outlineColor: 'primary.main',
-                        outlineOffset: '1px',
-                      },
-                      '&:hover': { filter: 'brightness(1.06)' },
-                    }}
                   >
-                    <CellPicture
-                      position={position}
-                      share={props.share}
-                      eager={row < 5 && column < 12}
-                    />
-                  </Box>
+                    {position && (
+                      <CellPicture
+                        position={position}
+                        share={props.share}
+                        eager={row < 5 && column < 12}
+                      />
+                    )}
+                  </button>
                 )}
-              </Box>
+              </div>
             );
           })}
-        </Box>
+        </div>
       ))}
-    </Box>
+    </div>
   );
 }
-
-const headStyle = (kind: 'corner' | 'column' | 'row') => ({
-  position: 'sticky',
-  top: kind === 'row' ? 'auto' : 0,
-  left: kind === 'column' ? 'auto' : 0,
-  zIndex: kind === 'corner' ? 3 : 2,
-  bgcolor: 'background.paper',
-  color: 'text.primary',
-  px: 0.75,
-  py: 0.5,
-  fontWeight: 650,
-  fontSize: '0.84rem',
-  lineHeight: 1.15,
-  display: 'flex',
-  alignItems: kind === 'column' ? 'flex-end' : 'center',
-  minHeight: 42,
-  borderBottom: '1px solid',
-  borderRight: '1px solid',
-  borderColor: 'divider',
-  overflowWrap: 'anywhere',
-});
