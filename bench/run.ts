@@ -2,18 +2,21 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { startDatabase, type Reached } from '../src/keeper/server';
+import type { Dumped } from '../src/keeper/backup/dump';
+import { startDatabase } from '../src/keeper/server';
+import { benchBodies } from './bodies';
 import { benchChemistry } from './chemistry';
 import { benchGrowth } from './growth';
 import { benchKilns } from './kilns';
 import { benchBoard, benchImport } from './records';
 
-const BENCHES: Record<string, (server: Reached) => unknown> = {
+const BENCHES: Record<string, (server: Dumped) => unknown> = {
   import: benchImport,
   board: benchBoard,
   chemistry: benchChemistry,
   kilns: benchKilns,
   growth: benchGrowth,
+  bodies: benchBodies,
 };
 
 const named = process.argv.slice(2);
@@ -25,7 +28,7 @@ if (strange.length > 0) {
   process.exit(1);
 }
 const directory = mkdtempSync(join(tmpdir(), 'jiten-bench-'));
-const server = await startDatabase(directory);
+const server = await startDatabase(directory, { throwaway: true });
 try {
   for (const name of named.length > 0 ? named : Object.keys(BENCHES)) await BENCHES[name]!(server);
 } finally {

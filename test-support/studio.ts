@@ -17,7 +17,8 @@ import { EVERYWHERE } from '../src/core/zones';
 import { newLayer } from '../src/features/pieces/layers';
 import { NOTHING_SEEN } from '../src/features/opening/room';
 
-export const FOLDER = folderOf(process.env.JITEN_TEST_DB!);
+/** Where integration tests run their server; a bench brings one of its own. */
+export const FOLDER = folderOf(process.env.JITEN_TEST_DB ?? '.');
 
 /** The throw-away server of all integration tests. */
 export const SERVER: Reached = { address: (name) => addressIn(FOLDER, name) };
