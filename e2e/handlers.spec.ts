@@ -274,3 +274,32 @@ test('every answer says what a page may load and that it stands in nobody’s fr
   }
   expect(refused).toEqual([]);
 });
+
+test('a picture and a chart that are unchanged are not sent again; what changed is', async ({
+  page,
+}) => {
+  await signIn(page, DEMO(), 'iben');
+  const get = (path: string, kept?: string) =>
+    page.request.get(DEMO() + path, { headers: kept ? { 'if-none-match': kept } : {} });
+  const board = 'body=saltbox&cone=6&atmosphere=oxidation&ground=';
+  const zoom = await (await get(`/api/zoom?${board}&base=gull`)).text();
+  const path = `/api/pictures/${/[0-9a-f]{64}/.exec(zoom)![0]}/small`;
+  const picture = await get(path);
+  expect(picture.headers()['cache-control']).toContain('immutable');
+  expect((await picture.body()).length).toBe(Number(picture.headers()['content-length']));
+  expect((await get(path, picture.headers().etag)).status()).toBe(304);
+  expect((await page.request.head(DEMO() + path)).status()).toBe(200);
+
+  const chart = await get(`/chart?${board}`);
+  const kept = chart.headers().etag!;
+  expect([chart.status(), chart.headers()['cache-control']]).toEqual([200, 'private, no-cache']);
+  expect((await get(`/chart?${board}`, kept)).status()).toBe(304);
+  // Another board, another person, nobody: never by that mark.
+  expect((await get(`/chart?${board}&refires=no`, kept)).status()).toBe(200);
+  await signIn(page, DEMO(), 'noor');
+  expect((await get(`/chart?${board}`, kept)).status()).toBe(200);
+  await page.context().clearCookies();
+  const stranger = await page.request.get(`${DEMO()}/chart?${board}`, { headers: { 'if-none-match': kept }, maxRedirects: 0 }); // prettier-ignore
+  expect(stranger.status()).toBe(307);
+  expect((await page.request.get(DEMO() + path, { headers: { 'if-none-match': picture.headers().etag! } })).status()).toBe(401); // prettier-ignore
+});

@@ -7,6 +7,7 @@ import fc from 'fast-check';
 import { readAddress } from './address';
 import { publiclyTrusted, readCertificate } from './certificate';
 import { makeFront, type FrontOptions } from './front';
+import { answerByMark } from './marks';
 import { namedProxies, peerOf } from './peer';
 
 const CERTIFICATES = 'test-support/certificates';
@@ -159,6 +160,37 @@ describe('the server', () => {
     expect(answer.headers.get('strict-transport-security')).toBeNull();
     const again = await fetch(`http://127.0.0.1:${port}/x`);
     expect(again.headers.get('content-security-policy')).not.toBe(policy);
+  });
+
+  test('what is unchanged is not sent again, and what failed keeps no mark', async () => {
+    let status = 200;
+    const port = await front({
+      handle: (asked, to) => {
+        if (answerByMark(asked, to, 'W/"one"')) return Promise.resolve();
+        to.setHeader('cache-control', 'no-store');
+        to.writeHead(status).end('the chart');
+        return Promise.resolve();
+      },
+    });
+    const ask = (kept?: string) =>
+      fetch(`http://127.0.0.1:${port}/chart`, { headers: kept ? { 'if-none-match': kept } : {} });
+    const first = await ask();
+    expect([first.status, first.headers.get('etag'), first.headers.get('cache-control')]).toEqual([
+      200,
+      'W/"one"',
+      'private, no-cache',
+    ]);
+    const again = await ask('W/"one"');
+    expect([again.status, await again.text()]).toEqual([304, '']);
+    // The page that is kept goes by the nonce that it came with.
+    expect(again.headers.get('content-security-policy')).toBeNull();
+    expect((await ask('W/"another"')).status).toBe(200);
+    status = 500;
+    const failed = await ask();
+    expect([failed.headers.get('etag'), failed.headers.get('cache-control')]).toEqual([
+      null,
+      'no-store',
+    ]);
   });
 
   test('an address that cannot be read is answered in words, in the form that was asked', async () => {
