@@ -30,9 +30,11 @@ test('a picture is turned upright, its hidden data is removed, and its sizes are
   expect(large).toMatchObject({ width: 800, height: 1200 });
   expect(large.exif).toBeUndefined();
   expect(large.orientation).toBeUndefined();
-  expect(await sharp((await store.read(pictureFile(kept.sha, 'small')))!).metadata()).toMatchObject({
-    height: 320,
-  });
+  expect(await sharp((await store.read(pictureFile(kept.sha, 'small')))!).metadata()).toMatchObject(
+    {
+      height: 320,
+    },
+  );
 });
 
 test('the same picture is kept once', async () => {

@@ -37,6 +37,9 @@ export const deviceToken = async (): Promise<string | null> =>
 /** Opens a session, knows the device from now on, and sets their cookies. */
 export async function signIn(src: Source, personId: string, now: Date): Promise<void> {
   const words = deviceWords((await headers()).get('user-agent') ?? '');
+  // Whoever signs in again here was signed in here before.
+  const before = (await cookies()).get(SESSION_COOKIE)?.value;
+  if (before !== undefined) await endSession(src, before);
   const token = await createSession(src, personId, now, words);
   const device = (await deviceToken()) ?? newToken();
   await knowDevice(src, personId, device, now);

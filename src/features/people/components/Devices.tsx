@@ -4,12 +4,16 @@ import Button from '@mui/material/Button';
 import List from '@mui/material/List';
 import ListItem from '@mui/material/ListItem';
 import ListItemText from '@mui/material/ListItemText';
+import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import type { OpenSession } from '@/data/sessions';
 import { useSend, type Acted } from '@/platform/useSend';
 import { useSay } from '@/ui/Undo';
 import { moment } from '@/ui/time';
 import * as contracts from '../contracts';
+
+const SHOWN = 4;
 
 /** Where a person is signed in, to be ended one by one or all at once. */
 export function Devices({
@@ -27,11 +31,14 @@ export function Devices({
     router.refresh();
   };
   const others = sessions.filter(({ here }) => !here);
+  const [all, setAll] = useState(false);
+  const shown = all ? sessions : sessions.slice(0, SHOWN);
   return (
     <>
       {problem && <Alert severity="error">{problem}</Alert>}
+      <Typography sx={{ fontWeight: 650, mt: 2 }}>Signed in on</Typography>
       <List dense disablePadding aria-label="Signed in on">
-        {sessions.map(({ id, device, seen, since, here }) => (
+        {shown.map(({ id, device, seen, since, here }) => (
           <ListItem
             key={id}
             disableGutters
@@ -57,6 +64,11 @@ export function Devices({
           </ListItem>
         ))}
       </List>
+      {shown.length < sessions.length && (
+        <Button size="small" onClick={() => setAll(true)}>
+          {sessions.length - shown.length} more
+        </Button>
+      )}
       {others.length > 1 && (
         <Button
           size="small"

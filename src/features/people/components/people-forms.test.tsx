@@ -178,6 +178,11 @@ test('one signs out elsewhere one by one or at once, never here by mistake', asy
     ['/api/act/people.end-session', { sessionId: 'b' }],
     ['/api/act/people.end-other-sessions', {}],
   ]);
+  const many = Array.from({ length: 9 }, (_, i) => session(`s${i}`, `Phone ${i}`));
+  rerender(<Devices timeZone="UTC" sessions={[session('a', 'Firefox on Linux', true), ...many]} />);
+  expect(screen.queryByText('Phone 8')).toBeNull();
+  await press(hand, '6 more');
+  expect(screen.getByText('Phone 8')).toBeTruthy();
   rerender(<Devices timeZone="UTC" sessions={[session('a', 'Firefox on Linux', true)]} />);
   expect(screen.queryByRole('button')).toBeNull();
 });
