@@ -24,9 +24,20 @@ export class Watch {
     if (before === null) return;
     const hand = one.t - before.t > BY_HAND;
     const seen = hand ? lookByHand(this.kiln, before, one) : lookByMinutes(this.kiln, one);
-    if (seen !== null) this.found = seen;
+    if (seen !== null && !this.isGraver(seen)) this.found = seen;
     const asked = hand ? askByHand(this.kiln, before, one) : null;
     if (asked !== null) this.asked = asked;
+  }
+
+  /** Was something said within the hour that is more than this? A kiln that fell climbs less, too. */
+  private isGraver(seen: Change): boolean {
+    const { found } = this;
+    return (
+      found !== null &&
+      seen.kind === 'power' &&
+      found.kind !== 'power' &&
+      this.still(found, seen.at) !== null
+    );
   }
 
   /** What has changed, for an hour, and while nobody has said that the kiln was touched since. */

@@ -1,0 +1,113 @@
+/**
+ * What is said of a kiln that is read each minute, at either side of each threshold: when first, and with
+ * which figures. The thresholds are common practice, no source; how often they are right is held against
+ * worlds elsewhere.
+ */
+import { Watch, type WatchOptions } from './index';
+
+/** So many minutes at so many °C an hour. */
+type Leg = readonly [minutes: number, rate: number];
+type Said = { readonly jitter?: number; readonly every?: number; readonly from?: number };
+
+/** The kinds of alarm in turn, each with the minute at which it was first said and its figures. */
+function alarms(
+  options: Partial<WatchOptions>,
+  legs: readonly Leg[],
+  { jitter = 0, every = 1, from = 20 }: Said,
+): string[] {
+  const watch = new Watch({ segments: null, top: null, electric: true, ...options });
+  const found: string[] = [];
+  let [minute, c, n, last] = [0, from, 0, ''];
+  watch.read({ t: 0, c });
+  for (const [minutes, rate] of legs)
+    for (let i = 0; i < minutes; i += every) {
+      minute += every;
+      c += (rate * every) / 60;
+      n++;
+      watch.read({ t: minute * 60, c: c + (n % 2 === 0 ? -jitter : jitter) });
+      const change = watch.change(minute * 60);
+      if (change !== null && change.kind !== last)
+        found.push(
+          `${change.kind} at ${minute}: ${change.from.toFixed(0)} → ${change.to.toFixed(0)}`,
+        );
+      if (change === null && last !== '') found.push(`quiet at ${minute}`);
+      last = change?.kind ?? '';
+    }
+  return found;
+}
+
+const climbing = { segments: [{ rate: 120, target: 1220, holdMinutes: 30 }] };
+const held = { segments: [{ rate: 120, target: 500, holdMinutes: 120 }] };
+const short = { segments: [{ rate: 120, target: 500, holdMinutes: 10 }] };
+const cooled = { segments: [{ rate: 120, target: 800, holdMinutes: 10 }], coolsFrom: 400 * 60 };
+const out = { coolsFrom: 0 };
+const gas = { electric: false };
+
+type Case = readonly [what: string, options: Partial<WatchOptions>, legs: readonly Leg[], says: string[], how?: Said]; // prettier-ignore
+
+const WEAKER: Case[] = [
+  ['it goes as it is asked to', climbing, [[500, 120]], []],
+  ['nothing heats it any more', climbing, [[240, 120], [60, 0]], ['power at 244: 500 → 500']],
+  ['a fifth is left', climbing, [[240, 120], [60, 24]], ['power at 245: 502 → 502']],
+  ['a little less than half is left', climbing, [[240, 120], [60, 57.6]], ['power at 247: 507 → 507']],
+  ['half is left', climbing, [[240, 120], [60, 60]], []],
+  ['a fifth is left, nobody told its program', {}, [[240, 120], [60, 24]], ['power at 245: 502 → 502']],
+  ['a fifth is left, read every three minutes', climbing, [[240, 120], [60, 24]], ['power at 246: 502 → 502'], { every: 3 }],
+  ['it only begins to warm', climbing, [[60, 120], [14, 20]], []],
+  ['it has just warmed', climbing, [[60, 120], [40, 20]], ['power at 76: 145 → 145']],
+  ['cool, and turned up step by step', {}, [[80, 60], [40, 5]], []],
+  ['the same when it is warm', {}, [[200, 60], [40, 5]], ['power at 208: 221 → 221']],
+  ['a touch explains half an hour', { ...climbing, touched: [245 * 60] }, [[240, 120], [60, 20]], ['power at 277: 512 → 512']],
+  ['a touch afterwards ends it', { ...climbing, touched: [300 * 60] }, [[240, 120], [70, 20]], ['power at 245: 502 → 502', 'quiet at 300']],
+  ['a jumping probe alone', climbing, [[500, 120]], [], { jitter: 3 }],
+  ['through a probe that jumps by 1', climbing, [[240, 120], [60, 24]], ['power at 250: 505 → 503'], { jitter: 1 }],
+  ['through a probe that jumps by 3', climbing, [[240, 120], [60, 24]], ['power at 256: 509 → 503'], { jitter: 3 }],
+  ['a flame that stands', gas, [[240, 120], [60, 20]], []],
+  ['a flame that comes down slowly', gas, [[240, 120], [60, -20]], []],
+  ['a flame that comes down', gas, [[240, 120], [60, -60]], ['power at 251: 500 → 489']],
+]; // prettier-ignore
+
+const FALLEN: Case[] = [
+  ['it comes down as fast as brick does', climbing, [[240, 120], [60, -600]], ['fell at 242: 500 → 480']],
+  ['it comes down from what it held', held, [[240, 120], [30, 0], [60, -40]], ['fell at 285: 500 → 490']],
+  ['a hold that is over lets it fall', { segments: [{ rate: 120, target: 500, holdMinutes: 60 }] }, [[240, 120], [60, 0], [120, -90]], []],
+  ['the flame is out', gas, [[240, 120], [60, -120]], ['power at 248: 500 → 484', 'fell at 251: 500 → 478']],
+  ['a thermocouple comes out of a cooling kiln', out, [[10, 0], [120, -60], [11, -1400]], ['open at 132: 893 → 833', 'fell at 141: 884 → 623'], { from: 1000 }],
+]; // prettier-ignore
+
+const TOO_HOT: Case[] = [
+  ['a tenth faster', climbing, [[240, 120], [60, 132]], []],
+  ['a fifth faster', climbing, [[240, 120], [60, 144]], ['over-run at 280: 580 → 596']],
+  ['twice as fast', climbing, [[240, 120], [60, 240]], ['over-run at 246: 512 → 524']],
+  ['it climbs from what it should hold', held, [[240, 120], [30, 0], [60, 40]], ['over-run at 289: 500 → 513']],
+  ['its program has ended, and it stays', short, [[240, 120], [10, 0], [90, 0]], ['over-run at 259: 500 → 500']],
+  ['its program has ended, and it hardly cools', short, [[240, 120], [10, 0], [90, -15]], ['over-run at 259: 500 → 498']],
+  ['its program has ended, and it cools', short, [[240, 120], [10, 0], [90, -25]], []],
+  ['it cooled and climbs again', short, [[240, 120], [10, 0], [30, -60], [60, 60]], ['over-run at 282: 500 → 472']],
+]; // prettier-ignore
+
+const OPENED: Case[] = [
+  ['three times as fast as it cooled', cooled, [[390, 120], [10, 0], [120, -90], [30, -300]], ['open at 524: 637 → 600']],
+  ['a little more than twice', cooled, [[390, 120], [10, 0], [120, -90], [30, -240]], ['open at 525: 635 → 600']],
+  ['about twice', cooled, [[390, 120], [10, 0], [120, -90], [30, -200]], []],
+  ['cool enough for a lid to be cracked', { ...short, coolsFrom: 260 * 60 }, [[240, 120], [10, 0], [140, -90], [30, -300]], []],
+]; // prettier-ignore
+
+describe.each([
+  ['weaker', WEAKER],
+  ['fallen', FALLEN],
+  ['too hot', TOO_HOT],
+  ['opened', OPENED],
+])('%s', (_, cases) => {
+  test.each(cases)('%s', (_what, options, legs, says, how = {}) => {
+    expect(alarms(options, legs, how)).toEqual(says);
+  });
+});
+
+test('what has been said to be graver is not taken back to less a minute later', () => {
+  const falling: Leg[] = [[240, 120], [60, -30]]; // prettier-ignore
+  for (const jitter of [0, 0.3, 0.6])
+    expect(alarms(climbing, falling, { jitter }).map((one) => one.split(' ')[0])).toEqual(
+      jitter === 0 ? ['power'] : ['power', 'fell'],
+    );
+});
