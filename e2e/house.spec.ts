@@ -13,6 +13,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
+import { v7 as uuid } from 'uuid';
 import { freePort } from '../src/keeper/port';
 import { bornOf, end, stillRuns, type Born } from '../src/keeper/processes';
 
@@ -188,6 +189,45 @@ test('brought back: into an empty folder at once, over a living studio only with
     body: JSON.stringify({ login: 'ada', password: 'a-long-way-to-go' }),
   });
   expect(inside.status).toBe(200);
+});
+
+test('without a shell: made, tried and brought back from the room of backups', async ({ page }) => {
+  test.setTimeout(240_000);
+  const write = (name: string) =>
+    page.request.post(`${url()}/api/act/store.save-body`, {
+      data: {
+        id: uuid(),
+        input: {
+          id: null,
+          fields: { name, kind: 'stoneware', coneLow: '6', coneHigh: '6', ground: 'light', ironBearing: false, colour: '#ddccbb', notes: '', cautions: '' }, // prettier-ignore
+        },
+      },
+    });
+  await page.request.post(`${url()}/api/door/sign-in`, {
+    data: { login: 'ada', password: 'a-long-way-to-go' },
+  });
+  expect((await write('Before')).ok()).toBe(true);
+  await page.goto(`${url()}/studio/backups`, { waitUntil: 'networkidle' });
+  const known = await page.getByRole('button', { name: 'Bring it back …' }).count();
+  await page.getByRole('button', { name: 'Make a backup now' }).click();
+  await expect(page.getByRole('button', { name: 'Bring it back …' })).toHaveCount(known + 1, {
+    timeout: 60_000,
+  });
+  await page.getByRole('button', { name: 'Try it' }).first().click();
+  await expect(page.getByText(/every summary is what its records say/).first()).toBeVisible({
+    timeout: 60_000,
+  });
+  expect((await write('After')).ok()).toBe(true);
+  await page.getByRole('button', { name: 'Bring it back …' }).first().click();
+  const go = page.getByRole('button', { name: 'Bring it back', exact: true });
+  await expect(go).toBeDisabled();
+  await page.getByLabel(/^Type “Kiln Lane”/).fill('Kiln Lane');
+  await go.click();
+  // The studio of then knows the session, which was there when the backup was made.
+  await expect(page.getByRole('status')).toContainText(/brought back/i, { timeout: 120_000 });
+  await page.goto(`${url()}/store`);
+  await expect(page.getByRole('link', { name: /Before/ }).first()).toBeVisible();
+  await expect(page.getByRole('link', { name: /After/ })).toHaveCount(0);
   first.process.kill('SIGTERM');
   await first.over;
 });

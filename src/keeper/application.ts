@@ -28,10 +28,10 @@ const spoken = (host: string): string =>
   host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host.includes(':') ? `[${host}]` : host;
 
 /** Does it answer at all? That its database is away is an answer; whose certificate it is does not matter here. */
-function answers(url: string): Promise<boolean> {
+function answers(url: string, timeout = SILENT.answerMs): Promise<boolean> {
   const ask = url.startsWith('https:') ? askUnderTls : askPlainly;
   return new Promise((resolve) => {
-    const options = { timeout: SILENT.answerMs, rejectUnauthorized: false, agent: false };
+    const options = { timeout, rejectUnauthorized: false, agent: false };
     const asked = ask(`${url}/api/health`, options, (answer) => {
       answer
         .resume()
@@ -96,14 +96,14 @@ export async function startApplication(place: ApplicationPlace): Promise<Running
 }
 
 /** Asks now and then; what stays silent is ended, and then begun again by who keeps it. */
-function killWhenSilent(url: string, kill: () => void): () => void {
+export function killWhenSilent(url: string, kill: () => void, silence = SILENT): () => void {
   let silent = 0;
   const timer = setInterval(() => {
-    void answers(url).then((up) => {
+    void answers(url, silence.answerMs).then((up) => {
       silent = up ? 0 : silent + 1;
-      if (silent >= SILENT.times) kill();
+      if (silent >= silence.times) kill();
     });
-  }, SILENT.everyMs);
+  }, silence.everyMs);
   timer.unref();
   return () => clearInterval(timer);
 }

@@ -1,5 +1,8 @@
 /** Things that fall over, and how often they are picked up. */
 import { setTimeout as wait } from 'node:timers/promises';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { killWhenSilent } from './application';
 import { keep, type Running } from './keep';
 import { Restarts } from './restarts';
 
@@ -103,4 +106,26 @@ test('a renewal does its work while nothing runs, and begins again though the wo
   await wait(400);
   expect(things).toHaveLength(4);
   await one.stop();
+});
+
+test('an application that takes a question and answers nothing is ended after some tries; one that answers is not', async () => {
+  let silent = false;
+  const server = createServer((_, to) => {
+    // That its database is away is an answer, too.
+    if (!silent) to.writeHead(503).end();
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  let killed = 0;
+  const stop = killWhenSilent(url, () => killed++, { everyMs: 30, answerMs: 20, times: 4 });
+  await wait(300);
+  expect(killed).toBe(0);
+  silent = true;
+  await wait(100);
+  expect(killed).toBe(0);
+  await wait(300);
+  expect(killed).toBeGreaterThan(0);
+  stop();
+  server.closeAllConnections();
+  server.close();
 });

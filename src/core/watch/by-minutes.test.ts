@@ -99,9 +99,10 @@ describe.each([
   ['too hot', TOO_HOT],
   ['opened', OPENED],
 ])('%s', (_, cases) => {
-  test.each(cases)('%s', (_what, options, legs, says, how = {}) => {
-    expect(alarms(options, legs, how)).toEqual(says);
-  });
+  for (const [what, options, legs, says, how = {}] of cases)
+    test(what, () => {
+      expect(alarms(options, legs, how)).toEqual(says);
+    });
 });
 
 test('what has been said to be graver is not taken back to less a minute later', () => {
