@@ -23,6 +23,9 @@ export type FrontOptions = {
   fault: (error: unknown) => void;
 };
 
+/** A whole studio over a slow line takes its time; the head of a request may not. */
+const SLOWEST_MS = 30 * 60_000;
+
 /** A server that is not listening yet. */
 export function makeFront({ proxies, certificate, handle, fault }: FrontOptions): Server {
   const answer: RequestListener = (from, to) => {
@@ -49,5 +52,7 @@ export function makeFront({ proxies, certificate, handle, fault }: FrontOptions)
       else answerInWords(to, 500, 'That did not work. Nothing that was saved is lost.', false);
     });
   };
-  return certificate === null ? http(answer) : https(certificate, answer);
+  const server = certificate === null ? http(answer) : https(certificate, answer);
+  server.requestTimeout = SLOWEST_MS;
+  return server;
 }

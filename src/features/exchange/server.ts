@@ -5,5 +5,6 @@ export { writeImport } from './write';
 export { importOptions, type Imported } from './contracts';
 export { documentJsonSchema } from './document';
 export { csvZipBytes, jsonBytes } from './download';
-export { bringWhole, wholeBytes, type Brought } from './whole';
+export { bringWhole, type Brought } from './whole-in';
+export { wholeBytes } from './whole-out';
 export { matchPictures, type PictureMatch } from './pictures';

@@ -14,7 +14,8 @@ import { Refusal } from '@/platform/refusal';
 import { loadDemo } from '../../../demo/load';
 import { emptyDatabase } from '../../../test-support/studio';
 import { firstRun } from '../people/server';
-import { bringWhole, wholeBytes } from './whole';
+import { bringWhole } from './whole-in';
+import { wholeBytes } from './whole-out';
 
 const STUDIO = { name: 'New', timeZone: 'UTC', temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', crackAtC: 100, unloadAtC: 40 } as const; // prettier-ignore
 

@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { call } from '@/platform/client';
 import { ProblemNote } from '@/ui/Problem';
-import type { Brought } from '../whole';
+import type { Brought } from '../whole-in';
 
 /** The whole studio out as one file, and, while nothing is recorded here, in from one. */
 export function WholeStudio({ empty }: { empty: boolean }) {

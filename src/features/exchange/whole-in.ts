@@ -1,99 +1,18 @@
-/** The whole studio as one file: its records line by line, then every picture by its content. */
+/** A whole studio comes into an empty one. */
 import { createHash } from 'node:crypto';
-import { createReadStream, createWriteStream } from 'node:fs';
-import { mkdtemp, readdir, rm, stat } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { createInterface } from 'node:readline';
 import { Readable, type Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import tar from 'tar-stream';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { isDuplicate, refusedByTable, type Database, type Transaction } from '@/data/database';
-import { inOneMoment } from '@/data/export';
-import { readStudio } from '@/data/studio';
+import { newToken } from '@/data/ids';
 import { rebuildSummaries } from '@/data/summaries';
-import { canBeRun, clearForWhole, isEmptyStudio, layDown, letPersonCome, LooseEnd, STEP, sumOf, wholeRows, wholeTables, withoutOrder, type TableSum, type WholeTable } from '@/data/whole'; // prettier-ignore
+import { canBeRun, clearForWhole, isEmptyStudio, layDown, letPersonCome, LooseEnd, STEP, sumOf, wholeTables, withoutOrder, type TableSum, type WholeTable } from '@/data/whole'; // prettier-ignore
+import type { PictureStore } from '@/platform/objects';
 import { hashPassword } from '@/platform/passwords';
 import { refuse } from '@/platform/refusal';
-import { newToken } from '@/data/ids';
-import type { PictureStore } from '@/platform/objects';
-
-const FORMAT = 'jiten-whole-studio';
-const RECORDS = 'records.jsonl';
-const PICTURE = /^pictures\/([0-9a-f]{64})(\.original|-(?:small|medium|large)\.webp)$/;
-/** No row and no picture is as large. */
-const LINE_BYTES = 20_000_000;
-const FILE_BYTES = 100_000_000;
-
-const header = z.object({
-  format: z.literal(FORMAT),
-  version: z.literal(1),
-  step: z.string(),
-  studio: z.string(),
-  made: z.iso.datetime(),
-});
-const beginning = z.object({ table: z.string(), columns: z.array(z.string()) });
-const ending = z.object({
-  sum: z.object({ table: z.string(), rows: z.number(), sha256: z.string() }),
-});
-const row = z.array(z.union([z.string(), z.number(), z.boolean(), z.null()]));
-
-/** The records of one moment, a line each: what it is, then of each table its columns, its rows, its sum. */
-export const wholeLines = (db: Database, now: Date): AsyncGenerator<string> =>
-  inOneMoment(db, async function* (src) {
-    const studio = (await readStudio(src))?.name ?? '';
-    yield `${JSON.stringify({ format: FORMAT, version: 1, step: STEP, studio, made: now.toISOString() })}\n`;
-    for (const table of await wholeTables(src)) {
-      yield `${JSON.stringify({ table: table.name, columns: table.columns })}\n`;
-      const hash = createHash('sha256');
-      let rows = 0;
-      for await (const line of wholeRows(src, table)) {
-        hash.update(line).update('\n');
-        rows++;
-        yield `${line}\n`;
-      }
-      const sum: TableSum = { table: table.name, rows, sha256: hash.digest('hex') };
-      yield `${JSON.stringify({ sum })}\n`;
-    }
-    yield '{"end":true}\n';
-  });
-
-/** The file as it leaves. What is written while it leaves is not in it. */
-export async function* wholeBytes(
-  db: Database,
-  pictures: string,
-  now: Date,
-): AsyncGenerator<Uint8Array> {
-  const folder = await mkdtemp(join(tmpdir(), 'jiten-whole-'));
-  const pack = tar.pack();
-  try {
-    const path = join(folder, RECORDS);
-    await pipeline(Readable.from(wholeLines(db, now)), createWriteStream(path, { mode: 0o600 }));
-    const add = async (name: string, from: string): Promise<void> => {
-      const entry = pack.entry({ name, size: (await stat(from)).size });
-      await pipeline(createReadStream(from), entry as unknown as Writable);
-    };
-    const filled = (async () => {
-      await add(RECORDS, path);
-      for (const name of await pictureFiles(pictures))
-        await add(`pictures/${name}`, join(pictures, name.slice(0, 2), name));
-      pack.finalize();
-    })();
-    filled.catch((error: unknown) => pack.destroy(error as Error));
-    for await (const chunk of pack as unknown as AsyncIterable<Uint8Array>) yield chunk;
-    await filled;
-  } finally {
-    pack.destroy();
-    await rm(folder, { recursive: true, force: true });
-  }
-}
-
-async function pictureFiles(root: string): Promise<string[]> {
-  const folders = await readdir(root).catch(() => [] as string[]);
-  const found = await Promise.all(folders.sort().map((one) => readdir(join(root, one))));
-  return found.flat().filter((name) => PICTURE.test(`pictures/${name}`));
-}
+import { beginning, ending, FILE_BYTES, header, LINE_BYTES, PICTURE, RECORDS, row } from './whole-format'; // prettier-ignore
 
 const altered = (what: string) =>
   refuse(`This file was altered or cut off: ${what}. Nothing was brought in.`);
