@@ -257,6 +257,11 @@ test('where one is signed in is listed and ended, one’s own only', async () =>
   expect((await studio.act('people.end-session', { sessionId }, kai)).ok).toBe(true);
   expect(await findSession(studio.db, phone, now)).toBeNull();
   expect(await findSession(studio.db, here, now)).not.toBeNull();
+  // All at once; whoever carries it out without a page of their own keeps none. Others keep theirs.
+  const theirs = await createSession(studio.db, other.id, now);
+  expect((await studio.act('people.end-other-sessions', {}, kai)).ok).toBe(true);
+  expect(await listSessions(studio.db, kai.id, null, now)).toEqual([]);
+  expect(await findSession(studio.db, theirs, now)).not.toBeNull();
 });
 
 test('what is on record of somebody is handed out, and their name is taken out for good', async () => {
