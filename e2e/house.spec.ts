@@ -224,7 +224,9 @@ test('without a shell: made, tried and brought back from the room of backups', a
   await page.getByLabel(/^Type “Kiln Lane”/).fill('Kiln Lane');
   await go.click();
   // The studio of then knows the session, which was there when the backup was made.
-  await expect(page.getByRole('status')).toContainText(/The studio is as it was on/, { timeout: 120_000 });
+  await expect(page.getByRole('status')).toContainText(/The studio is as it was on/, {
+    timeout: 120_000,
+  });
   await page.goto(`${url()}/store`);
   await expect(page.getByRole('link', { name: /Before/ }).first()).toBeVisible();
   await expect(page.getByRole('link', { name: /After/ })).toHaveCount(0);
