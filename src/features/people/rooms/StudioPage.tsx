@@ -88,7 +88,7 @@ export async function StudioPage() {
             </Button>
           </Section>
           <Section title="Settings">
-            <StudioForm studio={studio} />
+            <StudioForm key={`${studio.name} ${studio.timeZone}`} studio={studio} />
           </Section>
         </>
       )}
