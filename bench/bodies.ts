@@ -6,9 +6,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { migrate } from '../src/data/migrations';
-import { startApplication } from '../src/keeper/application';
+import { startApplication } from '../test-support/application';
 import type { Dumped } from '../src/keeper/backup/dump';
-import { freePort } from '../src/keeper/port';
 import { ensureDatabase, openOn } from '../src/keeper/server';
 import { build } from '../scripts/build';
 import { median } from './measure';
@@ -41,17 +40,7 @@ export async function benchBodies(server: Dumped): Promise<void> {
   await migrate(db);
   await db.destroy();
   const data = mkdtempSync(join(tmpdir(), 'jiten-bodies-'));
-  const application = await startApplication({
-    host: '127.0.0.1',
-    port: await freePort(),
-    env: {
-      JITEN_DB_SOCKET: server.folder.socket,
-      JITEN_DB_KEY: server.folder.key,
-      JITEN_DB_NAME: 'bodies',
-      JITEN_DATA: data,
-      JITEN_LOG: 'fatal',
-    },
-  });
+  const application = await startApplication({ server, name: 'bodies' }, data);
   const { url, pid } = application;
   const json = { 'content-type': 'application/json' };
   const opened = await fetch(`${url}/api/door/first-run`, {

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { expect } from '@playwright/test';
 import { ensureDatabase, openOn, startDatabase, type RunningDatabase } from '../src/keeper/server';
 import type { Database } from '../src/data/database';
-import { startApplication, type RunningApplication } from './application';
+import { startApplication, type RunningApplication } from '../test-support/application';
 import { PASSWORD, test, seenOnce } from './support';
 
 test.describe.configure({ mode: 'serial' });

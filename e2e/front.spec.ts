@@ -1,9 +1,8 @@
 /** What the front holds back: scripts that are not the server's own, and cookies in the clear. */
-import { readFileSync } from 'node:fs';
 import { expect, request } from '@playwright/test';
 import { DEMO_PASSWORD } from '../demo/studio';
 import { folderOf } from '../src/keeper/folder';
-import { startApplication } from './application';
+import { startApplication } from '../test-support/application';
 import { DEMO, signIn, test } from './support';
 
 test('every main view keeps to the policy, and a foreign script does not run', async ({ page }) => {
@@ -47,10 +46,8 @@ test('every main view keeps to the policy, and a foreign script does not run', a
 
 test('under a certificate the session goes over TLS only, by itself', async () => {
   const folder = folderOf(process.env.JITEN_E2E_FOLDER as string);
-  const server = { folder } as Parameters<typeof startApplication>[0]['server'];
   const at = 'test-support/certificates';
-  expect(readFileSync(`${at}/leaf.pem`, 'utf8')).toContain('BEGIN');
-  const application = await startApplication({ server, name: 'demo' }, folder.data, {
+  const application = await startApplication({ server: { folder }, name: 'demo' }, folder.data, {
     JITEN_TLS_CERT: `${at}/leaf.pem`,
     JITEN_TLS_KEY: `${at}/leaf.key`,
   });

@@ -243,5 +243,8 @@ test('a port that was asked for and is taken ends the start in one line, with no
     `Port ${port} is taken by another program. Stop that one, or start with another PORT.`,
   );
   server.close();
+  const unread = start({ JITEN_TLS_CERT: 'nowhere.pem', JITEN_TLS_KEY: 'nowhere.key' });
+  expect(await unread.over).toBe(1);
+  expect(unread.said().trim()).toBe('The certificate’s file nowhere.pem cannot be read.');
   expect(Object.values(children()).filter(stillRuns)).toEqual([]);
 });

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { loadDemo } from '../demo/load';
 import { ensureDatabase, openOn, startDatabase } from '../src/keeper/server';
 import { migrate } from '../src/data/migrations';
-import { startApplication, type RunningApplication } from './application';
+import { startApplication, type RunningApplication } from '../test-support/application';
 
 /** One database server; applications on two empty studios and one on the demo studio. */
 export default async function setup(): Promise<() => Promise<void>> {

@@ -5,6 +5,8 @@ import { DEMO_PASSWORD, PEOPLE } from '../demo/studio';
 import type { Database } from '../src/data/database';
 import { forgetOld } from '../src/data/retention';
 import { readStudio } from '../src/data/studio';
+import { readCertificate } from '../src/front/certificate';
+import { namedProxies } from '../src/front/peer';
 import { House } from '../src/keeper/house';
 import { portFor } from '../src/keeper/port';
 import { build } from './build';
@@ -71,6 +73,9 @@ function askedPort(): number | null {
 
 async function main(): Promise<void> {
   const asked = askedPort();
+  // What cannot be read is said now, in one line, and not by an application that falls.
+  namedProxies(process.env.JITEN_PROXY);
+  readCertificate(process.env.JITEN_TLS_CERT, process.env.JITEN_TLS_KEY);
   build();
   house = await House.open({
     data,

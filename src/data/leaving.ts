@@ -2,11 +2,11 @@
 import { SOMEBODY } from '@/core/studio';
 import type { Row, Source } from './database';
 import { findPerson, type Person } from './people';
+import { references } from './references';
+import { WAYS_IN } from './sessions';
 
-/** Tables that hold only ways in, which end when somebody leaves. */
-const WAYS_IN = ['session', 'known_device', 'reset_link'];
 /** Answers to acts that were carried out; the acts themselves are on record. */
-const UNTOLD = new Set([...WAYS_IN, 'operation', 'merger']);
+const UNTOLD = new Set<string>([...WAYS_IN, 'operation', 'merger']);
 const SECRETS = new Set(['token', 'token_hash', 'password_hash']);
 
 export type PersonRecord = {
@@ -15,16 +15,6 @@ export type PersonRecord = {
   /** Rows in which they stand, by table; `because` names the column. */
   records: { table: string; because: string; rows: Row[] }[];
 };
-
-/** Columns that say who: by the database's own list of what refers to people. */
-async function whoColumns(src: Source): Promise<{ table: string; column: string }[]> {
-  const rows: Row[] = await src('information_schema.KEY_COLUMN_USAGE')
-    .whereRaw('TABLE_SCHEMA = DATABASE() AND REFERENCED_TABLE_SCHEMA = DATABASE()')
-    .where('REFERENCED_TABLE_NAME', 'person')
-    .orderBy(['TABLE_NAME', 'COLUMN_NAME'])
-    .select('TABLE_NAME as table', 'COLUMN_NAME as column');
-  return rows as { table: string; column: string }[];
-}
 
 /** Everything that names this person; null when there is nobody of that id. */
 export async function recordOfPerson(
@@ -35,7 +25,7 @@ export async function recordOfPerson(
   const person = await findPerson(src, id);
   if (person === null) return null;
   const records: PersonRecord['records'] = [];
-  for (const { table, column } of await whoColumns(src)) {
+  for (const { table, column } of await references(src, 'person')) {
     if (UNTOLD.has(table)) continue;
     const rows: Row[] = await src(table).where({ [column]: id });
     const told = rows.map((row) =>
@@ -57,15 +47,22 @@ export async function forgetName(
   noPassword: string,
   now: Date,
 ): Promise<void> {
-  for (const table of WAYS_IN) await src(table).where({ person_id: id }).delete();
-  await src('invitation').where({ name }).whereNotNull('used_at').update({ name: SOMEBODY });
-  await src('person')
-    .where({ id })
-    .update({
-      name: SOMEBODY,
-      // Unlike any that can be typed, and free again for somebody else.
-      login: id,
-      password_hash: noPassword,
-      disabled_at: src.raw('COALESCE(disabled_at, ?)', [now]),
-    });
+  // A double of theirs bears the name as well.
+  const doubles = await src('person').where({ merged_into: id }).select('id', 'name');
+  for (const one of [{ id, name }, ...doubles]) {
+    for (const table of WAYS_IN) await src(table).where({ person_id: one.id }).delete();
+    await src('invitation')
+      .where({ name: one.name })
+      .whereNotNull('used_at')
+      .update({ name: SOMEBODY });
+    await src('person')
+      .where({ id: one.id })
+      .update({
+        name: SOMEBODY,
+        // Unlike any that can be typed, and free again for somebody else.
+        login: one.id,
+        password_hash: noPassword,
+        disabled_at: src.raw('COALESCE(disabled_at, ?)', [now]),
+      });
+  }
 }

@@ -3,6 +3,8 @@
  * what refers to what, and each step is kept as a move that can be taken back.
  */
 import type { Row, Source } from './database';
+import { references, type Reference } from './references';
+import { WAYS_IN } from './sessions';
 
 export const MERGED_KINDS = ['body', 'coating', 'kiln', 'person'] as const;
 export type MergedKind = (typeof MERGED_KINDS)[number];
@@ -27,19 +29,9 @@ const STAYS: Readonly<Record<string, string>> = {
   merger: 'tells what was merged by whom',
 };
 
-type Reference = { table: string; column: string };
-
-/** Every column that refers to a table, from the database's own catalogue. */
-async function referencesTo(src: Source, table: string): Promise<Reference[]> {
-  const rows: Row[] = await src('information_schema.KEY_COLUMN_USAGE')
-    .whereRaw('TABLE_SCHEMA = DATABASE() AND REFERENCED_TABLE_SCHEMA = DATABASE()')
-    .where('REFERENCED_TABLE_NAME', table)
-    .orderBy(['TABLE_NAME', 'COLUMN_NAME'])
-    .select('TABLE_NAME as of', 'COLUMN_NAME as by');
-  return rows
-    .map((row) => ({ table: row.of as string, column: row.by as string }))
-    .filter((one) => STAYS[one.table] === undefined);
-}
+/** Every column that refers to a table and is led over. */
+const referencesTo = async (src: Source, table: string): Promise<Reference[]> =>
+  (await references(src, table)).filter((one) => STAYS[one.table] === undefined);
 
 async function keyOf(src: Source, table: string): Promise<string[]> {
   return src('information_schema.KEY_COLUMN_USAGE')
@@ -132,8 +124,7 @@ export async function putAway(
     .where({ id: from })
     .first(src.raw('CAST(?? AS CHAR) AS was', [column]));
   if (kind === 'person')
-    for (const table of ['session', 'known_device', 'reset_link'])
-      await src(table).where({ person_id: from }).delete();
+    for (const table of WAYS_IN) await src(table).where({ person_id: from }).delete();
   return moveOf(
     kind,
     from,

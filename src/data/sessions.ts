@@ -4,6 +4,8 @@ import { newId, newToken, tokenHash } from './ids';
 import { person, type Person } from './people';
 
 const DAY = 86_400_000;
+/** Tables of a person's ways in; they end when somebody leaves or was a double. */
+export const WAYS_IN = ['session', 'known_device', 'reset_link'] as const;
 /** A session ends when nobody has used it for so long, and at the latest after so long. */
 export const SESSION_DAYS = { idle: 30, most: 180 } as const;
 /** That it is in use is written down no more often than this, ms. */

@@ -4,25 +4,15 @@
  */
 import { createHash } from 'node:crypto';
 import { insertMany, type Database, type Row, type Source, type Transaction } from './database';
+import { TABLES_LEFT_OUT } from './export';
 import { MIGRATIONS } from './migrations';
+import { references } from './references';
+import { WAYS_IN } from './sessions';
 
-/** Tables that stay, and why. */
-export const STAYS_BEHIND: Readonly<Record<string, string>> = {
-  session: 'a secret of who is signed in',
-  known_device: 'a secret of who is signed in',
-  reset_link: 'a secret that opens once',
-  invitation: 'a secret that lets somebody in',
-  share_link: 'a secret that lets somebody look',
-  kiln_token: 'a secret of a device',
-  attempt: 'tries to sign in, forgotten by themselves',
-  operation: 'answers to acts already carried out, for repeats only',
-  cell: 'follows from the observations',
-  cell_coat: 'follows from the observations',
-  sighting: 'follows from the observations',
-  migration_hold: 'the program’s own',
-  knex_migrations: 'the program’s own',
-  knex_migrations_lock: 'the program’s own',
-};
+/** Tables that stay, and why: people come along here, and so does what takes two apart again. */
+export const STAYS_BEHIND: Readonly<Record<string, string>> = Object.fromEntries(
+  Object.entries(TABLES_LEFT_OUT).filter(([table]) => !['person', 'merger'].includes(table)),
+);
 
 /** Tables that show whether anything has been recorded yet. */
 const SHOWS_WORK = ['piece', 'firing', 'coating', 'body', 'kiln'];
@@ -88,15 +78,32 @@ export async function isEmptyStudio(src: Source): Promise<boolean> {
   return found.every((row) => row === undefined);
 }
 
-/** Empties what a whole studio fills; people stay, and give way one by one to those who come. */
+/**
+ * Empties what a whole studio fills; people stay, and give way one by one to those who come. False when
+ * somebody has recorded something by now: whoever asked for it lets go of all.
+ */
 export async function clearForWhole(
   trx: Transaction,
   tables: readonly WholeTable[],
-): Promise<void> {
-  for (const { name } of tables) if (name !== 'person') await trx(name).delete();
+): Promise<boolean> {
+  let untouched = true;
+  for (const { name } of tables) {
+    if (name === 'person') continue;
+    const went = await trx(name).delete();
+    if (went > 0 && SHOWS_WORK.includes(name)) untouched = false;
+  }
+  return untouched;
 }
 
-/** Lays rows down as they came. */
+/** A row as it came, to be laid down. */
+export const rowOf = (table: WholeTable, values: readonly unknown[]): Record<string, unknown> =>
+  Object.fromEntries(
+    table.columns.map((name, i) => [
+      name,
+      table.moments.has(name) && typeof values[i] === 'string' ? new Date(values[i]) : values[i],
+    ]),
+  );
+
 export const layDown = (
   trx: Transaction,
   table: WholeTable,
@@ -105,21 +112,12 @@ export const layDown = (
   insertMany(
     trx,
     table.name,
-    rows.map((row) =>
-      Object.fromEntries(
-        table.columns.map((name, i) => [
-          name,
-          table.moments.has(name) && typeof row[i] === 'string' ? new Date(row[i]) : row[i],
-        ]),
-      ),
-    ),
+    rows.map((row) => rowOf(table, row)),
   );
-
-export type Comer = { id: string; name: string; login: string; role: string };
 
 /**
  * A person who comes takes the place of whoever signs in here under that name, with their password and
- * what they are signed in with; anybody else comes without a way in. Says who that was.
+ * what they are signed in with; anybody else comes without a way in.
  */
 export async function letPersonCome(
   trx: Transaction,
@@ -142,7 +140,7 @@ export async function letPersonCome(
     .where({ id: held.id })
     .update({ login: `${held.id}` });
   await trx('person').insert({ ...row, password_hash: held.password_hash });
-  for (const table of ['session', 'known_device', 'reset_link'])
+  for (const table of WAYS_IN)
     await trx(table).where({ person_id: held.id }).update({ person_id: id });
   for (const table of ['invitation', 'share_link', 'reset_link'])
     await trx(table).where({ created_by: held.id }).update({ created_by: id });
@@ -183,21 +181,13 @@ export async function withoutOrder<T>(
 export class LooseEnd extends Error {}
 
 async function looseEnds(trx: Transaction): Promise<string | null> {
-  const links: Row[] = await trx('information_schema.KEY_COLUMN_USAGE')
-    .whereRaw('TABLE_SCHEMA = DATABASE() AND REFERENCED_TABLE_SCHEMA = DATABASE()')
-    .select(
-      'TABLE_NAME as t',
-      'COLUMN_NAME as c',
-      'REFERENCED_TABLE_NAME as of',
-      'REFERENCED_COLUMN_NAME as by',
-    );
-  for (const { t, c, of, by } of links as Record<'t' | 'c' | 'of' | 'by', string>[]) {
-    const loose = await trx({ one: t })
-      .leftJoin({ other: of }, `other.${by}`, `one.${c}`)
-      .whereNotNull(`one.${c}`)
+  for (const { table, column, of, by } of await references(trx)) {
+    const loose = await trx({ one: table })
+      .leftJoin({ other: of }, `other.${by}`, `one.${column}`)
+      .whereNotNull(`one.${column}`)
       .whereNull(`other.${by}`)
       .first(trx.raw('1'));
-    if (loose !== undefined) return `${t}.${c}`;
+    if (loose !== undefined) return `${table}.${column}`;
   }
   return null;
 }

@@ -1,9 +1,8 @@
 /** An application for throwing away, attacked. */
 import { DEMO_PASSWORD } from '../../demo/studio';
-import { startApplication } from '../../src/keeper/application';
-import { freePort } from '../../src/keeper/port';
 import type { Dumped } from '../../src/keeper/backup/dump';
 import { openOn } from '../../src/keeper/server';
+import { startApplication } from '../../test-support/application';
 import { attack, type Attack, type Report } from './run';
 
 /** Lines of the application's log that tell of something it did not expect. */
@@ -21,18 +20,14 @@ export async function attackOn(
   how: Pick<Attack, 'bodies' | 'addresses' | 'seed' | 'progress'>,
 ): Promise<{ report: Report; faults: string[] }> {
   let said = '';
-  const application = await startApplication({
-    host: '127.0.0.1',
-    port: await freePort(),
-    env: {
-      JITEN_DB_SOCKET: server.folder.socket,
-      JITEN_DB_KEY: server.folder.key,
-      JITEN_DB_NAME: name,
-      JITEN_DATA: data,
-      JITEN_LOG: 'error',
+  const application = await startApplication(
+    { server, name },
+    data,
+    { JITEN_LOG: 'error' },
+    (bytes) => {
+      said += bytes.toString();
     },
-    said: (bytes) => (said += bytes.toString()),
-  });
+  );
   let died = false;
   void application.ended.then(() => (died = true));
   const db = openOn(server, name);

@@ -8,12 +8,14 @@ import type { z } from 'zod';
 import { isDuplicate, refusedByTable, type Database, type Transaction } from '@/data/database';
 import { newToken } from '@/data/ids';
 import { rebuildSummaries } from '@/data/summaries';
-import { canBeRun, clearForWhole, isEmptyStudio, layDown, letPersonCome, LooseEnd, STEP, sumOf, wholeTables, withoutOrder, type TableSum, type WholeTable } from '@/data/whole'; // prettier-ignore
+import { canBeRun, clearForWhole, isEmptyStudio, layDown, letPersonCome, LooseEnd, rowOf, STEP, sumOf, wholeTables, withoutOrder, type TableSum, type WholeTable } from '@/data/whole'; // prettier-ignore
 import type { PictureStore } from '@/platform/objects';
 import { hashPassword } from '@/platform/passwords';
 import { refuse } from '@/platform/refusal';
 import { beginning, ending, FILE_BYTES, header, LINE_BYTES, PICTURE, RECORDS, row } from './whole-format'; // prettier-ignore
 
+const notEmpty = () =>
+  refuse('Something has been recorded here already. A whole studio comes into an empty one only.');
 const altered = (what: string) =>
   refuse(`This file was altered or cut off: ${what}. Nothing was brought in.`);
 
@@ -31,10 +33,7 @@ export async function bringWhole(
   const noPassword = await hashPassword(newToken());
   try {
     return await withoutOrder(db, async (trx) => {
-      if (!(await isEmptyStudio(trx)))
-        throw refuse(
-          'Something has been recorded here already. A whole studio comes into an empty one only.',
-        );
+      if (!(await isEmptyStudio(trx))) throw notEmpty();
       const extract = tar.extract();
       const incoming = pipeline(Readable.from(body), extract as unknown as Writable);
       incoming.catch(() => undefined);
@@ -115,7 +114,7 @@ async function layRecords(
       `This file was made by another version of the program (${head.step.slice(0, 40)}; this one has ${STEP}). Bring it in with that version, or use a backup, which every newer version understands.`,
     );
   const known = new Map((await wholeTables(trx)).map((table) => [table.name, table]));
-  await clearForWhole(trx, [...known.values()]);
+  if (!(await clearForWhole(trx, [...known.values()]))) throw notEmpty();
   const tables: TableSum[] = [];
   for (let line = await next(); line !== '{"end":true}'; line = await next()) {
     const begun = parsed(beginning, line);
@@ -140,14 +139,7 @@ async function layTable(
   const came = new Set<unknown>();
   let held: unknown[][] = [];
   const lay = async (): Promise<void> => {
-    if (people)
-      for (const one of held) {
-        const fields = table.columns.map((name, i) => [
-          name,
-          table.moments.has(name) && typeof one[i] === 'string' ? new Date(one[i]) : one[i],
-        ]);
-        await letPersonCome(trx, Object.fromEntries(fields) as Record<string, unknown>, noPassword);
-      }
+    if (people) for (const one of held) await letPersonCome(trx, rowOf(table, one), noPassword);
     else await layDown(trx, table, held);
     held = [];
   };

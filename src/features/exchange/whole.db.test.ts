@@ -165,6 +165,16 @@ test('what is foreign, cut off, altered or of another version is refused in word
   await db.destroy();
 }, 240_000);
 
+test('of two that come at once one is here, and the other is told that it is no empty studio any more', async () => {
+  const { db } = await empty('test_whole_twice', 'newcomer');
+  const store = folderStore(join(folder, 'twice'));
+  const both = await Promise.allSettled([1, 2].map(() => bringWhole(db, store, sent(whole))));
+  expect(both.map(({ status }) => status).sort()).toEqual(['fulfilled', 'rejected']);
+  const people = (await from('person').pluck('id')) as string[];
+  expect(await sums(db, people)).toEqual(await sums(from, people));
+  await db.destroy();
+}, 240_000);
+
 /** The records with no row of a table, and a sum that says so. */
 function withoutTable(text: string, table: string): string {
   const lines = text.split('\n');

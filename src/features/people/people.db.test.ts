@@ -277,6 +277,10 @@ test('what is on record of somebody is handed out, and their name is taken out f
     await recordOfPerson(studio.db, '0193f7a0-0000-7000-8000-0000000000ff', new Date()),
   ).toBeNull();
 
+  // A double of hers bears a name too.
+  const twin = await joined('mia-twice');
+  await studio.must('merging.merge', { kind: 'person', fromId: twin.id, intoId: mia.id });
+
   const forget = (name: string, as?: Person) =>
     studio.act('people.forget-name', { personId: mia.id, name }, as);
   expect(await forget('Mia Other')).toMatchObject({ ok: false });
@@ -289,7 +293,7 @@ test('what is on record of somebody is handed out, and their name is taken out f
     .whereIn('DATA_TYPE', ['varchar', 'char', 'text', 'longtext'])
     .select('TABLE_NAME as t', 'COLUMN_NAME as c')) as { t: string; c: string }[];
   for (const { t, c } of tables.filter(({ t }) => t !== 'operation'))
-    expect([t, c, await studio.db(t).where(c, 'mia').first()]).toEqual([t, c, undefined]);
+    expect([t, c, await studio.db(t).where(c, 'like', 'mia%').first()]).toEqual([t, c, undefined]);
   expect(await studio.db('piece').where({ owner_id: mia.id }).first('notes')).toEqual({
     notes: 'hers',
   });

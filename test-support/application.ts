@@ -1,16 +1,18 @@
+/** The built application on a port of its own, for browsers, fuzzers and benches. */
 import { startApplication as start, type RunningApplication } from '../src/keeper/application';
 import { freePort } from '../src/keeper/port';
-import type { RunningDatabase } from '../src/keeper/server';
+import type { Dumped } from '../src/keeper/backup/dump';
 
 export type { RunningApplication };
 
-/** The built application on a port of its own, once it answers. */
-export async function startApplication(
-  { server, name }: { server: RunningDatabase; name: string },
+/** Begins it on a database of a server, with pictures in a folder, once it answers. */
+export const startApplication = async (
+  { server, name }: { server: Pick<Dumped, 'folder'>; name: string },
   data: string,
   env: Record<string, string> = {},
-): Promise<RunningApplication> {
-  return start({
+  said: (bytes: Buffer) => void = (bytes) => void process.stderr.write(bytes),
+): Promise<RunningApplication> =>
+  start({
     host: '127.0.0.1',
     port: await freePort(),
     env: {
@@ -21,6 +23,5 @@ export async function startApplication(
       JITEN_LOG: 'fatal',
       ...env,
     },
-    said: (bytes) => process.stderr.write(bytes),
+    said,
   });
-}
