@@ -1,6 +1,14 @@
 /** Who holds a data folder, and what a killed one leaves behind. */
 import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  closeSync,
+  mkdtempSync,
+  openSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
@@ -89,6 +97,20 @@ test('a damaged record of what was started is no reason not to start', async () 
   ownDirectory(folder.run);
   writeFileSync(join(folder.run, 'children.json'), '{"database": {"pid": "no"');
   expect(await endLeftovers(folder)).toEqual([]);
+});
+
+test('what was started is written whole: whoever has the old record open reads it to its end', () => {
+  ownDirectory(folder.run);
+  const path = join(folder.run, 'children.json');
+  noteChild(folder, 'application', process.pid);
+  const open = openSync(path, 'r');
+  noteChild(folder, 'database', process.pid);
+  expect(Object.keys(JSON.parse(readFileSync(open, 'utf8')) as object)).toEqual(['application']);
+  expect(Object.keys(JSON.parse(readFileSync(path, 'utf8')) as object)).toEqual([
+    'application',
+    'database',
+  ]);
+  closeSync(open);
 });
 
 test('the password is made once, long, and for its owner only; a damaged one is made anew', () => {

@@ -1,5 +1,5 @@
 /** Processes by number and birth: a number alone may belong to somebody else by now. */
-import { readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { z } from 'zod';
@@ -57,13 +57,18 @@ function readChildren(folder: Folder): Record<string, Born> {
   }
 }
 
+/** Whole or not at all: whoever reads it meanwhile, or after a kill, finds no half of it. */
+function write(folder: Folder, all: Record<string, Born>): void {
+  const beside = `${record(folder)}.new`;
+  writeFileSync(beside, JSON.stringify(all), { mode: 0o600 });
+  renameSync(beside, record(folder));
+}
+
 /** Writes down what was started, so that a later start can end what a killed one left. */
 export function noteChild(folder: Folder, name: string, pid: number): void {
   const one = bornOf(pid);
   if (one === null) return;
-  writeFileSync(record(folder), JSON.stringify({ ...readChildren(folder), [name]: one }), {
-    mode: 0o600,
-  });
+  write(folder, { ...readChildren(folder), [name]: one });
 }
 
 /** A server of before this record was kept: known by its own file and the folder it serves. */
@@ -90,6 +95,6 @@ export async function endLeftovers(folder: Folder): Promise<string[]> {
     await end(one, name === 'database' ? 60_000 : 5000);
     ended.push(`${name} (process ${one.pid})`);
   }
-  writeFileSync(record(folder), '{}', { mode: 0o600 });
+  write(folder, {});
   return ended;
 }
