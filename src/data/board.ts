@@ -215,21 +215,42 @@ export async function boardChoices(src: Source): Promise<BoardChoice[]> {
   }));
 }
 
-/** When anything of a board last changed, and how much there is of it; what is left open is every one. */
+/**
+ * One figure over the cells of a query that another write of any of them changes. The latest moment alone
+ * would not do: what was begun earlier may be there later.
+ */
+const changesIn = (src: Source) =>
+  src.raw("CONCAT(COALESCE(SUM(CRC32(CONCAT(id, changed_at))), 0), '/', COUNT(*)) AS mark");
+
+/** Changes with every change of the cells of a board; what is left open is every one. */
 export async function boardChanged(
   src: Source,
   { body, cone, atmosphere }: { body?: string | undefined; cone?: string | undefined; atmosphere?: string | undefined }, // prettier-ignore
-): Promise<{ at: string; cells: number }> {
+): Promise<string> {
   await freshen(src);
   const query = src('cell');
   if (body !== undefined) query.where('body_id', src('body').where('slug', body).select('id'));
   if (cone !== undefined) query.where({ cone });
   if (atmosphere !== undefined) query.where({ atmosphere });
-  const row: Row = (await query.first(
-    src.raw('CAST(MAX(changed_at) AS CHAR) AS at'),
-    src.raw('COUNT(*) AS cells'),
-  ))!;
-  return { at: row.at ?? '', cells: Number(row.cells) };
+  return ((await query.first(changesIn(src))) as Row).mark as string;
+}
+
+/** Changes with every change of the cells of a pair, either way round and on every board; or of one cell. */
+export async function placeChanged(
+  src: Source,
+  of: { base: string; over: string | null } | { cell: string },
+): Promise<string> {
+  await freshen(src);
+  const query = src('cell');
+  if ('cell' in of) query.where({ id: of.cell });
+  else {
+    const { base, over } = of;
+    query.where((one) => {
+      one.where({ base_slug: base, over_slug: over });
+      if (over !== null) one.orWhere({ base_slug: over, over_slug: base });
+    });
+  }
+  return ((await query.first(changesIn(src))) as Row).mark as string;
 }
 
 /** Cells that a coating takes part in, best known first. */

@@ -57,7 +57,7 @@ async function sumUp(src: Source, ids: readonly string[]): Promise<void> {
     if (empty.length > 0) await src('cell').whereIn('id', empty).delete();
     await writeSummaries(
       src,
-      [...byCell].map(([id, list]) => summaryRow(id, list)),
+      [...byCell].map(([id, list]) => summaryRow(src, id, list)),
     );
   }
 }
@@ -77,7 +77,7 @@ function bestPicture(rows: readonly Row[]): { sha: string | null; code: string }
   return { sha: best.sha, code: best.code };
 }
 
-function summaryRow(id: string, rows: readonly Row[]): Row {
+function summaryRow(src: Source, id: string, rows: readonly Row[]): Row {
   const unique = new Map(rows.map((row) => [`${row.piece_id}/${row.firing_id}`, row]));
   const summary = summarise(
     [...unique.values()].map((row) => ({
@@ -122,6 +122,8 @@ function summaryRow(id: string, rows: readonly Row[]): Row {
     last_seen: new Date(summary.lastSeen),
     generation: Math.min(...rows.map((row) => row.generation as number)),
     cone_known: CONE_KNOWN.find((known) => rows.some((row) => row.cone_known === known)),
+    // Also where the summary comes out the same: what it was made from did not.
+    changed_at: src.fn.now(6),
   };
 }
 
@@ -148,6 +150,7 @@ const SUMMARY_COLUMNS = [
   'last_seen',
   'generation',
   'cone_known',
+  'changed_at',
 ];
 
 /** Many cells in one statement: their rows exist and are held, so the insert always finds them. */

@@ -1,4 +1,5 @@
 import knexFactory, { type Knex } from 'knex';
+import { watchChanges } from './changes';
 
 export type { Row } from './rows';
 
@@ -22,7 +23,7 @@ type RawConnection = { query: (sql: string, done: (error: Error | null) => void)
 
 /** Opens a pool. Times are UTC both ways; sums come back as numbers by the repositories' own conversion. */
 export function openDatabase(address: DatabaseAddress): Database {
-  return knexFactory({
+  const db = knexFactory({
     client: 'mysql2',
     // Knex types dateStrings as a boolean; the driver also takes the list of types.
     connection: {
@@ -45,6 +46,8 @@ export function openDatabase(address: DatabaseAddress): Database {
     },
     acquireConnectionTimeout: 8000,
   });
+  watchChanges(db);
+  return db;
 }
 
 /** Deadlock, lock wait time-out, and Galera's certification failure: the transaction is to be tried again. */

@@ -1,6 +1,7 @@
 /** Who a kept picture belongs to, and on which boards it is seen: who may look is asked with that. */
 import type { BoardOf } from './board';
 import type { Row, Source } from './database';
+import { keepRead } from './kept';
 
 /** What a picture shows, as often as it is on record; `binned`: it, or its piece, was put away. */
 export type Shows = {
@@ -9,7 +10,15 @@ export type Shows = {
   binned: boolean;
 };
 
-export async function whatPictureShows(src: Source, sha: string): Promise<Shows[]> {
+/** Kept: a page asks for dozens of pictures at once. */
+export const whatPictureShows = keepRead({
+  most: 5000,
+  key: (sha: string) => sha,
+  read: readShows,
+  worth: (shows) => shows.length > 0,
+});
+
+async function readShows(src: Source, sha: string): Promise<Shows[]> {
   const rows: Row[] = await src('photo')
     .leftJoin('piece', 'piece.id', 'photo.piece_id')
     .where('photo.sha', sha)

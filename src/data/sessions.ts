@@ -1,6 +1,7 @@
 /** Who is signed in where, which devices are known, and links that set a forgotten password anew. */
 import type { Row, Source } from './database';
 import { newId, newToken, tokenHash } from './ids';
+import { keepRead } from './kept';
 import { person, type Person } from './people';
 
 const DAY = 86_400_000;
@@ -45,19 +46,31 @@ const alive = (src: Source, now: Date) =>
     .where('session.expires_at', '>', now)
     .where('session.seen_at', '>', idleSince(now));
 
+/** Asked with every request: kept until a session or a person changes. */
+const sessionOf = keepRead({
+  most: 2000,
+  key: (hash: string) => hash,
+  read: async (src: Source, hash: string) => {
+    const row: Row | undefined = await src('session')
+      .join('person', 'person.id', 'session.person_id')
+      .where('session.token_hash', hash)
+      .whereNull('person.disabled_at')
+      .first('person.*', 'session.seen_at', 'session.expires_at');
+    return row === undefined
+      ? null
+      : { person: person(row), seen: row.seen_at as Date, until: row.expires_at as Date };
+  },
+  worth: (found) => found !== null,
+});
+
 /** Whose session a token opens; that it was used is written down now and then. */
 export async function findSession(src: Source, token: string, now: Date): Promise<Person | null> {
-  const row = await alive(src, now)
-    .join('person', 'person.id', 'session.person_id')
-    .where('session.token_hash', tokenHash(token))
-    .whereNull('person.disabled_at')
-    .first('person.*', 'session.seen_at');
-  if (row === undefined) return null;
-  if (now.getTime() - (row.seen_at as Date).getTime() > SEEN_EVERY)
-    await src('session')
-      .where({ token_hash: tokenHash(token) })
-      .update({ seen_at: now });
-  return person(row);
+  const hash = tokenHash(token);
+  const found = await sessionOf(src, hash);
+  if (found === null || found.until <= now || found.seen <= idleSince(now)) return null;
+  if (now.getTime() - found.seen.getTime() > SEEN_EVERY)
+    await src('session').where({ token_hash: hash }).update({ seen_at: now });
+  return found.person;
 }
 
 export type OpenSession = { id: string; device: string; since: Date; seen: Date; here: boolean };

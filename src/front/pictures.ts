@@ -1,30 +1,36 @@
 /** Pictures are answered at the front: they are many, and need no page. */
 import { createReadStream } from 'node:fs';
-import { stat } from 'node:fs/promises';
+import { readFile, stat } from 'node:fs/promises';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { pipeline } from 'node:stream/promises';
 import { parseCookie } from 'cookie';
+import { LRUCache } from 'lru-cache';
 import { PICTURE_PATH, pictureFor } from '@/features/media/server';
 import { database } from '@/platform/database';
 import { pictureFolder } from '@/platform/objects';
 import { problemOf } from '@/platform/operation';
 import type { Problem } from '@/platform/refusal';
-import { STATUS } from '@/platform/respond';
 import { viewerBy } from '@/platform/who';
+import { refuse, STRANGER } from './refusing';
+
+/** Small ones are asked for by the dozen, and lie in memory: what a picture is called by is what it shows. */
+const SMALL_BYTES = 64 * 1024;
+const inMemory = new LRUCache<string, Buffer>({
+  maxSize: 48 * 1024 * 1024,
+  sizeCalculation: (bytes) => bytes.length,
+});
+
+/** The bytes of a small file; null of one that is better read while it is sent. */
+async function smallFile(path: string): Promise<Buffer | null> {
+  const kept = inMemory.get(path);
+  if (kept !== undefined) return kept;
+  if ((await stat(path)).size > SMALL_BYTES) return null;
+  const bytes = await readFile(path);
+  if (bytes.length > 0) inMemory.set(path, bytes);
+  return bytes;
+}
 
 const NO_SUCH: Problem = { code: 'not-found', message: 'There is no such picture.' };
-const STRANGER: Problem = {
-  code: 'not-signed-in',
-  message: 'Sign in, or ask for a new share link: this one does not open any more.',
-};
-
-function refuse(to: ServerResponse, problem: Problem): void {
-  to.writeHead(STATUS[problem.code], {
-    'content-type': 'application/json',
-    'cache-control': 'no-store',
-  });
-  to.end(JSON.stringify({ ok: false, problem }));
-}
 
 /** Answers a request for a picture; false when it is for something else. */
 export async function answerPicture(from: IncomingMessage, to: ServerResponse): Promise<boolean> {
@@ -45,9 +51,11 @@ export async function answerPicture(from: IncomingMessage, to: ServerResponse): 
       to.writeHead(304).end();
       return true;
     }
-    const { size: bytes } = await stat(file.path);
-    to.writeHead(200, { 'content-type': 'image/webp', 'content-length': bytes });
+    const bytes = await smallFile(file.path);
+    const { length } = bytes ?? { length: (await stat(file.path)).size };
+    to.writeHead(200, { 'content-type': 'image/webp', 'content-length': length });
     if (from.method === 'HEAD') to.end();
+    else if (bytes !== null) to.end(bytes);
     else await pipeline(createReadStream(file.path), to);
   } catch (error) {
     if (to.headersSent) to.destroy();

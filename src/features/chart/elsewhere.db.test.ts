@@ -8,7 +8,8 @@ import {
   type TestStudio,
 } from '../../../test-support/studio';
 import { pairAnywhere } from '@/data/board';
-import { chartData, zoomData } from './queries';
+import { chartData } from './queries';
+import { zoomData } from './zoom';
 
 let studio: TestStudio;
 let body: string;

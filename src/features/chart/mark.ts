@@ -1,30 +1,29 @@
 /** By what the chart that somebody was sent can be told from the one they would be sent now. */
 import { createHash } from 'node:crypto';
-import { boardChoices, boardChanged } from '@/data/board';
-import { listBodies } from '@/data/bodies';
-import { listCoatings } from '@/data/coatings';
 import type { Source } from '@/data/database';
+import { keepRead } from '@/data/kept';
 import type { Person } from '@/data/people';
 import { readStudio } from '@/data/studio';
+import { chartData, viewOf, type ChartView } from './queries';
 
-/**
- * Changes whenever anything of the chart does that this person sees: a cell of its board (of any board,
- * while the address leaves one open), what there is to choose from, the studio's settings, who they are.
- */
+const hash = (of: unknown): string =>
+  createHash('sha256').update(JSON.stringify(of)).digest('base64url');
+
+/** What a chart shows, as a short word. */
+const shown = keepRead({
+  most: 200,
+  key: (view: ChartView) => JSON.stringify(view),
+  read: async (src, view) => {
+    const [{ board, ...data }, studio] = await Promise.all([chartData(src, view), readStudio(src)]);
+    return hash([data, board && { ...board, positions: [...board.positions] }, studio]);
+  },
+});
+
+/** Changes whenever anything of the chart does that this person sees: what it shows, or who they are. */
 export async function chartMark(
   src: Source,
   person: Person,
   query: URLSearchParams,
 ): Promise<string> {
-  const get = (name: string): string | undefined => query.get(name) ?? undefined;
-  const [changed, bodies, coatings, choices, studio] = await Promise.all([
-    boardChanged(src, { body: get('body'), cone: get('cone'), atmosphere: get('atmosphere') }),
-    listBodies(src),
-    listCoatings(src),
-    boardChoices(src),
-    readStudio(src),
-  ]);
-  return createHash('sha256')
-    .update(JSON.stringify([person, query.toString(), changed, bodies, coatings, choices, studio]))
-    .digest('base64url');
+  return hash([person, query.toString(), await shown(src, viewOf(query))]);
 }

@@ -1,34 +1,17 @@
 import {
   boardCells,
   boardChoices,
-  cellOnBoard,
-  cellsAt,
+  boardChanged,
   pairAnywhere,
   type BoardChoice,
   type BoardOf,
-  type Cell,
-  type Elsewhere,
 } from '@/data/board';
-import { piecesOfCells, type CellPiece } from '@/data/cell-pieces';
-import type { Source } from '@/data/database';
-import { listFirings, type Firing } from '@/data/firings';
-import { listPhotos } from '@/data/photos';
-import { facesOf, layersOf } from '@/data/layers';
-import {
-  describeRegion,
-  describeZone,
-  faceWords,
-  nameIn,
-  zonesBearing,
-  type Face,
-  type Zone,
-} from '@/core/zones';
-import { boardOf, sortCones, type Board } from './board';
 import { listBodies, type Body } from '@/data/bodies';
+import { listCoatings, type Coating } from '@/data/coatings';
+import type { Source } from '@/data/database';
 import { entryAt } from '@/data/entries';
-import { coatNames, listCoatings, type Coating } from '@/data/coatings';
-import { cautionsOf, coatsOn } from '@/data/cautions';
-import { firedCautions } from '@/core/chemistry';
+import { keepRead } from '@/data/kept';
+import { boardOf, sortCones, type Board } from './board';
 
 /** What the address of the chart says. Everything may be missing. */
 export type ChartView = {
@@ -41,6 +24,14 @@ export type ChartView = {
   /** The pair that is open, "base/over": without a body it opens where it is best known. */
   at?: string;
 };
+
+/** What an address says of the chart, and nothing else that stands in it. */
+export function viewOf(query: URLSearchParams): ChartView {
+  const asked = ['body', 'cone', 'atmosphere', 'ground', 'refires', 'at'] as const;
+  return Object.fromEntries(
+    asked.flatMap((name) => (query.has(name) ? [[name, query.get(name)!]] : [])),
+  );
+}
 
 export type Chosen = { body: Body; cone: string; atmosphere: string; slips: string };
 
@@ -61,13 +52,26 @@ function fullest(choices: readonly BoardChoice[]): BoardChoice | undefined {
   return [...choices].sort((a, b) => b.cells - a.cells)[0];
 }
 
-/** The board for a view; what the view leaves open is filled with what the studio knows most of. */
-export async function chartData(src: Source, view: ChartView): Promise<ChartData> {
+/**
+ * The board for a view; what the view leaves open is filled with what the studio knows most of. Kept for
+ * all who look: not to be changed by who gets it.
+ */
+export const chartData = keepRead({
+  most: 200,
+  key: (view: ChartView) => JSON.stringify(view),
+  read: readChart,
+  marked: {
+    tables: ['cell', 'sighting'],
+    mark: boardChanged,
+  },
+});
+
+async function readChart(src: Source, view: ChartView): Promise<ChartData> {
   if (view.body === undefined && view.at !== undefined) {
     const [base = '', over = ''] = view.at.split('/');
     const [best] = await pairAnywhere(src, base, over === '' ? null : over);
     if (best !== undefined)
-      return chartData(src, {
+      return readChart(src, {
         ...view,
         body: best.body,
         cone: best.cone,
@@ -88,7 +92,7 @@ export async function chartData(src: Source, view: ChartView): Promise<ChartData
   const named = slug === undefined ? undefined : entryAt(bodies, slug);
   // An address of a body that was a double shows the body it is.
   if (named !== undefined && named.slug !== slug)
-    return chartData(src, { ...view, body: named.slug });
+    return readChart(src, { ...view, body: named.slug });
   const slugs = new Map(bodies.map((body) => [body.id, body.slug]));
   const asked = (choice: BoardChoice): boolean[] => [
     view.body === undefined || slugs.get(choice.bodyId) === view.body,
@@ -150,141 +154,7 @@ export async function chartData(src: Source, view: ChartView): Promise<ChartData
 
 /** The one board that a kept view shows; what it leaves open is filled with what the studio knows most of. */
 export async function boardOfView(src: Source, view: string): Promise<BoardOf> {
-  const { chosen } = await chartData(src, Object.fromEntries(new URLSearchParams(view)));
+  const { chosen } = await chartData(src, viewOf(new URLSearchParams(view)));
   if (chosen === null) return { body: '', cone: '', atmosphere: '', slips: '' };
   return { ...chosen, body: chosen.body.slug };
-}
-
-/** What may be seen of a firing through a share link: no notes. */
-type ZoomFiring = Pick<
-  Firing,
-  'kilnName' | 'no' | 'plannedFor' | 'targetCone' | 'reachedOrdinal' | 'reachedBound' | 'byLog'
->;
-
-export type ZoomPiece = Omit<CellPiece, 'ownerId' | 'shown'> & {
-  /** May whoever looks open its page? */
-  opens: boolean;
-  /** Which part of the piece is the cell: "light slip, upper third". */
-  where: string[];
-  /** What lies there, with how much of it. */
-  what: string;
-  /** What else its picture shows. */
-  besides: string[];
-  photos: { sha: string }[];
-  firing: ZoomFiring | null;
-};
-export type Zoom = {
-  cells: Cell[];
-  pieces: ZoomPiece[];
-  /** What to beware of in its coats. */
-  cautions: string[];
-  /** On which other boards it was seen, best known first. */
-  elsewhere: Elsewhere[];
-};
-
-/** Which cells are asked for: one pair on a board, or one cell by its id. */
-export type ZoomOf = { base: string; over: string | null } | { cell: string };
-
-/** Everything behind one position of the board: its ways, their pieces, layers, firings and pictures. */
-export async function zoomData(
-  src: Source,
-  board: BoardOf,
-  of: ZoomOf,
-  opens: (piece: Pick<CellPiece, 'ownerId' | 'shown'>) => boolean = () => false,
-): Promise<Zoom> {
-  const [anywhere, cells] = await Promise.all([
-    'cell' in of ? [] : pairAnywhere(src, of.base, of.over),
-    'cell' in of ? cellOnBoard(src, board, of.cell) : cellsAt(src, board, of.base, of.over),
-  ]);
-  const elsewhere = anywhere.filter(
-    (one) =>
-      one.body !== board.body ||
-      one.cone !== board.cone ||
-      one.atmosphere !== board.atmosphere ||
-      one.slips !== board.slips,
-  );
-  if (cells.length === 0) return { cells: [], pieces: [], cautions: [], elsewhere };
-  const seen = await piecesOfCells(
-    src,
-    cells.map(({ id }) => id),
-  );
-  const ids = [...new Set(seen.map((one) => one.pieceId))];
-  const [faces, layers, photos, firings, coatings, bodies] = await Promise.all([
-    facesOf(src, ids),
-    layersOf(src, ids, ['done']),
-    listPhotos(src, { pieceIds: ids }),
-    listFirings(src, { ids: [...new Set(seen.map((one) => one.firingId))] }),
-    listCoatings(src),
-    listBodies(src),
-  ]);
-  const byCell = new Map(cells.map((cell) => [cell.id, cell]));
-  const names = {
-    coat: nameIn(coatNames(coatings)),
-    body: bodies.find(({ slug }) => slug === board.body)?.name ?? null,
-  };
-  const byFiring = new Map(
-    firings.map(
-      ({ id, kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound, byLog }) => [
-        id,
-        { kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound, byLog },
-      ],
-    ),
-  );
-  const pictures = new Map<string, { sha: string }[]>();
-  for (const { pieceId, firingId, sha } of photos) {
-    const at = `${pieceId}/${firingId}`;
-    pictures.set(at, [...(pictures.get(at) ?? []), { sha }]);
-  }
-  // Tiles of one lot bear the same: what is where on them is worked out once.
-  const borne = new Map<string, ReturnType<typeof zonesBearing>>();
-  const bearing = ({
-    pieceId,
-    cellId,
-    generation,
-  }: Pick<CellPiece, 'pieceId' | 'cellId' | 'generation'>): ReturnType<typeof zonesBearing> => {
-    const of = [faces.get(pieceId) ?? [], layers.get(pieceId) ?? []] as const;
-    const key = JSON.stringify([...of, cellId, generation], (name, value: unknown) =>
-      name === 'id' || name === 'pieceId' ? undefined : value,
-    );
-    const zones = borne.get(key) ?? zonesBearing(...of, generation, byCell.get(cellId)!);
-    borne.set(key, zones);
-    return zones;
-  };
-  // The coats of the cell itself, not of all that its pieces bear.
-  const used = seen.flatMap((one) => {
-    const own = faces.get(one.pieceId) ?? [];
-    return bearing(one).here.flatMap((zone) =>
-      coatsOn({ faces: own.filter(({ no }) => no === zone.face), layers: zone.stack }),
-    );
-  });
-  const cautions = await cautionsOf(src, used);
-  return {
-    cautions: firedCautions(used.flatMap(cautions)),
-    elsewhere,
-    cells,
-    pieces: seen.map(({ ownerId, shown, ...one }) => ({
-      ...one,
-      opens: opens({ ownerId, shown }),
-      ...whereabouts(faces.get(one.pieceId) ?? [], bearing(one), names),
-      photos: pictures.get(`${one.pieceId}/${one.firingId}`) ?? [],
-      firing: byFiring.get(one.firingId) ?? null,
-    })),
-  };
-}
-
-/** Which part of a piece is a cell, what lies there, and what else is to be seen on it. */
-function whereabouts(
-  faces: readonly Face[],
-  { here, others }: ReturnType<typeof zonesBearing>,
-  names: Parameters<typeof describeZone>[2],
-): Pick<ZoomPiece, 'where' | 'what' | 'besides'> {
-  const faceOf = (zone: Zone): Face => faces.find(({ no }) => no === zone.face)!;
-  const side = (zone: Zone): string =>
-    faces.length > 1 ? `${faceWords(faceOf(zone), names.coat)}, ` : '';
-  const what = (zone: Zone): string => describeZone(zone, faceOf(zone), names, { amounts: true });
-  return {
-    where: here.map((zone) => `${side(zone)}${describeRegion(zone)}`).reverse(),
-    what: here[0] === undefined ? '' : what(here[0]),
-    besides: [...new Set(others.map((zone) => describeZone(zone, faceOf(zone), names)))].reverse(),
-  };
 }

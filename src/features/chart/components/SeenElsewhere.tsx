@@ -5,7 +5,7 @@ import { coneWords } from '@/core/firing';
 import { count } from '@/core/units';
 import type { Elsewhere } from '@/data/board';
 import { Picture } from '@/ui/Picture';
-import type { Zoom } from '../queries';
+import type { Zoom } from '../zoom';
 import { groundWords, pairWords } from '../words';
 
 /** The same coats on other bodies, cones, airs and grounds, side by side; a touch goes there, the cell stays open. */

@@ -15,7 +15,7 @@ import { call } from '@/platform/client';
 import { pictureUrl } from '@/ui/Picture';
 import { ProblemNote } from '@/ui/Problem';
 import { Cautions } from '@/ui/Caution';
-import type { Zoom } from '../queries';
+import type { Zoom } from '../zoom';
 import { ARROWS } from './chart-keys';
 import { pairWords, placeWords, type Place } from '../words';
 import type { Pair } from '../board';

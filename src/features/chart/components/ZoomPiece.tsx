@@ -8,7 +8,7 @@ import Link from '@/ui/Link';
 import { MONO } from '@/ui/theme';
 import { calendarDay } from '@/ui/time';
 import { RunArrow, SignRow } from '../../drawings';
-import type { ZoomPiece as Piece } from '../queries';
+import type { ZoomPiece as Piece } from '../zoom';
 
 /** One piece of a cell: which part of it is meant, what lies there, how it was fired and came out. */
 export function ZoomPiece({ piece, units }: { piece: Piece; units: Units }) {
