@@ -133,7 +133,6 @@ async function write(browser: Browser, pairs: [string, string][]): Promise<void>
     const input = { firingId, zone: null, replace: false, place: 'desk', seenAt: new Date().toISOString(), seen, pieces: [{ pieceId, observationId: v7(), corrects: null, basedOn: null }] }; // prettier-ignore
     await ask('record', browser, '/api/act/opening.record', {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ id: v7(), input }),
     });
   }
