@@ -10,7 +10,7 @@ import type { Database, Row } from '../src/data/database';
 import { loadPieces } from '../src/data/pieces';
 import { readStudio } from '../src/data/studio';
 import { daySheet } from '../src/features/bench/sheet';
-import { zoomData } from '../src/features/chart/server';
+import { readZoom } from '../src/features/chart/zoom';
 import { pieceRoom } from '../src/features/pieces/server';
 import { questionData } from '../src/features/questions/server';
 import { perform } from '../src/platform/operation';
@@ -74,7 +74,7 @@ async function pages(server: Reached): Promise<void> {
     {
       name: 'Zoom of a cell of equal size',
       read: async (db) => {
-        const { pieces } = await zoomData(db, board, { base: 'glaze-3', over: 'glaze-4' });
+        const { pieces } = await readZoom(db, board, { base: 'glaze-3', over: 'glaze-4' });
         if (pieces.length === 0) throw new Error('The cell to zoom into is empty.');
       },
     },

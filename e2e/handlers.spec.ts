@@ -17,6 +17,7 @@ const READS = [
   '/api/calendar',
   `/api/pictures/${'a'.repeat(64)}/small`,
   '/api/zoom?body=saltbox&cone=6&atmosphere=oxidation&ground=&base=pitch',
+  '/api/board?body=saltbox&cone=6&atmosphere=oxidation&ground=',
 ];
 
 test('nobody: every door that shows or keeps something asks who is there', async ({ request }) => {
@@ -290,12 +291,19 @@ test('a picture and a chart that are unchanged are not sent again; what changed 
   expect((await get(path, picture.headers().etag)).status()).toBe(304);
   expect((await page.request.head(DEMO() + path)).status()).toBe(200);
 
+  for (const asked of [`/chart?${board}`, `/api/board?${board}`, `/api/zoom?${board}&base=gull`]) {
+    const sent = await get(asked);
+    const mark = sent.headers().etag!;
+    expect([asked, sent.status(), sent.headers()['cache-control']]).toEqual([asked, 200, 'private, no-cache']); // prettier-ignore
+    expect((await get(asked, mark)).status()).toBe(304);
+    // Another board or place: never by that mark.
+    const other = asked.replace('cone=6', 'cone=10').replace('oxidation', 'reduction');
+    expect((await get(other, mark)).status()).toBe(200);
+  }
   const chart = await get(`/chart?${board}`);
   const kept = chart.headers().etag!;
-  expect([chart.status(), chart.headers()['cache-control']]).toEqual([200, 'private, no-cache']);
-  expect((await get(`/chart?${board}`, kept)).status()).toBe(304);
-  // Another board, another person, nobody: never by that mark.
-  expect((await get(`/chart?${board}&refires=no`, kept)).status()).toBe(200);
+  expect(chart.headers().link).toContain(`</api/board?${board}>; rel=preload; as=fetch`);
+  // Another person, or nobody.
   await signIn(page, DEMO(), 'noor');
   expect((await get(`/chart?${board}`, kept)).status()).toBe(200);
   await page.context().clearCookies();

@@ -2,10 +2,10 @@
 import next from 'next';
 import { readCertificate } from '../src/front/certificate';
 import { makeFront } from '../src/front/front';
+import { answerKept } from '../src/front/kept-answers';
 import { answerByMark, markOf } from '../src/front/marks';
 import { answerPicture } from '../src/front/pictures';
 import { namedProxies } from '../src/front/peer';
-import { answerZoom } from '../src/front/zooms';
 import { log } from '../src/platform/log';
 
 const host = process.env.HOST ?? '127.0.0.1';
@@ -17,8 +17,8 @@ const server = makeFront({
   proxies: namedProxies(process.env.JITEN_PROXY),
   certificate: readCertificate(process.env.JITEN_TLS_CERT, process.env.JITEN_TLS_KEY),
   handle: async (from, to) => {
-    if ((await answerPicture(from, to)) || (await answerZoom(from, to))) return;
-    const mark = await markOf(from);
+    if ((await answerPicture(from, to)) || (await answerKept(from, to))) return;
+    const mark = await markOf(from, to);
     if (mark !== null && answerByMark(from, to, mark)) return;
     await page(from, to);
   },

@@ -235,21 +235,16 @@ export async function boardChanged(
   return ((await query.first(changesIn(src))) as Row).mark as string;
 }
 
-/** Changes with every change of the cells of a pair, either way round and on every board; or of one cell. */
+/** Changes with every change of the cells at a place of a board, or of one cell on it. */
 export async function placeChanged(
   src: Source,
+  board: BoardOf,
   of: { base: string; over: string | null } | { cell: string },
 ): Promise<string> {
   await freshen(src);
-  const query = src('cell');
+  const query = ofBoard(src, board);
   if ('cell' in of) query.where({ id: of.cell });
-  else {
-    const { base, over } = of;
-    query.where((one) => {
-      one.where({ base_slug: base, over_slug: over });
-      if (over !== null) one.orWhere({ base_slug: over, over_slug: base });
-    });
-  }
+  else query.where({ base_slug: of.base, over_slug: of.over });
   return ((await query.first(changesIn(src))) as Row).mark as string;
 }
 

@@ -1,13 +1,15 @@
 /**
- * The chart is asked for again and again, mostly unchanged: it leaves with a mark, and whoever still has the
- * one with that mark is told so instead of being sent it anew.
+ * The page of the chart is asked for again and again and is the same for every board, which comes by itself: it
+ * leaves with a mark, and whoever still has the one with that mark is told so instead of being sent it anew.
  */
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { parseCookie } from 'cookie';
-import { chartMark } from '@/features/chart/server';
+import { keepRead } from '@/data/kept';
+import { boardAhead, viewOf } from '@/features/chart/server';
+import { readStudio } from '@/data/studio';
 import { database } from '@/platform/database';
 import { pageFaults } from '@/platform/faults';
 import { viewerBy } from '@/platform/who';
@@ -25,8 +27,13 @@ const PARTS = [
   'next-router-state-tree',
 ];
 
-/** The mark of what would be sent; null where none is kept: another page, a stranger, a database away. */
-export async function markOf(from: IncomingMessage): Promise<string | null> {
+const studioNow = keepRead({ most: 1, key: () => '', read: readStudio });
+
+/**
+ * The mark of what would be sent; null where none is kept: another page, a stranger, a database away. What
+ * the page will ask for is said ahead of it.
+ */
+export async function markOf(from: IncomingMessage, to: ServerResponse): Promise<string | null> {
   if (from.method !== 'GET' && from.method !== 'HEAD') return null;
   const url = new URL(from.url!, 'http://here');
   if (url.pathname !== '/chart') return null;
@@ -34,12 +41,16 @@ export async function markOf(from: IncomingMessage): Promise<string | null> {
     const cookies = parseCookie(from.headers.cookie ?? '');
     const viewer = await viewerBy(database(), (name) => cookies[name], null, new Date());
     if (viewer === null || viewer.person === null) return null;
-    const mark = await chartMark(database(), viewer.person, url.searchParams);
+    const shown = JSON.stringify([viewer.person, await studioNow(database()), url.search]);
     const parts = PARTS.map((name) => String(from.headers[name] ?? ''));
     const whole = createHash('sha256')
       // A page that failed was sent with a mark too, and must not be taken for the real one.
-      .update([mark, buildId(), pageFaults(), from.headers['accept-encoding'], ...parts].join('\n'))
+      .update(
+        [shown, buildId(), pageFaults(), from.headers['accept-encoding'], ...parts].join('\n'),
+      )
       .digest('base64url');
+    if (parts.every((part) => part === ''))
+      to.setHeader('link', await boardAhead(database(), viewOf(url.searchParams)));
     return `W/"${whole}"`;
   } catch {
     return null;

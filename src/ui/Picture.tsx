@@ -1,13 +1,5 @@
 import Box from '@mui/material/Box';
-
-/** Address of a kept picture; `share` lets a share link see it. */
-export function pictureUrl(
-  sha: string,
-  size: 'small' | 'medium' | 'large',
-  share?: string | null,
-): string {
-  return `/api/pictures/${sha}/${size}${share ? `?share=${encodeURIComponent(share)}` : ''}`;
-}
+import { pictureUrl } from '@/platform/picture-url';
 
 /** A picture on the neutral grey it is to be judged on; without one, the grey alone. */
 export function Picture(props: {

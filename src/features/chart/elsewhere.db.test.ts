@@ -9,7 +9,7 @@ import {
 } from '../../../test-support/studio';
 import { pairAnywhere } from '@/data/board';
 import { chartData } from './queries';
-import { zoomData } from './zoom';
+import { elsewhereThan, zoomHere } from './zoom';
 
 let studio: TestStudio;
 let body: string;
@@ -39,13 +39,14 @@ test('what is untried here is listed where it was seen, either way round, the be
     ['oxidation', 'tarn', 1],
   ]);
   const here = { body, cone: '9', atmosphere: 'oxidation', slips: '' };
-  const untried = await zoomData(studio.db, here, { base: 'pitch', over: 'tarn' });
+  const pair = { base: 'pitch', over: 'tarn' };
+  const untried = await zoomHere(studio.db, here, pair);
   expect(untried).toMatchObject({ cells: [], pieces: [] });
-  expect(untried.elsewhere).toHaveLength(3);
+  expect(await elsewhereThan(studio.db, here, pair)).toHaveLength(3);
   // The board that is open is not elsewhere.
   const cone = all[1]!.cone;
-  const open = await zoomData(studio.db, { ...here, cone }, { base: 'pitch', over: 'tarn' });
-  expect(open.elsewhere.map(({ atmosphere }) => atmosphere)).toEqual(['heavy reduction']);
+  const others = await elsewhereThan(studio.db, { ...here, cone }, pair);
+  expect(others.map(({ atmosphere }) => atmosphere)).toEqual(['heavy reduction']);
   expect(await pairAnywhere(studio.db, 'gull', 'tarn')).toEqual([]);
 });
 

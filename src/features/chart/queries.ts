@@ -12,26 +12,7 @@ import type { Source } from '@/data/database';
 import { entryAt } from '@/data/entries';
 import { keepRead } from '@/data/kept';
 import { boardOf, sortCones, type Board } from './board';
-
-/** What the address of the chart says. Everything may be missing. */
-export type ChartView = {
-  body?: string;
-  cone?: string;
-  atmosphere?: string;
-  ground?: string;
-  /** 'no' leaves out what was seen after a refire. */
-  refires?: string;
-  /** The pair that is open, "base/over": without a body it opens where it is best known. */
-  at?: string;
-};
-
-/** What an address says of the chart, and nothing else that stands in it. */
-export function viewOf(query: URLSearchParams): ChartView {
-  const asked = ['body', 'cone', 'atmosphere', 'ground', 'refires', 'at'] as const;
-  return Object.fromEntries(
-    asked.flatMap((name) => (query.has(name) ? [[name, query.get(name)!]] : [])),
-  );
-}
+import { viewOf, type ChartView } from './view';
 
 export type Chosen = { body: Body; cone: string; atmosphere: string; slips: string };
 
@@ -66,7 +47,8 @@ export const chartData = keepRead({
   },
 });
 
-async function readChart(src: Source, view: ChartView): Promise<ChartData> {
+/** The same, not kept. */
+export async function readChart(src: Source, view: ChartView): Promise<ChartData> {
   if (view.body === undefined && view.at !== undefined) {
     const [base = '', over = ''] = view.at.split('/');
     const [best] = await pairAnywhere(src, base, over === '' ? null : over);

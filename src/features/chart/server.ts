@@ -1,4 +1,5 @@
-export { chartMark } from './mark';
-export { boardOfView, chartData, viewOf, type ChartData, type ChartView } from './queries';
-export { zoomData, zoomFor } from './zoom';
+export { boardAhead, boardAnswer } from './board-answer';
+export { boardOfView, chartData, type ChartData } from './queries';
+export { viewOf, type ChartView } from './view';
+export { elsewhereThan, zoomHere } from './zoom';
 export { zoomAnswer } from './zoom-answer';

@@ -1,23 +1,12 @@
 /** A zoom as it is sent: made once for all who may see the same of it, until something of it changes. */
-import { createHash } from 'node:crypto';
-import { promisify } from 'node:util';
-import { gzip } from 'node:zlib';
 import type { Source } from '@/data/database';
 import { maySeePiece } from '@/features/people';
+import { writtenOnce, type Sent } from '@/platform/sent';
 import type { Viewer } from '@/platform/who';
 import { boardOfView } from './queries';
-import { zoomData, zoomFor, type AnyZoom, type Eyes } from './zoom';
+import { elsewhereThan, zoomFor, zoomHere, type AnyZoom, type Eyes } from './zoom';
 
-export type Sent = { plain: Buffer; small: Buffer; mark: string };
-
-const squeeze = promisify(gzip);
-const kept = new WeakMap<AnyZoom, Map<string, Promise<Sent>>>();
-
-async function written(zoom: object): Promise<Sent> {
-  const plain = Buffer.from(JSON.stringify({ ok: true, data: zoom }));
-  const mark = `"${createHash('sha256').update(plain).digest('base64url')}"`;
-  return { plain, small: await squeeze(plain), mark };
-}
+const once = writtenOnce<AnyZoom>();
 
 /** What is behind the position that an address names; through a share link, of the board that it shows. */
 export async function zoomAnswer(
@@ -37,13 +26,15 @@ export async function zoomAnswer(
           slips: get('ground'),
         }
       : await boardOfView(src, link.view);
-  const zoom = await zoomData(src, board, of);
+  const [zoom, elsewhere] = await Promise.all([
+    zoomHere(src, board, of),
+    link === null ? elsewhereThan(src, board, of) : [],
+  ]);
   const eyes: Eyes = person === null ? null : (piece) => maySeePiece(person, piece);
   // Whoever may see the same pieces is sent the same.
   const same = eyes === null ? 'link' : zoom.pieces.map((piece) => Number(eyes(piece))).join('');
-  const versions = kept.get(zoom) ?? new Map<string, Promise<Sent>>();
-  kept.set(zoom, versions);
-  const made = versions.get(same) ?? written(zoomFor(zoom, eyes));
-  versions.set(same, made);
-  return made;
+  return once(zoom, `${same} ${JSON.stringify(elsewhere)}`, () => ({
+    ...zoomFor(zoom, eyes),
+    elsewhere,
+  }));
 }

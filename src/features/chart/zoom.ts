@@ -54,10 +54,12 @@ export type AnyZoom = {
   pieces: AnyPiece[];
   /** What to beware of in its coats. */
   cautions: string[];
+};
+export type Zoom = Omit<AnyZoom, 'pieces'> & {
+  pieces: ZoomPiece[];
   /** On which other boards it was seen, best known first. */
   elsewhere: Elsewhere[];
 };
-export type Zoom = Omit<AnyZoom, 'pieces'> & { pieces: ZoomPiece[] };
 
 /** Which cells are asked for: one pair on a board, or one cell by its id. */
 export type ZoomOf = { base: string; over: string | null } | { cell: string };
@@ -66,26 +68,43 @@ export type ZoomOf = { base: string; over: string | null } | { cell: string };
  * Everything behind one position of the board: its ways, their pieces, layers, firings and pictures. Kept
  * for all who look: not to be changed by who gets it.
  */
-export const zoomData = keepRead({
+export const zoomHere = keepRead({
   most: 400,
   key: (board: BoardOf, of: ZoomOf) => JSON.stringify([board, of]),
   read: readZoom,
   marked: {
     tables: ['cell', 'sighting'],
-    mark: (src, _board, of) => placeChanged(src, of),
+    mark: placeChanged,
   },
 });
+
+const anywhere = keepRead({
+  most: 400,
+  key: (base: string, over: string | null) => JSON.stringify([base, over]),
+  read: pairAnywhere,
+});
+
+/** On which other boards a pair was seen, either way round, the best known first. */
+export async function elsewhereThan(src: Source, board: BoardOf, of: ZoomOf): Promise<Elsewhere[]> {
+  if ('cell' in of) return [];
+  return (await anywhere(src, of.base, of.over)).filter(
+    (one) =>
+      one.body !== board.body ||
+      one.cone !== board.cone ||
+      one.atmosphere !== board.atmosphere ||
+      one.slips !== board.slips,
+  );
+}
 
 /** Which pieces' pages somebody may open; null through a share link, which shows a board and opens nothing. */
 export type Eyes = ((piece: Pick<CellPiece, 'ownerId' | 'shown'>) => boolean) | null;
 
 /** Of what is there, what somebody may see. */
-export function zoomFor(zoom: AnyZoom, eyes: Eyes): Zoom {
+export function zoomFor(zoom: AnyZoom, eyes: Eyes): Omit<Zoom, 'elsewhere'> {
   // Of ware that its owner does not show, only what stands for the cell.
   const standing = new Set(zoom.cells.map(({ photo }) => photo));
   return {
     ...zoom,
-    elsewhere: eyes === null ? [] : zoom.elsewhere,
     pieces: zoom.pieces.map(({ ownerId, shown, photos, ...piece }) => {
       const opens = eyes?.({ ownerId, shown }) ?? false;
       const all = opens || eyes === null;
@@ -98,19 +117,12 @@ export function zoomFor(zoom: AnyZoom, eyes: Eyes): Zoom {
   };
 }
 
-async function readZoom(src: Source, board: BoardOf, of: ZoomOf): Promise<AnyZoom> {
-  const [anywhere, cells] = await Promise.all([
-    'cell' in of ? [] : pairAnywhere(src, of.base, of.over),
-    'cell' in of ? cellOnBoard(src, board, of.cell) : cellsAt(src, board, of.base, of.over),
-  ]);
-  const elsewhere = anywhere.filter(
-    (one) =>
-      one.body !== board.body ||
-      one.cone !== board.cone ||
-      one.atmosphere !== board.atmosphere ||
-      one.slips !== board.slips,
-  );
-  if (cells.length === 0) return { cells: [], pieces: [], cautions: [], elsewhere };
+/** The same, not kept. */
+export async function readZoom(src: Source, board: BoardOf, of: ZoomOf): Promise<AnyZoom> {
+  const cells = await ('cell' in of
+    ? cellOnBoard(src, board, of.cell)
+    : cellsAt(src, board, of.base, of.over));
+  if (cells.length === 0) return { cells: [], pieces: [], cautions: [] };
   const seen = await piecesOfCells(
     src,
     cells.map(({ id }) => id),
@@ -167,7 +179,6 @@ async function readZoom(src: Source, board: BoardOf, of: ZoomOf): Promise<AnyZoo
   const cautions = await cautionsOf(src, used);
   return {
     cautions: firedCautions(used.flatMap(cautions)),
-    elsewhere,
     cells,
     pieces: seen.map((one) => ({
       ...one,

@@ -1,6 +1,6 @@
 /** Cautions go wherever a stack is shown: opening, zoom, share link. */
 import { firedCautions, HAZARDS } from '@/core/chemistry';
-import { zoomData } from '@/features/chart/server';
+import { zoomHere } from '@/features/chart/server';
 import { questionStudio } from '../../../test-support/questions';
 import {
   advance,
@@ -69,9 +69,9 @@ test('opening says what is on the piece in hand; the zoom what is on the cell, a
     atmosphere: firing!.atmosphere,
     slips: '',
   };
-  const both = await zoomData(studio.db, board, { cell: cell.id });
+  const both = await zoomHere(studio.db, board, { cell: cell.id });
   expect(both.cautions).toEqual(['Pitch: Runs off a rim.', HOLDS]);
-  const alone = await zoomData(studio.db, board, { base: 'pitch', over: null });
+  const alone = await zoomHere(studio.db, board, { base: 'pitch', over: null });
   expect(alone.pieces.length).toBeGreaterThan(0);
   expect(alone.cautions).toEqual(['Pitch: Runs off a rim.']);
 });

@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { boardCells, type BoardCell } from '@/data/board';
 import { listObservations } from '@/data/observations';
-import { zoomData } from '../chart/server';
+import { zoomHere } from '../chart/server';
 import {
   clearPieces,
   fired,
@@ -241,14 +241,14 @@ test('the zoom says which part of the tile is the cell, with what lies beneath, 
   const [cell] = await studio.db('cell').whereNotNull('over_slug').select('*');
   const { slug } = await studio.db('body').where({ id: cell.body_id }).first('slug');
   const of = { body: slug, cone: cell.cone, atmosphere: cell.atmosphere, slips: cell.slips };
-  const zoom = await zoomData(studio.db, of, { base: cell.base_slug, over: cell.over_slug });
+  const zoom = await zoomHere(studio.db, of, { base: cell.base_slug, over: cell.over_slug });
   const [piece] = zoom.pieces;
   expect(piece!.where).toEqual(['upper third']);
   expect(piece!.what).toMatch(/^Tarn \(1 dip\) over Pitch \(1 dip\) on /);
   expect(piece!.besides).toEqual([expect.stringMatching(/^Pitch on /)]);
   // A cell is found by its id as well, on its own board only.
-  expect((await zoomData(studio.db, of, { cell: cell.id })).cells).toHaveLength(1);
-  expect((await zoomData(studio.db, { ...of, cone: '10' }, { cell: cell.id })).cells).toEqual([]);
+  expect((await zoomHere(studio.db, of, { cell: cell.id })).cells).toHaveLength(1);
+  expect((await zoomHere(studio.db, { ...of, cone: '10' }, { cell: cell.id })).cells).toEqual([]);
 });
 
 test('a large cell is summed up when it is read, not while somebody saves', async () => {

@@ -3,13 +3,14 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { parseAsString, useQueryStates } from 'nuqs';
-import { useMemo, useRef, useState, useTransition, type KeyboardEvent } from 'react';
+import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { CELL } from '@/core/axes';
 import type { Units } from '@/core/units';
 import { count } from '@/core/units';
 import { coatsOfKey, describeStack, nameIn } from '@/core/zones';
 import type { BoardCell } from '@/data/board';
-import { positionKey, type AxisCoating, type Position } from '../board';
+import { positionKey } from '../board';
+import type { BoardSent } from '../board-answer';
 import { groundWords, placeWords } from '../words';
 import { filtersOf, passes } from '../board-filter';
 import { ChartGrid } from './ChartGrid';
@@ -35,27 +36,17 @@ const ZoomPanel = dynamic(() => import('./ZoomPanel').then((module) => module.Zo
   ssr: false,
 });
 
-export type ChartProps = {
-  bodies: { slug: string; name: string }[];
-  names: Record<string, string>;
-  chosen: { body: string; bodyName: string; cone: string; atmosphere: string; slips: string };
-  cones: string[];
-  atmospheres: string[];
-  grounds: string[];
-  /** Is what was seen after a refire shown? */
-  refires: boolean;
-  axis: AxisCoating[];
-  positions: Position[];
-  deeper: BoardCell[];
+export type ChartProps = NonNullable<BoardSent> & {
   units: Units;
   timeZone: string;
   share: string | null;
   mayMake: boolean;
+  /** Is another board on its way? */
+  pending: boolean;
 };
 
 /** The board: rows base, columns what goes over; turned round with `o`. */
 export function Chart(props: ChartProps) {
-  const [pending, startTransition] = useTransition();
   const [size, setSize] = useState<SizeName>('medium');
   const board = useRef<HTMLDivElement>(null);
   const positions = useMemo(
@@ -64,7 +55,7 @@ export function Chart(props: ChartProps) {
   );
   const [{ turn: way, at, show }, setView] = useQueryStates(VIEW);
   const turned = way === '1';
-  const { chosen, axis } = props;
+  const { chosen, axis, pending } = props;
   const name = (slug: string): string => props.names[slug] ?? slug;
   const place = {
     body: chosen.bodyName,
@@ -73,9 +64,9 @@ export function Chart(props: ChartProps) {
     atmosphere: chosen.atmosphere,
   };
 
-  /** Another board: the server is asked, and the way back is a page back. */
+  /** Another board: the way back is a page back. */
   const go = (part: Partial<Record<keyof typeof VIEW, string | null>>): void =>
-    void setView(part, { shallow: false, history: 'push', scroll: false, startTransition });
+    void setView(part, { history: 'push', scroll: false });
   const turn = (): void => {
     const pair = at?.split('/');
     void setView({
@@ -174,8 +165,17 @@ export function Chart(props: ChartProps) {
           width={SIZES[size]}
           stepsBack={(cell) => !passes(show, cell)}
           onOpen={({ base, over }) =>
-            // The way back closes it.
-            void setView({ at: `${base}/${over ?? ''}` }, { history: 'push' })
+            // The way back closes it; which board it stands on is said with it.
+            void setView(
+              {
+                body: chosen.body,
+                cone: chosen.cone,
+                atmosphere: chosen.atmosphere,
+                ground: chosen.slips,
+                at: `${base}/${over ?? ''}`,
+              },
+              { history: 'push' },
+            )
           }
         />
       </Box>

@@ -1,61 +1,112 @@
+'use client';
 import Button from '@mui/material/Button';
-import Link from '@/ui/Link';
-import { Suspense } from 'react';
-import { coatNames } from '@/data/coatings';
+import { useSearchParams } from 'next/navigation';
+import type { ReactNode } from 'react';
+import useSWR, { useSWRConfig } from 'swr';
 import { unitsOf, type Studio } from '@/data/studio';
-import { Nothing } from '@/ui/Page';
-import type { ChartData } from '../queries';
+import { call } from '@/platform/client';
+import Link from '@/ui/Link';
+import { Nothing, Page } from '@/ui/Page';
+import { ProblemNote } from '@/ui/Problem';
+import type { BoardSent } from '../board-answer';
+import { boardUrl, viewOf } from '../view';
 import { Chart } from './Chart';
+import { ChartWaiting } from './ChartWaiting';
 
-/** The chart of a view, or what to do while there is nothing on it. */
+async function readBoard(url: string): Promise<BoardSent> {
+  const answer = await call<BoardSent>(url, {});
+  if (!answer.ok) throw new Error(answer.problem.message);
+  return answer.data;
+}
+
+/** The board that an address names, read again whenever somebody comes back to it. */
+function useBoard(share: string | null) {
+  const query = useSearchParams();
+  const { mutate } = useSWRConfig();
+  return useSWR<BoardSent, Error>(boardUrl(viewOf(query), share), readBoard, {
+    keepPreviousData: true,
+    onSuccess: (board) => {
+      // What was left open is filled by now: the same board under its whole name need not be read again.
+      if (board === null || share !== null) return;
+      const { body, cone, atmosphere, slips: ground } = board.chosen;
+      const refires = board.refires ? {} : { refires: 'no' };
+      const whole = boardUrl({ body, cone, atmosphere, ground, ...refires }, null);
+      void mutate(whole, board, { revalidate: false });
+    },
+  });
+}
+
+/** The chart with its head, or what to do while there is nothing on it. */
 export function ChartRoom({
-  data,
+  title,
+  lead,
   studio,
   share,
   mayMake,
 }: {
-  data: ChartData;
+  title: string;
+  lead?: ReactNode;
   studio: Studio;
   share: string | null;
   mayMake: boolean;
 }) {
-  if (data.chosen === null || data.board === null) {
-    return (
-      <Nothing
-        act={
-          mayMake ? (
-            <Button component={Link} href="/store" variant="contained">
-              To the store
-            </Button>
-          ) : undefined
-        }
-      >
-        The chart fills as openings are written up. It begins with a body and its coatings in the
-        store.
-      </Nothing>
-    );
-  }
-  const { body, cone, atmosphere, slips } = data.chosen;
+  const { data: board, error, isLoading, mutate } = useBoard(share);
   return (
-    <Suspense>
-      <Chart
-        bodies={data.bodies
-          .filter((one) => !one.archived || one.id === body.id)
-          .map(({ slug, name }) => ({ slug, name }))}
-        names={coatNames(data.coatings)}
-        chosen={{ body: body.slug, bodyName: body.name, cone, atmosphere, slips }}
-        cones={data.cones}
-        atmospheres={data.atmospheres}
-        grounds={data.grounds}
-        refires={data.refires}
-        axis={data.board.axis}
-        positions={[...data.board.positions.values()]}
-        deeper={data.board.deeper}
-        units={unitsOf(studio)}
-        timeZone={studio.timeZone}
-        share={share}
-        mayMake={mayMake}
-      />
-    </Suspense>
+    <Page title={title} lead={lead} wide acts={mayMake && <Acts board={board ?? null} />}>
+      {error !== undefined && (
+        <ProblemNote
+          act={
+            <Button variant="outlined" onClick={() => void mutate()}>
+              Try again
+            </Button>
+          }
+        >
+          {board === undefined
+            ? error.message
+            : `${error.message} What is shown may be older than what is known.`}
+        </ProblemNote>
+      )}
+      {board === undefined && error === undefined && <ChartWaiting />}
+      {board === null && (
+        <Nothing
+          act={
+            mayMake ? (
+              <Button component={Link} href="/store" variant="contained">
+                To the store
+              </Button>
+            ) : undefined
+          }
+        >
+          The chart fills as openings are written up. It begins with a body and its coatings in the
+          store.
+        </Nothing>
+      )}
+      {board && (
+        <Chart
+          {...board}
+          pending={isLoading}
+          units={unitsOf(studio)}
+          timeZone={studio.timeZone}
+          share={share}
+          mayMake={mayMake}
+        />
+      )}
+    </Page>
+  );
+}
+
+function Acts({ board }: { board: BoardSent }) {
+  const { body, cone, atmosphere } = board?.chosen ?? {};
+  // The board that is shown, for a page that begins with it.
+  const query = new URLSearchParams(body === undefined ? {} : { body, cone: cone!, atmosphere: atmosphere! }); // prettier-ignore
+  return (
+    <>
+      <Button component={Link} href={`/tests/fired?${query.toString()}`} variant="outlined">
+        I hold a fired tile
+      </Button>
+      <Button component={Link} href="/studio#share" variant="outlined">
+        Share
+      </Button>
+    </>
   );
 }

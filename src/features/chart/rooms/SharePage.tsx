@@ -1,5 +1,5 @@
+import { Suspense } from 'react';
 import { readStudio } from '@/data/studio';
-import { chartData, viewOf } from '../server';
 import { ChartRoom } from '../components/ChartRoom';
 import { database } from '@/platform/database';
 import { heldLink } from '@/platform/viewer';
@@ -18,10 +18,15 @@ export async function SharePage({ params }: { params: Promise<{ id: string }> })
       </Page>
     );
   }
-  const data = await chartData(db, viewOf(new URLSearchParams(link.view)));
   return (
-    <Page title={studio.name} wide lead="What the glazes do here. Read only.">
-      <ChartRoom data={data} studio={studio} share={link.id} mayMake={false} />
-    </Page>
+    <Suspense>
+      <ChartRoom
+        title={studio.name}
+        lead="What the glazes do here. Read only."
+        studio={studio}
+        share={link.id}
+        mayMake={false}
+      />
+    </Suspense>
   );
 }
