@@ -6,12 +6,13 @@ import {
   type BoardChoice,
   type BoardOf,
 } from '@/data/board';
-import { listBodies, type Body } from '@/data/bodies';
-import { listCoatings, type Coating } from '@/data/coatings';
+import type { Body } from '@/data/bodies';
+import type { Coating } from '@/data/coatings';
 import type { Source } from '@/data/database';
 import { entryAt } from '@/data/entries';
 import { keepRead } from '@/data/kept';
 import { boardOf, sortCones, type Board } from './board';
+import { keptBodies, keptCoatings } from './lists';
 import { viewOf, type ChartView } from './view';
 
 export type Chosen = { body: Body; cone: string; atmosphere: string; slips: string };
@@ -66,8 +67,8 @@ export async function readChart(src: Source, view: ChartView): Promise<ChartData
   const whole =
     slug !== undefined && cone !== undefined && atmosphere !== undefined && slips !== undefined;
   const [bodies, coatings, choices, found] = await Promise.all([
-    listBodies(src),
-    listCoatings(src),
+    keptBodies(src),
+    keptCoatings(src),
     boardChoices(src),
     whole ? boardCells(src, { body: slug, cone, atmosphere, slips }) : null,
   ]);

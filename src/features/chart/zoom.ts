@@ -18,15 +18,16 @@ import {
   type Cell,
   type Elsewhere,
 } from '@/data/board';
-import { listBodies } from '@/data/bodies';
+
 import { cautionsOf, coatsOn } from '@/data/cautions';
 import { piecesOfCells, type CellPiece } from '@/data/cell-pieces';
-import { coatNames, listCoatings } from '@/data/coatings';
+import { coatNames } from '@/data/coatings';
 import type { Source } from '@/data/database';
 import { listFirings, type Firing } from '@/data/firings';
 import { keepRead } from '@/data/kept';
 import { facesOf, layersOf } from '@/data/layers';
 import { listPhotos } from '@/data/photos';
+import { keptBodies, keptCoatings } from './lists';
 
 /** What may be seen of a firing through a share link: no notes. */
 type ZoomFiring = Pick<
@@ -133,8 +134,8 @@ export async function readZoom(src: Source, board: BoardOf, of: ZoomOf): Promise
     layersOf(src, ids, ['done']),
     listPhotos(src, { pieceIds: ids }),
     listFirings(src, { ids: [...new Set(seen.map((one) => one.firingId))] }),
-    listCoatings(src),
-    listBodies(src),
+    keptCoatings(src),
+    keptBodies(src),
   ]);
   const byCell = new Map(cells.map((cell) => [cell.id, cell]));
   const names = {
