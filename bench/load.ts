@@ -1,14 +1,14 @@
 /**
- * `npm run load URL [SECONDS [PEOPLE]]`: a studio on the demo's data in use: people on the chart, two of them
+ * `npm run load URL [SECONDS [PEOPLE [BOARDS]]]`: a studio on the demo's data in use: people on the chart, two of them
  * writing up openings. Prints requests a second and how long each kind takes; run it against two versions, turn
- * about, on the same machine. It says what it does to the server, not what a browser paints.
+ * about, on the same machine. With BOARDS each person opens so many and is done: the same work for both. It says what it does to the server, not what a browser paints.
  */
 import { Agent, request } from 'node:http';
 import { gunzipSync } from 'node:zlib';
 import { v7 } from 'uuid';
 import { DEMO_PASSWORD } from '../demo/studio';
 
-const [url, seconds = '60', people = '40'] = process.argv.slice(2);
+const [url, seconds = '60', people = '40', boards = 'Infinity'] = process.argv.slice(2);
 if (url === undefined) {
   console.error('Say which: npm run load http://127.0.0.1:3000');
   process.exit(1);
@@ -122,7 +122,7 @@ async function open(browser: Browser, path: string, board: string): Promise<void
 
 /** Somebody opens a board, looks closer twice, and goes on; each picture is fetched once, as a browser does. */
 async function look(browser: Browser): Promise<void> {
-  while (Date.now() < until) {
+  for (let opened = 0; Date.now() < until && opened < Number(boards); opened++) {
     const board = among(BOARDS);
     const path = `/chart?${board}`;
     await open(browser, path, board);
@@ -141,9 +141,12 @@ async function look(browser: Browser): Promise<void> {
   }
 }
 
+/** How many still look at boards: when nobody does, nobody writes either. */
+let looking = 0;
+
 /** Somebody writes an opening up, piece by piece. */
 async function write(browser: Browser, pairs: [string, string][]): Promise<void> {
-  for (let i = 0; Date.now() < until; i++) {
+  for (let i = 0; Date.now() < until && looking > 0; i++) {
     const [firingId, pieceId] = pairs[i % pairs.length]!;
     const seen = { surface: 'gloss', opacity: null, colour: null, movementMm: i % 20, met: null, rating: null, verdict: null, note: '', signs: [] }; // prettier-ignore
     const input = { firingId, zone: null, replace: false, place: 'desk', seenAt: new Date().toISOString(), seen, pieces: [{ pieceId, observationId: v7(), corrects: null, basedOn: null }] }; // prettier-ignore
@@ -172,7 +175,11 @@ const pairs = await opened(technicians[0]!);
 apart = (await send(technicians[0]!, '/api/board', {})).status === 200;
 const began = performance.now();
 await Promise.all([
-  ...browsers.slice(0, -WRITERS).map(look),
+  ...browsers.slice(0, -WRITERS).map(async (browser) => {
+    looking++;
+    await look(browser);
+    looking--;
+  }),
   ...Array.from({ length: WRITERS }, (_, i) =>
     write(
       technicians[i]!,

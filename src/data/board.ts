@@ -216,8 +216,8 @@ export async function boardChoices(src: Source): Promise<BoardChoice[]> {
 }
 
 /**
- * One figure over the cells of a query that another write of any of them changes. The latest moment alone
- * would not do: what was begun earlier may be there later.
+ * One figure over the cells of a query that another write of any of them changes, also one that only marks
+ * it for being summed up. The latest moment alone would not do: what was begun earlier may be there later.
  */
 const changesIn = (src: Source) =>
   src.raw("CONCAT(COALESCE(SUM(CRC32(CONCAT(id, changed_at))), 0), '/', COUNT(*)) AS mark");
@@ -227,7 +227,6 @@ export async function boardChanged(
   src: Source,
   { body, cone, atmosphere }: { body?: string | undefined; cone?: string | undefined; atmosphere?: string | undefined }, // prettier-ignore
 ): Promise<string> {
-  await freshen(src);
   const query = src('cell');
   if (body !== undefined) query.where('body_id', src('body').where('slug', body).select('id'));
   if (cone !== undefined) query.where({ cone });
@@ -241,7 +240,6 @@ export async function placeChanged(
   board: BoardOf,
   of: { base: string; over: string | null } | { cell: string },
 ): Promise<string> {
-  await freshen(src);
   const query = ofBoard(src, board);
   if ('cell' in of) query.where({ id: of.cell });
   else query.where({ base_slug: of.base, over_slug: of.over });

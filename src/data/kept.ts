@@ -10,6 +10,8 @@ type Entry<T> = {
   tables: Set<string>;
   mark: string | null;
   at: number;
+  /** Is it being asked for its mark right now? Others who want to know wait for the same answer. */
+  asked: { now: number; same: Promise<boolean> } | null;
 };
 
 export type KeptRead<A extends unknown[], T> = {
@@ -42,7 +44,7 @@ export function keepRead<A extends unknown[], T>(
     // The mark before the read: what is written between the two is then asked for again, not missed.
     const mark = of.marked === undefined ? null : await of.marked.mark(src, ...args);
     const { value, tables } = await changes.reading(() => of.read(src, ...args));
-    return { value, since, tables, mark, at: Date.now() };
+    return { value, since, tables, mark, at: Date.now(), asked: null };
   }
 
   /** Does it still hold? One that was marked is brought up to now by its mark. */
@@ -53,7 +55,11 @@ export function keepRead<A extends unknown[], T>(
     const apart = new Set(of.marked.tables);
     if (changes.since(entry.since, [...entry.tables].filter((one) => !apart.has(one)))) return false; // prettier-ignore
     const now = changes.now;
-    if ((await of.marked.mark(src, ...args)) !== entry.mark) return false;
+    if (entry.asked?.now !== now) {
+      const { mark } = of.marked;
+      entry.asked = { now, same: mark(src, ...args).then((one) => one === entry.mark) };
+    }
+    if (!(await entry.asked.same)) return false;
     entry.since = Math.max(entry.since, now);
     return true;
   }

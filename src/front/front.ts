@@ -54,5 +54,8 @@ export function makeFront({ proxies, certificate, handle, fault }: FrontOptions)
   };
   const server = certificate === null ? http(answer) : https(certificate, answer);
   server.requestTimeout = SLOWEST_MS;
+  // A proxy, and a phone that looks at a board, keep a line open longer than the five seconds of the default.
+  server.keepAliveTimeout = 75_000;
+  server.headersTimeout = 80_000;
   return server;
 }
