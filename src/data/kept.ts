@@ -56,8 +56,10 @@ export function keepRead<A extends unknown[], T>(
     if (changes.since(entry.since, [...entry.tables].filter((one) => !apart.has(one)))) return false; // prettier-ignore
     const now = changes.now;
     if (entry.asked?.now !== now) {
-      const { mark } = of.marked;
-      entry.asked = { now, same: mark(src, ...args).then((one) => one === entry.mark) };
+      const same = of.marked.mark(src, ...args).then((one) => one === entry.mark);
+      entry.asked = { now, same };
+      // One that failed is asked again.
+      same.catch(() => (entry.asked = null));
     }
     if (!(await entry.asked.same)) return false;
     entry.since = Math.max(entry.since, now);
