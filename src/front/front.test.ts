@@ -1,14 +1,17 @@
 /** The front before anything behind it: what an address, a proxy and a certificate may be. */
-import { readFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import type { IncomingHttpHeaders, IncomingMessage } from 'node:http';
 import { request as overTls } from 'node:https';
 import { connect, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import { readAddress } from './address';
 import { publiclyTrusted, readCertificate } from './certificate';
 import { makeFront, type FrontOptions } from './front';
 import { answerByMark } from './marks';
 import { namedProxies, peerOf } from './peer';
+import { answerStatic } from './statics';
 
 const CERTIFICATES = 'test-support/certificates';
 const pem = (name: string): string => readFileSync(`${CERTIFICATES}/${name}.pem`, 'utf8');
@@ -191,6 +194,34 @@ describe('the server', () => {
       null,
       'no-store',
     ]);
+  });
+
+  test('scripts and letters come from memory, small where that is understood, and nothing from beside them', async () => {
+    const build = mkdtempSync(join(tmpdir(), 'jiten-front-'));
+    mkdirSync(join(build, 'static/chunks'), { recursive: true });
+    const script = 'let a = 1;\n'.repeat(500);
+    writeFileSync(join(build, 'static/chunks/a.js'), script);
+    writeFileSync(join(build, 'secret.js'), 'no');
+    const answer = answerStatic(build);
+    const port = await front({
+      handle: async (from, to) => {
+        if (!(await answer(from, to))) to.writeHead(404).end();
+      },
+    });
+    const ask = (path: string, encoding: string) =>
+      fetch(`http://127.0.0.1:${port}/_next/static/${path}`, {
+        headers: { 'accept-encoding': encoding },
+      });
+    for (const encoding of ['gzip', 'identity']) {
+      const sent = await ask('chunks/a.js', encoding);
+      expect(await sent.text()).toBe(script);
+      expect(sent.headers.get('content-encoding')).toBe(encoding === 'gzip' ? 'gzip' : null);
+      expect(Number(sent.headers.get('content-length')) < 500).toBe(encoding === 'gzip');
+      expect(sent.headers.get('cache-control')).toContain('immutable');
+    }
+    for (const path of ['chunks/b.js', '..%2Fsecret.js', 'chunks%2F..%2F..%2Fsecret.js', 'chunks'])
+      expect([path, (await ask(path, 'gzip')).status]).toEqual([path, 404]);
+    rmSync(build, { recursive: true });
   });
 
   test('an address that cannot be read is answered in words, in the form that was asked', async () => {

@@ -1,10 +1,13 @@
 'use client';
-import type { CSSProperties } from 'react';
+import { startTransition, useEffect, useState, type CSSProperties } from 'react';
 import { positionKey, type Pair, type Position } from '../board';
 import { cellWords, pairWords, placeWords, type Place } from '../words';
 import css from './board.module.css';
 import { CellPicture } from './CellPicture';
 import type { ChartProps } from './Chart';
+
+/** So many rows are in sight at first: they are drawn before the rest. */
+const FIRST_ROWS = 8;
 
 /** The cells themselves, with their heads that stay in sight. */
 export function ChartGrid({
@@ -29,6 +32,8 @@ export function ChartGrid({
   stepsBack: (cell: Position['main']) => boolean;
   onOpen: (pair: Pair) => void;
 }) {
+  const [whole, setWhole] = useState(false);
+  useEffect(() => startTransition(() => setWhole(true)), []);
   return (
     <div
       role="grid"
@@ -54,7 +59,7 @@ export function ChartGrid({
           </div>
         ))}
       </div>
-      {axis.map((line, row) => (
+      {axis.slice(0, whole ? axis.length : FIRST_ROWS).map((line, row) => (
         <div key={line.slug} role="row" className={css.row}>
           <div role="rowheader" className={css.line}>
             {line.name}
