@@ -7,6 +7,7 @@ import { pictureUrl } from '@/platform/picture-url';
 import { writtenOnce, type Sent } from '@/platform/sent';
 import type { Viewer } from '@/platform/who';
 import { positionKey, type AxisCoating, type Position } from './board';
+import { CORNER } from './corner';
 import { chartData, type ChartData } from './queries';
 import { boardUrl, viewOf, type ChartView } from './view';
 
@@ -23,6 +24,8 @@ export type BoardSent = {
   axis: AxisCoating[];
   positions: Position[];
   deeper: BoardCell[];
+  /** Only the corner of it that is in sight first: the rest is on its way. */
+  corner: boolean;
 } | null;
 
 export function boardSent(data: ChartData): BoardSent {
@@ -42,8 +45,28 @@ export function boardSent(data: ChartData): BoardSent {
     axis: data.board.axis,
     positions: [...data.board.positions.values()],
     deeper: data.board.deeper,
+    corner: false,
   };
 }
+
+/**
+ * The corner of a board that is in sight first, for the page that it arrives with: the pictures are painted
+ * before the page's own script runs. The board itself is read beside it, and stands in its place at once.
+ */
+export const boardCorner = keepRead({
+  most: 200,
+  key: (view: ChartView) => JSON.stringify(view),
+  read: async (src, view): Promise<BoardSent> => {
+    const data = await chartData(src, view);
+    const board = boardSent(data);
+    if (board === null) return null;
+    const place = new Map(board.axis.map(({ slug }, i) => [slug, i]));
+    const inSight = ({ base, over }: Position): boolean =>
+      (place.get(base) ?? 0) < CORNER.rows &&
+      (over === null || (place.get(over) ?? 0) + 1 < CORNER.columns);
+    return { ...board, positions: board.positions.filter(inSight), deeper: [], corner: true };
+  },
+});
 
 const once = writtenOnce<ChartData>();
 

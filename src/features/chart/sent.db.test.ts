@@ -10,7 +10,7 @@ import {
 } from '../../../test-support/studio';
 import type { Person } from '@/data/people';
 import type { Sent } from '@/platform/sent';
-import { boardAhead, boardAnswer, zoomAnswer } from './server';
+import { boardAhead, boardAnswer, boardCorner, zoomAnswer } from './server';
 import type { Zoom } from './zoom';
 
 let studio: TestStudio;
@@ -104,4 +104,15 @@ test('ware that its owner does not show is sent to those who may see it, and its
 test('what a page will ask for is said ahead of it', async () => {
   const ahead = await boardAhead(studio.db, { body: 'x', cone: '6' });
   expect(ahead).toBe('</api/board?body=x&cone=6>; rel=preload; as=fetch; crossorigin');
+});
+
+test('the corner that comes with a page is of the same board, and says that it is a corner', async () => {
+  const view = { body: new URLSearchParams(at).get('body')! };
+  const corner = (await boardCorner(studio.db, view))!;
+  const whole = (JSON.parse((await board(`body=${view.body}`)).plain.toString()) as { data: typeof corner }).data; // prettier-ignore
+  expect([corner.corner, whole.corner]).toEqual([true, false]);
+  expect(corner.chosen).toEqual(whole.chosen);
+  expect(corner.axis).toEqual(whole.axis);
+  const known = whole.positions.map(({ base, over }) => `${base}/${over}`);
+  for (const { base, over } of corner.positions) expect(known).toContain(`${base}/${over}`);
 });

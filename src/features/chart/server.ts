@@ -1,4 +1,4 @@
-export { boardAhead, boardAnswer } from './board-answer';
+export { boardAhead, boardAnswer, boardCorner } from './board-answer';
 export { boardOfView, chartData, type ChartData } from './queries';
 export { viewOf, type ChartView } from './view';
 export { elsewhereThan, zoomHere } from './zoom';

@@ -137,7 +137,7 @@ export function Chart(props: ChartProps) {
         onShow={(next) => void setView({ show: next })}
       />
       <Typography sx={{ mb: 1 }} role="status">
-        <b>{placeWords(place)}</b>: {count(tried, 'combination')} seen
+        <b>{placeWords(place)}</b>: {props.corner ? '…' : `${count(tried, 'combination')} seen`}
         {show !== null && left < tried
           ? `, ${left} of them ${filters.find(({ value }) => value === show)?.label ?? 'shown'}`
           : ''}

@@ -1,17 +1,16 @@
 'use client';
-import { startTransition, useEffect, useState, type CSSProperties } from 'react';
+import type { CSSProperties } from 'react';
 import { positionKey, type Pair, type Position } from '../board';
 import { cellWords, pairWords, placeWords, type Place } from '../words';
+import { CORNER } from '../corner';
 import css from './board.module.css';
 import { CellPicture } from './CellPicture';
 import type { ChartProps } from './Chart';
 
-/** So many rows are in sight at first: they are drawn before the rest. */
-const FIRST_ROWS = 8;
-
 /** The cells themselves, with their heads that stay in sight. */
 export function ChartGrid({
   axis,
+  corner,
   name,
   place,
   positions,
@@ -21,7 +20,7 @@ export function ChartGrid({
   stepsBack,
   onOpen,
   ...props
-}: Pick<ChartProps, 'axis' | 'units' | 'share'> & {
+}: Pick<ChartProps, 'axis' | 'corner' | 'units' | 'share'> & {
   name: (slug: string) => string;
   place: Place;
   positions: ReadonlyMap<string, Position>;
@@ -32,8 +31,7 @@ export function ChartGrid({
   stepsBack: (cell: Position['main']) => boolean;
   onOpen: (pair: Pair) => void;
 }) {
-  const [whole, setWhole] = useState(false);
-  useEffect(() => startTransition(() => setWhole(true)), []);
+  const [rows, columns] = corner ? [CORNER.rows, CORNER.columns] : [axis.length, axis.length + 1];
   return (
     <div
       role="grid"
@@ -59,12 +57,12 @@ export function ChartGrid({
           </div>
         ))}
       </div>
-      {axis.slice(0, whole ? axis.length : FIRST_ROWS).map((line, row) => (
+      {axis.slice(0, rows).map((line, row) => (
         <div key={line.slug} role="row" className={css.row}>
           <div role="rowheader" className={css.line}>
             {line.name}
           </div>
-          {Array.from({ length: axis.length + 1 }, (_, column) => {
+          {Array.from({ length: Math.min(columns, axis.length + 1) }, (_, column) => {
             const pair = pairAt(row, column);
             const position = positions.get(positionKey(pair.base, pair.over));
             const impossible = pair.base === pair.over && position === undefined;

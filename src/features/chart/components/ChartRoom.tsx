@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useSearchParams } from 'next/navigation';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import useSWR, { useSWRConfig } from 'swr';
 import { unitsOf, type Studio } from '@/data/studio';
 import { call } from '@/platform/client';
@@ -20,11 +20,15 @@ async function readBoard(url: string): Promise<BoardSent> {
 }
 
 /** The board that an address names, read again whenever somebody comes back to it. */
-function useBoard(share: string | null) {
+function useBoard(share: string | null, corner: BoardSent) {
   const query = useSearchParams();
   const { mutate } = useSWRConfig();
-  return useSWR<BoardSent, Error>(boardUrl(viewOf(query), share), readBoard, {
+  const url = boardUrl(viewOf(query), share);
+  // The corner that came with the page is of the board that the page was asked for, and of no other.
+  const [first] = useState({ url, corner });
+  return useSWR<BoardSent, Error>(url, readBoard, {
     keepPreviousData: true,
+    ...(first.url === url && first.corner !== null ? { fallbackData: first.corner } : {}),
     onSuccess: (board) => {
       // What was left open is filled by now: the same board under its whole name need not be read again.
       if (board === null || share !== null) return;
@@ -42,15 +46,18 @@ export function ChartRoom({
   lead,
   studio,
   share,
+  corner,
   mayMake,
 }: {
   title: string;
   lead?: ReactNode;
   studio: Studio;
   share: string | null;
+  /** What of the board came with the page. */
+  corner: BoardSent;
   mayMake: boolean;
 }) {
-  const { data: board, error, isLoading, mutate } = useBoard(share);
+  const { data: board, error, isLoading, mutate } = useBoard(share, corner);
   return (
     <Page title={title} lead={lead} wide acts={mayMake && <Acts board={board ?? null} />}>
       {error !== undefined && (
@@ -84,7 +91,7 @@ export function ChartRoom({
       {board && (
         <Chart
           {...board}
-          pending={isLoading}
+          pending={isLoading && !board.corner}
           units={unitsOf(studio)}
           timeZone={studio.timeZone}
           share={share}

@@ -25,6 +25,7 @@ export async function SharePage({ params }: { params: Promise<{ id: string }> })
         lead="What the glazes do here. Read only."
         studio={studio}
         share={link.id}
+        corner={null}
         mayMake={false}
       />
     </Suspense>
