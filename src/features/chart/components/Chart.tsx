@@ -64,9 +64,16 @@ export function Chart(props: ChartProps) {
     atmosphere: chosen.atmosphere,
   };
 
+  /** The board that is shown, by its whole name: what was left open is chosen by then. */
+  const here = {
+    body: chosen.body,
+    cone: chosen.cone,
+    atmosphere: chosen.atmosphere,
+    ground: chosen.slips,
+  };
   /** Another board: the way back is a page back. */
   const go = (part: Partial<Record<keyof typeof VIEW, string | null>>): void =>
-    void setView(part, { history: 'push', scroll: false });
+    void setView({ ...here, ...part }, { history: 'push', scroll: false });
   const turn = (): void => {
     const pair = at?.split('/');
     void setView({
@@ -166,16 +173,7 @@ export function Chart(props: ChartProps) {
           stepsBack={(cell) => !passes(show, cell)}
           onOpen={({ base, over }) =>
             // The way back closes it; which board it stands on is said with it.
-            void setView(
-              {
-                body: chosen.body,
-                cone: chosen.cone,
-                atmosphere: chosen.atmosphere,
-                ground: chosen.slips,
-                at: `${base}/${over ?? ''}`,
-              },
-              { history: 'push' },
-            )
+            void setView({ ...here, at: `${base}/${over ?? ''}` }, { history: 'push' })
           }
         />
       </Box>
