@@ -93,7 +93,7 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: '^(?!\\.|javascript-lp-solver$|jstat$|maxrects-packer$|zod$)',
+              regex: '^(?!\\.|fastest-levenshtein$|javascript-lp-solver$|jstat$|maxrects-packer$|zod$)',
               message: 'The core imports only itself and pure libraries named here.',
             },
           ],

@@ -28,6 +28,7 @@ export const GROUPS = [
   'Specks, scum and smoke',
   'In use',
   'Before the firing, and again after it',
+  'Effects that nobody asked for',
 ] as const;
 export type Group = (typeof GROUPS)[number];
 
@@ -185,6 +186,14 @@ export const COMPLAINTS: readonly Complaint[] = [
       'bloated, crawled, ran, blistered or cracked when fired again',
       'Damp ware explodes: dry through, and slow to 120 °C. Refire on a waster.',
     ],
+  ]),
+  ...of('Effects that nobody asked for', [
+    ['orange-peel', 'Orange peel', 'orange-peel', 'an even ripple with no holes'],
+    ['crystals', 'Crystals', 'crystals', 'crystals seen with the bare eye'],
+    ['mottling', 'Mottling', 'mottling', 'a pattern of two tones throughout'],
+    ['halo', 'Halo', 'halo', 'a ring of another tone round an edge or drop'],
+    ['froth', 'Froth', 'froth', 'a foam set hard', EDGES],
+    ['breaking', 'Breaks where it should not', 'breaking', 'another tone over edges and texture'],
   ]),
 ];
 

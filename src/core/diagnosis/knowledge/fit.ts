@@ -72,7 +72,17 @@ export const fit: readonly Cause[] = [
     'bucket',
     'Weighed wrongly, a flux short, a delivery that is another mineral: the glaze is not the recipe any more.',
     {
-      shares: { crazing: 7, running: 6, dry: 12, matt: 12, gloss: 10, iron: 12, celadon: 4 },
+      shares: {
+        crazing: 7,
+        running: 6,
+        dry: 12,
+        matt: 12,
+        gloss: 10,
+        iron: 12,
+        celadon: 4,
+        crystals: 8,
+        mottling: 8,
+      },
       evidence: BATCH,
       tests: ['t-batch'],
       do: [

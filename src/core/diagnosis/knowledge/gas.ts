@@ -34,6 +34,7 @@ export const gas: readonly Cause[] = [
         manganese: 15,
         cobalt: 12,
         iron: 15,
+        froth: 18,
       },
       evidence: [
         ...THICK,
@@ -90,7 +91,7 @@ export const gas: readonly Cause[] = [
     'firing',
     'Bubbles had no time to rise and heal.',
     {
-      shares: { pinhole: 15 },
+      shares: { pinhole: 15, 'orange-peel': 20 },
       evidence: [says('top', { fast: 0.6, held: -1 }), says('load', { shared: 0.6, usual: -0.6 })],
       tests: ['t-drop-hold'],
       do: ['Hold ten to twenty minutes', 'Drop fifty to eighty degrees and hold'],
@@ -136,7 +137,7 @@ export const gas: readonly Cause[] = [
     'Manganese, sulphates and fluorides go on giving off gas when the glaze has sealed; coarse carbonates under early glasses too.',
     {
       source: 'published',
-      shares: { pinhole: 8, blister: 8 },
+      shares: { pinhole: 8, blister: 8, froth: 15 },
       evidence: [...RECIPE, says('gas-makers', { yes: 0.5, none: -0.6 })],
       tests: ['t-without'],
       do: ['Leave it out, or finer', 'Thinner'],
@@ -162,6 +163,8 @@ export const gas: readonly Cause[] = [
         'chrome-tin': 10,
         iron: 12,
         manganese: 10,
+        froth: 20,
+        crystals: 4,
       },
       evidence: [
         ...HOT,
@@ -180,7 +183,7 @@ export const gas: readonly Cause[] = [
     'It burns to gas in the melt: that is what it is there for.',
     {
       source: 'published',
-      shares: { pit: 8, crater: 10, blister: 3 },
+      shares: { pit: 8, crater: 10, blister: 3, froth: 35 },
       needs: { 'silicon-carbide': ['yes'] },
       evidence: [
         says('silicon-carbide', { yes: 1 }),
@@ -208,7 +211,7 @@ export const gas: readonly Cause[] = [
     'coating',
     'Low-fire colours melt and foam at stoneware heat, most where they are deep.',
     {
-      shares: { blister: 15 },
+      shares: { blister: 15, froth: 15 },
       evidence: [
         ...UNDER,
         says('where', { hollows: 0.6 }),
@@ -283,7 +286,7 @@ export const gas: readonly Cause[] = [
     'Tin, zircon, alumina and magnesia make a melt that neither heals nor wets.',
     {
       source: 'published',
-      shares: { pinhole: 8, crawling: 12, pit: 4 },
+      shares: { pinhole: 8, crawling: 12, pit: 4, 'orange-peel': 35, mottling: 5 },
       evidence: [
         says('stiff', { yes: 0.6, no: -0.6 }),
         says('recipe', { everywhere: 0.6, sound: -0.8 }),
@@ -317,7 +320,7 @@ export const gas: readonly Cause[] = [
     'With little alumina the melt parts in cooling, and the fine drops scatter blue.',
     {
       source: 'published',
-      shares: { cloudy: 15, 'boron-blue': 60 },
+      shares: { cloudy: 15, 'boron-blue': 60, mottling: 30 },
       evidence: [
         says('boron', { 'two-glass': 0.6, little: -1.2 }),
         says('lens', { 'blue-clear': 0.7, bubbles: -0.6, crystals: -0.4 }),
@@ -346,7 +349,7 @@ export const gas: readonly Cause[] = [
     'Rutile, bone and wood ash part the melt too.',
     {
       source: 'published',
-      shares: { 'boron-blue': 10, cloudy: 3 },
+      shares: { 'boron-blue': 10, cloudy: 3, mottling: 20, halo: 10 },
       evidence: [says('ash', { yes: 1, none: -1 })],
       tests: ['t-without'],
       do: ['Leave it out'],

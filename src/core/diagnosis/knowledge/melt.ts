@@ -18,6 +18,7 @@ export const melt: readonly Cause[] = [
         cutlery: 25,
         leaching: 20,
         iron: 13,
+        'orange-peel': 20,
       },
       evidence: [
         ...COLD,
@@ -66,7 +67,7 @@ export const melt: readonly Cause[] = [
     'Between 1100 and 900 °C lime, magnesia, zinc and titania find time to crystallise.',
     {
       source: 'published',
-      shares: { matt: 20, cloudy: 10, 'boron-blue': 12 },
+      shares: { matt: 20, cloudy: 10, 'boron-blue': 12, crystals: 45 },
       evidence: [
         says('cooling', { slower: 0.6, faster: -1, usual: -0.2 }),
         says('lens', { crystals: 1, bubbles: -0.4, nothing: -0.2 }, 'matt', 'cloudy'),
@@ -82,7 +83,7 @@ export const melt: readonly Cause[] = [
     'Little silica to its alumina: a small step makes it matt.',
     {
       source: 'published',
-      shares: { matt: 15 },
+      shares: { matt: 15, crystals: 12 },
       evidence: [
         says('ratio', { matt: 0.6, other: -0.5 }),
         ...RECIPE.map((one) => ({ ...one, weights: { everywhere: 0.6, sound: -1 } })),
@@ -99,7 +100,7 @@ export const melt: readonly Cause[] = [
     'What the melt cannot hold comes out again as crystals or a skin.',
     {
       source: 'published',
-      shares: { matt: 8 },
+      shares: { matt: 8, crystals: 30 },
       evidence: [says('opacifier', { high: 0.6, low: -0.6 })],
       tests: ['t-without'],
       do: ['Half of it'],
@@ -147,7 +148,7 @@ export const melt: readonly Cause[] = [
     'piece',
     'Gloss feeds silica and flux into a matt.',
     {
-      shares: { gloss: 12 },
+      shares: { gloss: 12, mottling: 15 },
       evidence: [says('stack', { 'together-thick': 1.5, together: 0.8, alone: -2, single: -2 })],
       tests: ['t-order'],
       do: ['Alone, or thicker'],

@@ -103,7 +103,7 @@ export const movement: readonly Cause[] = [
     'piece',
     'Together they melt at less heat than either, and there is twice as much.',
     {
-      shares: { running: 20 },
+      shares: { running: 20, halo: 35 },
       evidence: STACK,
       tests: ['t-order'],
       do: ['The top coat on the upper third alone', 'A stable coat at the foot to catch it'],
@@ -116,7 +116,7 @@ export const movement: readonly Cause[] = [
     'Much alkali or boron, little alumina: it moves on any wall, and takes lines along.',
     {
       source: 'published',
-      shares: { running: 20, bleed: 35 },
+      shares: { running: 20, bleed: 35, halo: 20, breaking: 25 },
       evidence: [
         ...RECIPE,
         says('stack', { single: 0.4, alone: 0.4, 'together-thick': -1 }, 'running'),
@@ -226,6 +226,7 @@ export const movement: readonly Cause[] = [
         'chrome-tin': 14,
         underglaze: 30,
         'carbon-missing': 12,
+        breaking: 20,
       },
       evidence: [...THIN, says('sg', { low: 0.4, high: -0.6 }), says('look', { pools: 0.5, pink: 0.2, liver: -1 }, 'copper-red')], // prettier-ignore
       tests: ['t-thin-thick: thick'],
@@ -238,7 +239,7 @@ export const movement: readonly Cause[] = [
     'piece',
     'Two strokes here and one there: the coat is a landscape.',
     {
-      shares: { patchy: 35, underglaze: 5 },
+      shares: { patchy: 35, underglaze: 5, 'orange-peel': 10, breaking: 8 },
       evidence: [
         says('applied', { 'few-coats': 1, brushed: 0.2, dipped: -2, sprayed: -0.6 }),
         says('pattern', { brush: 0.8, overlap: -0.6 }),
@@ -253,7 +254,7 @@ export const movement: readonly Cause[] = [
     'bucket',
     'Thin above and thick below: the last of a session dips in water.',
     {
-      shares: { patchy: 20, 'too-thin': 40, dry: 5 },
+      shares: { patchy: 20, 'too-thin': 40, dry: 5, mottling: 15 },
       evidence: [
         says('sg', { unstirred: 1, low: 0.8, high: 0, usual: -0.8 }),
         says('hand', { one: 0.3 }),
@@ -294,7 +295,7 @@ export const movement: readonly Cause[] = [
     'Breaking glazes draw what the hand did.',
     {
       source: 'judgement',
-      shares: { patchy: 12 },
+      shares: { patchy: 12, breaking: 50 },
       evidence: RECIPE,
       tests: ['t-thin-thick: thick'],
       do: ['Dip it', 'Or enjoy it'],

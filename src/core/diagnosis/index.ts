@@ -1,0 +1,8 @@
+/** Why a fault is there: complaints, facts, causes, and the reckoning between them. */
+export * from './case';
+export * from './cause-types';
+export * from './complaints';
+export * from './diagnose';
+export * from './fact-types';
+export * from './facts';
+export * from './knowledge';
