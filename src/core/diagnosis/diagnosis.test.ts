@@ -116,7 +116,9 @@ describe('the sums', () => {
       expect(base * strength.x!).toBeCloseTo((share / 100) * met, 12);
       return base / (1 - base);
     });
-    const factors = [(1 - 0.2 * 10 ** -0.2) / 0.8, 0.1 / (0.2 * 10 ** 0.5 + 0.8 * 0.1), 1];
+    const factors = [(1 - 0.2 * 10 ** -0.2) / 0.8, 0.1 / (0.2 * 10 ** 0.5 + 0.8 * 0.1), 1].map(
+      (one) => one ** 0.8,
+    );
     const leak = (SOMETHING_ELSE / 100) * met;
     const one = (i: number): number => odds[i]! * factors[i]! * (1 - (1 - leak) * 0.5);
     const two = (i: number, j: number): number => odds[i]! * factors[i]! * odds[j]! * factors[j]! * (1 - (1 - leak) * 0.25); // prettier-ignore
@@ -126,9 +128,9 @@ describe('the sums', () => {
   });
 
   test('a group counts for its strongest and a third, either way', () => {
-    expect(together([1, 1, 1])).toBeCloseTo(4 / 3);
-    expect(together([-1, -1])).toBeCloseTo(-4 / 3);
-    expect(together([1, -0.6])).toBeCloseTo(0.4);
+    expect(together([1, 1, 1])).toBeCloseTo((0.8 * 4) / 3);
+    expect(together([-1, -1])).toBeCloseTo((-0.8 * 4) / 3);
+    expect(together([1, -0.6])).toBeCloseTo(0.8 * 0.4);
     expect(together([])).toBeCloseTo(0);
   });
 
