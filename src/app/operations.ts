@@ -1,3 +1,4 @@
+import { clinicOperations } from '@/features/clinic/server';
 import { exchangeOperations } from '@/features/exchange/server';
 import { firelogOperations } from '@/features/firelog/server';
 import { firingsOperations } from '@/features/firings/server';
@@ -29,6 +30,7 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
     openingOperations,
     exchangeOperations,
     mergingOperations,
+    clinicOperations,
   ]
     .flatMap((group): Operation[] => Object.values(group))
     .map((operation) => [operation.contract.name, operation]),

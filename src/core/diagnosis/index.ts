@@ -6,3 +6,5 @@ export * from './diagnose';
 export * from './fact-types';
 export * from './facts';
 export * from './knowledge';
+export * from './from-record';
+export * from './tests';

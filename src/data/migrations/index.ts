@@ -31,6 +31,7 @@ import * as words from './0029-words';
 import * as keys from './0030-keys';
 import * as sessions from './0031-sessions';
 import * as changed from './0032-changed';
+import * as clinic from './0033-clinic';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -68,6 +69,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0030-keys', ...keys },
   { name: '0031-sessions', ...sessions },
   { name: '0032-changed', ...changed },
+  { name: '0033-clinic', ...clinic },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>

@@ -2,6 +2,7 @@
 export { Glyph, ConeDrawing } from './Glyph';
 export { RunArrow } from './RunArrow';
 export { SignRow } from './SignRow';
+export { Specimen } from './Specimen';
 export { StandingFrame } from './StandingFrame';
 export { Silhouette, zoneLines, faceName, namesOf, type Paints } from './Silhouette';
 export { paintsOf, type Painted } from './paints';

@@ -5,5 +5,6 @@ import * as recipes from './recipes';
 export const storeOperations = { ...entries, ...recipes, ...buckets };
 export { recipeMaterials } from './queries';
 export { bodyFits, type BodyFit } from './fits';
+export { linesOf } from './recipe';
 export { mixSteps } from './variants';
 export { plainBody, plainCoating } from './plain';

@@ -10,11 +10,14 @@ import { coneWords } from '@/core/firing';
 import { formatLength, inUnits, type Units } from '@/core/units';
 import { COATS_UNKNOWN, KEY_LIKELY, deviations } from '@/core/zones';
 import { cautionsOf, coatsOn } from '@/data/cautions';
+import type { RecordedObservation } from '@/data/observations';
 import { loadPieces } from '@/data/pieces';
 import { unitsOf } from '@/data/studio';
 import { Silhouette, paintsOf, zoneLines } from '@/features/drawings';
 import { may, maySeePiece, mayTouchPiece, permit } from '@/features/people';
 import { PictureDrop } from '../../media';
+import { listCases } from '@/data/clinic';
+import { Why } from '../../clinic';
 import { CorrectLayers } from '../components/CorrectLayers';
 import { EditPiece } from '../components/EditPiece';
 import { PutRight } from '../components/PutRight';
@@ -45,6 +48,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
   const units: Units = unitsOf(studio);
   const { coatings, bodies, choices, photos, observations, placements, firings, open, times } =
     await pieceRoom(db, piece);
+  const cases = await listCases(db, { pieceId: piece.id, open: true });
   const coats = coatsOn({ faces: piece.faces, layers: piece.done });
   const cautions = firedCautions(coats.flatMap(await cautionsOf(db, coats)));
   const body = bodies.find((one) => one.id === piece.bodyId);
@@ -192,6 +196,16 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                   units={units}
                 />
                 {firing?.status === 'opened' &&
+                  (own || piece.ownerId === null) &&
+                  faultsOf(observations, one.firingId).length > 0 && (
+                    <Why
+                      pieceId={piece.id}
+                      firingId={one.firingId}
+                      signs={faultsOf(observations, one.firingId)}
+                      open={cases.find((found) => found.firingId === one.firingId)?.id ?? null}
+                    />
+                  )}
+                {firing?.status === 'opened' &&
                   keeps &&
                   observations.some((seen) => seen.firingId === one.firingId) && (
                     <Button
@@ -262,6 +276,15 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
     </Page>
   );
 }
+
+/** What was seen after a firing, still stands and was not wanted. */
+const faultsOf = (looks: readonly RecordedObservation[], firingId: string): string[] => [
+  ...new Set(
+    looks
+      .filter((look) => look.firingId === firingId && !look.superseded)
+      .flatMap(({ signs }) => signs.filter(({ wanted }) => !wanted).map(({ sign }) => sign)),
+  ),
+];
 
 /** Every version of every coating: an old piece names old ones. */
 function allVersions(coatings: Awaited<ReturnType<typeof listCoatings>>) {

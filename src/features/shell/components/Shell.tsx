@@ -4,6 +4,7 @@ import GridOn from '@mui/icons-material/GridOnOutlined';
 import Inventory from '@mui/icons-material/Inventory2Outlined';
 import Kiln from '@mui/icons-material/LocalFireDepartmentOutlined';
 import Search from '@mui/icons-material/Search';
+import Clinic from '@mui/icons-material/TroubleshootOutlined';
 import Settings from '@mui/icons-material/SettingsOutlined';
 import Tiles from '@mui/icons-material/ViewColumnOutlined';
 import Box from '@mui/material/Box';
@@ -31,6 +32,7 @@ const PLACES: readonly Place[] = [
   { href: '/store', label: 'Store', Icon: Inventory, records: true },
   { href: '/kilns', label: 'Kilns', Icon: Kiln, records: true },
   { href: '/chart', label: 'Chart', Icon: GridOn, records: false },
+  { href: '/clinic', label: 'Clinic', Icon: Clinic, records: false },
   { href: '/mine', label: 'My pieces', Icon: Tiles, records: false },
   { href: '/studio', label: 'Studio', Icon: Settings, records: false },
 ];

@@ -1,0 +1,87 @@
+/** What the records hold around a fault: the piece itself, its load, its stack and its body elsewhere. */
+import type { Row, Source } from './database';
+
+/** One stack on one piece after one firing, as somebody saw it. */
+export type Seen = {
+  pieceId: string;
+  firingId: string;
+  bodyId: string;
+  slips: string;
+  stackKey: string;
+  cone: string;
+  refired: boolean;
+  shelf: number | null;
+  /** Faults that were seen and not wanted. */
+  faults: string[];
+  surface: string | null;
+  movementMm: number | null;
+};
+
+const COLUMNS = [
+  'sighting.piece_id',
+  'sighting.firing_id',
+  'sighting.signs',
+  'sighting.surface',
+  'sighting.movement_mm',
+  'cell.body_id',
+  'cell.slips',
+  'cell.stack_key',
+  'cell.cone',
+  'cell.refired',
+  'placement.shelf',
+];
+
+const seen = (row: Row): Seen => ({
+  pieceId: row.piece_id,
+  firingId: row.firing_id,
+  bodyId: row.body_id,
+  slips: row.slips,
+  stackKey: row.stack_key,
+  cone: row.cone,
+  refired: Boolean(row.refired),
+  shelf: row.shelf,
+  faults: (row.signs as { sign: string; wanted: boolean }[])
+    .filter(({ wanted }) => !wanted)
+    .map(({ sign }) => sign),
+  surface: row.surface,
+  movementMm: row.movement_mm,
+});
+
+const sightings = (src: Source) =>
+  src('sighting')
+    .join('cell', 'cell.id', 'sighting.cell_id')
+    .join('placement', function () {
+      this.on('placement.piece_id', 'sighting.piece_id').andOn(
+        'placement.firing_id',
+        'sighting.firing_id',
+      );
+    })
+    .where('cell.depth', '>', 0)
+    .select(COLUMNS);
+
+/** Everything of a load that was seen. */
+export const seenInFiring = async (src: Source, firingId: string): Promise<Seen[]> =>
+  ((await sightings(src).where('sighting.firing_id', firingId)) as Row[]).map(seen);
+
+/** As many as a page needs to tell apart, newest first: a studio of decades stays quick. */
+const MOST = 4000;
+
+/** Stacks that hold any of these coats, wherever they were fired. */
+export const seenWithCoats = async (src: Source, slugs: readonly string[]): Promise<Seen[]> =>
+  slugs.length === 0
+    ? []
+    : (
+        (await sightings(src)
+          .whereIn('cell.id', src('cell_coat').whereIn('slug', slugs).select('cell_id'))
+          .orderBy('sighting.seen_at', 'desc')
+          .limit(MOST)) as Row[]
+      ).map(seen);
+
+/** Stacks on a body at a cone. */
+export const seenOnBody = async (src: Source, bodyId: string, cone: string): Promise<Seen[]> =>
+  (
+    (await sightings(src)
+      .where({ 'cell.body_id': bodyId, 'cell.cone': cone })
+      .orderBy('sighting.seen_at', 'desc')
+      .limit(MOST)) as Row[]
+  ).map(seen);

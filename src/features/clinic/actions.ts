@@ -1,0 +1,102 @@
+import { factOf } from '@/core/diagnosis';
+import { addAnswer, changeCase, createCase, listCases, type ClinicCase } from '@/data/clinic';
+import { newId } from '@/data/ids';
+import { loadPieces } from '@/data/pieces';
+import type { Person } from '@/data/people';
+import { wasIn } from '@/data/placements';
+import { operation, type Act } from '@/platform/operation';
+import { conflict, notFound, refuse } from '@/platform/refusal';
+import { may, maySeePiece, mayTouchPiece, permit } from '../people';
+import * as contracts from './contracts';
+
+/** Who keeps records sees every case; others those they opened and those of their own pieces. */
+export const maySeeCase = (person: Person, one: ClinicCase): boolean =>
+  may(person, 'see records') || one.openedBy === person.id || (one.ownerId !== null && one.ownerId === person.id); // prettier-ignore
+
+async function caseFor({ trx, person }: Act, id: string): Promise<ClinicCase> {
+  const [one] = await listCases(trx, { id });
+  // What somebody may not see is not told from what is not there.
+  if (one === undefined || !maySeeCase(person, one)) throw notFound('There is no such case.');
+  return one;
+}
+
+async function openCase(act: Act, one: ClinicCase | string): Promise<ClinicCase> {
+  const found = typeof one === 'string' ? await caseFor(act, one) : one;
+  if (found.closedAt !== null) throw refuse('This case is closed. Open it again to go on.');
+  return found;
+}
+
+export const open = operation({
+  contract: contracts.open,
+  permit: permit('see the chart'),
+  async run({ trx, person, now }, { pieceId, firingId, complaints }) {
+    if (pieceId !== null) {
+      const [piece] = await loadPieces(trx, { ids: [pieceId] });
+      if (piece === undefined || !maySeePiece(person, piece))
+        throw notFound('There is no such piece.');
+      // Others’ ware is read of, not asked about by strangers; study tiles are everybody’s.
+      if (piece.ownerId !== null && !mayTouchPiece(person, piece.ownerId))
+        throw refuse('Its owner, a teacher or a technician asks about this piece.');
+      if (firingId !== null && !(await wasIn(trx, pieceId, firingId)))
+        throw refuse('The piece was not in that firing.');
+    } else if (!may(person, 'see records') && firingId !== null)
+      throw refuse('A teacher or a technician asks about a firing.');
+    const id = newId();
+    const scope = pieceId !== null ? 'piece' : firingId !== null ? 'firing' : 'coating';
+    const no = await createCase(
+      trx,
+      { id, scope, pieceId, firingId, coatingId: null, bodyId: null, complaints },
+      person.id,
+      now,
+    );
+    return { id, no };
+  },
+});
+
+export const answer = operation({
+  contract: contracts.answer,
+  permit: permit('see the chart'),
+  async run(act, { caseId, fact, value }) {
+    await openCase(act, caseId);
+    if (value !== null && !factOf(fact)!.values.some(({ id }) => id === value))
+      throw refuse('That is no answer to this question.');
+    await addAnswer(act.trx, caseId, { id: newId(), fact, value }, act.person.id, act.now);
+  },
+});
+
+const MEANWHILE =
+  'Somebody changed this case meanwhile. Look at it again; what you chose is still here.';
+
+export const name = operation({
+  contract: contracts.name,
+  permit: permit('see the chart'),
+  async run(act, { caseId, revision, complaints }) {
+    await openCase(act, caseId);
+    if (!(await changeCase(act.trx, caseId, revision, { complaints }))) throw conflict(MEANWHILE);
+  },
+});
+
+export const close = operation({
+  contract: contracts.close,
+  permit: permit('see the chart'),
+  async run(act, { caseId, revision, turnedOut, note }) {
+    await openCase(act, caseId);
+    const closed = await changeCase(act.trx, caseId, revision, {
+      turnedOut,
+      closedBy: act.person.id,
+      closedAt: act.now,
+      closingNote: note,
+    });
+    if (!closed) throw conflict(MEANWHILE);
+  },
+});
+
+export const reopen = operation({
+  contract: contracts.reopen,
+  permit: permit('see the chart'),
+  async run(act, { caseId }) {
+    const { revision } = await caseFor(act, caseId);
+    const change = { turnedOut: null, closedBy: null, closedAt: null };
+    if (!(await changeCase(act.trx, caseId, revision, change))) throw conflict(MEANWHILE);
+  },
+});

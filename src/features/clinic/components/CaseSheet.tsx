@@ -1,0 +1,196 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import {
+  complaintOf,
+  COMPLAINTS,
+  complaintsOf,
+  diagnose,
+  testOf,
+  type Complaint,
+} from '@/core/diagnosis';
+import { count } from '@/core/units';
+import { useSend } from '@/platform/useSend';
+import { Caution } from '@/ui/Caution';
+import Link from '@/ui/Link';
+import { Section } from '@/ui/Page';
+import { ProblemNote } from '@/ui/Problem';
+import { Specimen } from '../../drawings';
+import * as contracts from '../contracts';
+import { factsOf } from '../facts';
+import type { CaseView } from '../queries';
+import { CauseCard } from './CauseCard';
+import { CloseCase } from './CloseCase';
+import { Known } from './Known';
+import { NextQuestion } from './NextQuestion';
+
+/** How many causes are worth a line at first. */
+const FIRST = 5;
+
+/** The sheet of a case: cautions, what to ask next, causes in order, what is known, what to try, what it turned out to be. */
+export function CaseSheet({ view }: { view: CaseView }) {
+  const { one } = view;
+  const router = useRouter();
+  const { act, busy, problem } = useSend();
+  const [said, setSaid] = useState(view.said);
+  const [complaints, setComplaints] = useState<readonly string[]>(one.complaints);
+  const [all, setAll] = useState(false);
+  const closed = one.closedAt !== null;
+  const known = useMemo(() => factsOf(view.told, said), [view.told, said]);
+  const found = useMemo(
+    () => diagnose({ findings: complaints.map((sign) => ({ sign })), facts: known.facts }),
+    [complaints, known],
+  );
+  // What nobody knows is not asked again.
+  const answered = new Set(said.map(({ fact }) => fact));
+  const next = found.ask.find(({ fact }) => !answered.has(fact));
+  const say = async (fact: string, value: string | null): Promise<void> => {
+    const before = said;
+    setSaid([
+      ...said.filter((other) => other.fact !== fact),
+      { fact, value, by: 'you', at: new Date().toISOString() },
+    ]);
+    const answer = await act(contracts.answer, { caseId: one.id, fact, value });
+    if (!answer.ok) setSaid(before);
+  };
+  const rename = async (to: readonly string[]): Promise<void> => {
+    const before = complaints;
+    setComplaints(to);
+    const answer = await act(contracts.name, { caseId: one.id, revision: one.revision, complaints: [...to] }); // prettier-ignore
+    if (answer.ok) router.refresh();
+    else setComplaints(before);
+  };
+  const shown = found.causes.filter(({ probability }) => probability >= 0.01);
+  return (
+    <>
+      {found.cautions.map((caution) => (
+        <Caution key={caution}>{caution}</Caution>
+      ))}
+      <ProblemNote>{problem}</ProblemNote>
+      <Naming complaints={complaints} busy={busy || closed} onName={(to) => void rename(to)} />
+      {complaints.length > 0 && (
+        <Box
+          sx={{
+            display: 'grid',
+            gap: { xs: 2, md: 4 },
+            gridTemplateColumns: { xs: 'minmax(0,1fr)', md: 'minmax(0,1fr) minmax(0,1.15fr)' },
+          }}
+        >
+          <Box>
+            {!closed && (
+              <NextQuestion next={next ?? null} onSay={(fact, value) => void say(fact, value)} />
+            )}
+            <Known
+              known={known}
+              missing={view.missing}
+              onSay={closed ? null : (fact, value) => void say(fact, value)}
+            />
+          </Box>
+          <Box>
+            <Section title="Why, likely">
+              <Box
+                component="ol"
+                sx={{ listStyle: 'none', m: 0, p: 0 }}
+                aria-label="Causes, the likeliest first"
+              >
+                {shown.slice(0, all ? undefined : FIRST).map((ranked, i) => (
+                  <CauseCard key={ranked.id} ranked={ranked} first={i === 0} />
+                ))}
+              </Box>
+              <Typography sx={{ borderTop: '1px solid', borderColor: 'divider', pt: 1 }}>
+                Something that is not on this list: {Math.max(1, Math.round(found.other * 100))} in
+                100.
+              </Typography>
+              {shown.length > FIRST && (
+                <Button onClick={() => setAll(!all)}>
+                  {all ? 'Only the likeliest' : `${count(shown.length - FIRST, 'more cause')}`}
+                </Button>
+              )}
+            </Section>
+            {found.tests.length > 0 && !closed && (
+              <Section title="What would tell them apart">
+                {found.tests.slice(0, 3).map(({ fact }) => (
+                  <Test key={fact} fact={fact} code={one.code} />
+                ))}
+              </Section>
+            )}
+            <CloseCase one={one} causes={shown} />
+          </Box>
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** What it is called, and its look-alikes beside it: a wrong name is put right by a touch. */
+function Naming({
+  complaints,
+  busy,
+  onName,
+}: {
+  complaints: readonly string[];
+  busy: boolean;
+  onName: (to: readonly string[]) => void;
+}) {
+  const named = complaints.flatMap((id) => complaintOf(id) ?? []);
+  const groups = new Set(named.map(({ group }) => group));
+  const alike = named.length === 0 ? complaintsOf('off-colour') : COMPLAINTS.filter(({ id, group }) => groups.has(group) && !complaints.includes(id)); // prettier-ignore
+  const [first, ...rest] = complaints;
+  const pick = (to: Complaint): void => onName([to.id, ...rest.filter((id) => id !== to.id)]);
+  return (
+    <Section
+      title={named.length === 0 ? 'Which is it?' : named.map(({ name }) => name).join(' and ')}
+    >
+      {named.map(({ id, look }) => (
+        <Typography key={id} color="text.secondary">
+          {look}
+        </Typography>
+      ))}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+        {named.map(({ id, sign }) => (
+          <Box key={id} sx={{ border: '2px solid', borderColor: 'text.primary', px: 1, py: 0.5 }}>
+            <Specimen id={id} sign={sign} />
+          </Box>
+        ))}
+        {alike.map((one) => (
+          <Button
+            key={one.id}
+            variant="outlined"
+            color="inherit"
+            disabled={busy}
+            onClick={() => pick(one)}
+            startIcon={<Specimen id={one.id} sign={one.sign} size={36} />}
+            title={one.look}
+            sx={{ minHeight: 56 }}
+          >
+            {first === undefined ? one.name : `rather ${one.name.toLowerCase()}?`}
+          </Button>
+        ))}
+      </Box>
+    </Section>
+  );
+}
+
+function Test({ fact, code }: { fact: string; code: string | null }) {
+  const test = testOf(fact);
+  if (test === undefined) return null;
+  const query = new URLSearchParams({ design: test.design ?? '', ...(code === null ? {} : { match: code }) }); // prettier-ignore
+  return (
+    <Box sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1, display: 'flex', gap: 1 }}>
+      <Box sx={{ flex: 1 }}>
+        <Typography sx={{ fontWeight: 650 }}>
+          {test.name}: {count(test.tiles, test.design === null ? 'piece' : 'tile')}
+        </Typography>
+        <Typography>{test.how}</Typography>
+      </Box>
+      {test.design !== null && (
+        <Button component={Link} href={`/tests/ask?${query.toString()}`} variant="outlined">
+          Make it
+        </Button>
+      )}
+    </Box>
+  );
+}

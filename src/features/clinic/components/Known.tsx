@@ -1,0 +1,80 @@
+'use client';
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { factOf } from '@/core/diagnosis';
+import { count } from '@/core/units';
+
+import { Section } from '@/ui/Page';
+import type { KnownFact, KnownFacts } from '../facts';
+import { More } from './More';
+
+/** What is known, with where it is from; each can be said otherwise. */
+export function Known({
+  known,
+  missing,
+  onSay,
+}: {
+  known: KnownFacts;
+  missing: readonly string[];
+  /** Null where nothing is said any more. */
+  onSay: ((fact: string, value: string | null) => void) | null;
+}) {
+  return (
+    <Section title={`What is known: ${count(known.list.length, 'fact')}`}>
+      {known.list.map((one) => (
+        <One key={one.fact} one={one} onSay={onSay} />
+      ))}
+      {missing.length > 0 && (
+        <More summary={`${count(missing.length, 'thing')} that the records do not say`}>
+          {missing.map((line) => (
+            <Typography key={line} variant="body2">
+              {line}
+            </Typography>
+          ))}
+        </More>
+      )}
+    </Section>
+  );
+}
+
+function One({ one, onSay }: { one: KnownFact; onSay: Parameters<typeof Known>[0]['onSay'] }) {
+  const fact = factOf(one.fact);
+  return (
+    <Box sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.75 }}>
+      <Typography variant="body2" color="text.secondary">
+        {one.question}
+      </Typography>
+      {onSay === null || fact === undefined ? (
+        <Typography sx={{ fontWeight: 600 }}>{one.words}</Typography>
+      ) : (
+        <TextField
+          select
+          variant="standard"
+          fullWidth
+          value={one.value ?? ''}
+          onChange={(event) =>
+            onSay(one.fact, event.target.value === '' ? null : event.target.value)
+          }
+          slotProps={{
+            htmlInput: { 'aria-label': one.question },
+            select: { displayEmpty: true },
+            input: { sx: { fontWeight: 600 } },
+          }}
+        >
+          <MenuItem value="">nobody knows</MenuItem>
+          {fact.values.map(({ id, words }) => (
+            <MenuItem key={id} value={id} sx={{ whiteSpace: 'normal' }}>
+              {words}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      <Typography variant="body2" color="text.secondary">
+        {one.from}
+        {one.otherwise === null ? '' : `; the records say otherwise: ${one.otherwise}`}
+      </Typography>
+    </Box>
+  );
+}

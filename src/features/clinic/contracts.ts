@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { CAUSES, COMPLAINTS, FACTS } from '@/core/diagnosis';
+import { answers, contract, undoneBy } from '@/platform/contract';
+
+const one = (ids: readonly { id: string }[], words: string) =>
+  z.string().refine((id) => ids.some((known) => known.id === id), words);
+const complaint = one(COMPLAINTS, 'No complaint that the clinic knows.');
+
+export const openSchema = z.object({
+  pieceId: z.uuid().nullable().default(null),
+  firingId: z.uuid().nullable().default(null),
+  complaints: z.array(complaint).max(4, 'At most four complaints in one case.'),
+});
+export const open = contract('clinic.open', openSchema, answers<{ id: string; no: number }>());
+
+export const answerSchema = z.object({
+  caseId: z.uuid(),
+  fact: one(FACTS, 'No fact that the clinic knows.'),
+  /** Null: nobody knows; what the records say stands again. */
+  value: z.string().max(40).nullable(),
+});
+export const answer = contract('clinic.answer', answerSchema);
+
+export const nameSchema = z.object({
+  caseId: z.uuid(),
+  revision: z.number().int(),
+  complaints: z.array(complaint).min(1, 'A case is of something.').max(4, 'At most four complaints in one case.'), // prettier-ignore
+});
+export const name = contract('clinic.name', nameSchema);
+
+export const reopen = contract('clinic.reopen', z.object({ caseId: z.uuid() }));
+export const closeSchema = z.object({
+  caseId: z.uuid(),
+  revision: z.number().int(),
+  /** Empty: it is none that is known. */
+  turnedOut: z.array(one(CAUSES, 'No cause that the clinic knows.')).max(4, 'At most four causes.'),
+  note: z.string().trim().max(1000, 'At most 1000 characters.').default(''),
+});
+export const close = undoneBy(contract('clinic.close', closeSchema), reopen, ({ caseId }) => ({
+  caseId,
+}));

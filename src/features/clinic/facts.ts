@@ -1,0 +1,43 @@
+import { factOf, type Told } from '@/core/diagnosis';
+import type { Said } from './queries';
+
+export type KnownFact = {
+  fact: string;
+  question: string;
+  value: string | null;
+  words: string;
+  /** Where it is from: what the records say, or who said it. */
+  from: string;
+  /** What the records say where somebody says otherwise. */
+  otherwise: string | null;
+};
+
+export type KnownFacts = { facts: Record<string, string>; list: KnownFact[] };
+
+const wordsOf = (fact: string, value: string | null): string =>
+  factOf(fact)?.values.find(({ id }) => id === value)?.words ?? 'nobody knows';
+
+/** What stands: what somebody said, else what the records say. What a person says comes before what was reckoned. */
+export function factsOf(told: readonly Told[], said: readonly Said[]): KnownFacts {
+  const record = new Map(told.map((one) => [one.fact, one]));
+  const people = new Map(said.map((one) => [one.fact, one]));
+  const list = [...new Set([...people.keys(), ...record.keys()])].map((fact): KnownFact => {
+    const [own, theirs] = [record.get(fact), people.get(fact)];
+    const question = factOf(fact)?.question ?? fact;
+    // That nobody knows leaves what the records say.
+    if (theirs === undefined || (theirs.value === null && own !== undefined))
+      return { fact, question, value: own!.value, words: wordsOf(fact, own!.value), from: own!.words, otherwise: null }; // prettier-ignore
+    return {
+      fact,
+      question,
+      value: theirs.value,
+      words: wordsOf(fact, theirs.value),
+      from: theirs.by,
+      otherwise: own !== undefined && own.value !== theirs.value ? `${wordsOf(fact, own.value)} (${own.words})` : null, // prettier-ignore
+    };
+  });
+  const facts = Object.fromEntries(
+    list.flatMap(({ fact, value }) => (value === null ? [] : [[fact, value]])),
+  );
+  return { facts, list };
+}

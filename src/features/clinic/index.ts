@@ -1,0 +1,2 @@
+/** From a fault to its cause and the next test. */
+export { Why } from './components/Why';

@@ -1,0 +1,44 @@
+import type { Told } from '@/core/diagnosis';
+import { answersOf, listCases, type ClinicCase } from '@/data/clinic';
+import type { Source } from '@/data/database';
+import { listFirings } from '@/data/firings';
+import { listPhotos } from '@/data/photos';
+import { firingTitle } from '@/core/firing';
+import { evidenceOf } from './evidence';
+
+/** What somebody said of a fact. */
+export type Said = { fact: string; value: string | null; by: string; at: string };
+
+export type CaseView = {
+  one: Omit<ClinicCase, 'openedBy' | 'ownerId'>;
+  /** What the records say, with where it was read. */
+  told: Told[];
+  said: Said[];
+  missing: string[];
+  pictures: string[];
+  firing: { id: string; title: string } | null;
+};
+
+/** A case with what the records say of it now. */
+export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> {
+  const { openedBy: _by, ownerId: _owner, ...shown } = one;
+  const { pieceId, firingId } = one;
+  const [said, evidence, photos, [firing]] = await Promise.all([
+    answersOf(src, one.id),
+    pieceId === null || firingId === null
+      ? { told: [], missing: [] }
+      : evidenceOf(src, { pieceId, firingId, complaint: one.complaints[0] ?? 'off-colour' }),
+    pieceId === null ? [] : listPhotos(src, { pieceIds: [pieceId] }),
+    firingId === null ? [] : listFirings(src, { ids: [firingId] }),
+  ]);
+  return {
+    one: shown,
+    told: evidence.told,
+    said: said.map(({ fact, value, byName, at }) => ({ fact, value, by: byName, at: at.toISOString() })), // prettier-ignore
+    missing: evidence.missing,
+    pictures: photos.map(({ sha }) => sha),
+    firing: firing === undefined ? null : { id: firing.id, title: firingTitle(firing) },
+  };
+}
+
+export { listCases };

@@ -1,0 +1,76 @@
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { causeOf, complaintOf } from '@/core/diagnosis';
+import { listCases, type ClinicCase } from '@/data/clinic';
+import { listKilns } from '@/data/kilns';
+import { permit } from '@/features/people';
+import { enter } from '@/platform/access';
+import { database } from '@/platform/database';
+import { Line, Lines } from '@/ui/Lines';
+import Link from '@/ui/Link';
+import { Nothing, Page, Section } from '@/ui/Page';
+import { moment } from '@/ui/time';
+import { maySeeCase } from '../actions';
+import { Starts } from '../components/Starts';
+
+const named = ({ complaints }: ClinicCase): string =>
+  complaints.map((id) => complaintOf(id)?.name ?? id).join(' and ') || 'Colour off';
+
+export async function ClinicPage() {
+  const { person, studio } = await enter(permit('see the chart'));
+  const db = database();
+  const [all, kilns] = await Promise.all([listCases(db), listKilns(db)]);
+  const cases = all.filter((one) => maySeeCase(person, one));
+  const [open, closed] = [cases.filter((one) => one.closedAt === null), cases.filter((one) => one.closedAt !== null)]; // prettier-ignore
+  const lines = (list: readonly ClinicCase[], words: (one: ClinicCase) => string) => (
+    <Lines>
+      {list.map((one) => (
+        <Line
+          key={one.id}
+          figure={`Case ${one.no}`}
+          act={
+            <Button component={Link} href={`/clinic/cases/${one.id}`} variant="outlined">
+              {one.closedAt === null ? 'Go on' : 'Look'}
+            </Button>
+          }
+        >
+          <Typography sx={{ fontWeight: 650 }}>
+            {named(one)}
+            {one.code === null ? '' : ` on ${one.code}`}
+          </Typography>
+          <Typography>{words(one)}</Typography>
+        </Line>
+      ))}
+    </Lines>
+  );
+  return (
+    <Page
+      title="Clinic"
+      lead="From a fault to its likely causes, the next question and the next test."
+    >
+      <Section title="Open cases">
+        {open.length === 0 ? (
+          <Nothing>
+            Nothing is open. “Why?” on the page of a piece asks of what was written up there, with
+            all that the records say; below, of what you hold in your hand.
+          </Nothing>
+        ) : (
+          lines(
+            open,
+            (one) => `asked by ${one.openedByName}, ${moment(one.openedAt, studio.timeZone)}`,
+          )
+        )}
+      </Section>
+      <Starts fuel={kilns.some(({ energy }) => energy !== 'electric')} />
+      {closed.length > 0 && (
+        <Section title="Closed">
+          {lines(closed.slice(0, 20), (one) =>
+            one.turnedOut === null || one.turnedOut.length === 0
+              ? 'none of the causes that are known'
+              : one.turnedOut.map((id) => causeOf(id)?.name ?? id).join('; '),
+          )}
+        </Section>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,2 @@
+export * as clinicOperations from './actions';
+export { caseView, type CaseView } from './queries';
