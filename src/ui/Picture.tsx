@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { pictureUrl } from '@/platform/picture-url';
+import { pictureUrl } from './picture-url';
 
 /** A picture on the neutral grey it is to be judged on; without one, the grey alone. */
 export function Picture(props: {

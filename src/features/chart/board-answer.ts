@@ -3,7 +3,7 @@ import type { BoardCell } from '@/data/board';
 import { coatNames } from '@/data/coatings';
 import type { Source } from '@/data/database';
 import { keepRead } from '@/data/kept';
-import { pictureUrl } from '@/platform/picture-url';
+import { pictureUrl } from '@/ui/picture-url';
 import { writtenOnce, type Sent } from '@/platform/sent';
 import type { Viewer } from '@/platform/who';
 import { positionKey, type AxisCoating, type Position } from './board';

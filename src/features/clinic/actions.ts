@@ -2,16 +2,12 @@ import { factOf } from '@/core/diagnosis';
 import { addAnswer, changeCase, createCase, listCases, type ClinicCase } from '@/data/clinic';
 import { newId } from '@/data/ids';
 import { loadPieces } from '@/data/pieces';
-import type { Person } from '@/data/people';
 import { wasIn } from '@/data/placements';
 import { operation, type Act } from '@/platform/operation';
 import { conflict, notFound, refuse } from '@/platform/refusal';
 import { may, maySeePiece, mayTouchPiece, permit } from '../people';
 import * as contracts from './contracts';
-
-/** Who keeps records sees every case; others those they opened and those of their own pieces. */
-export const maySeeCase = (person: Person, one: ClinicCase): boolean =>
-  may(person, 'see records') || one.openedBy === person.id || (one.ownerId !== null && one.ownerId === person.id); // prettier-ignore
+import { maySeeCase } from './who-may';
 
 async function caseFor({ trx, person }: Act, id: string): Promise<ClinicCase> {
   const [one] = await listCases(trx, { id });

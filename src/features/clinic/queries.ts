@@ -9,8 +9,22 @@ import { evidenceOf } from './evidence';
 /** What somebody said of a fact. */
 export type Said = { fact: string; value: string | null; by: string; at: string };
 
+/** Of a case, what whoever may see it is shown. */
+export type ShownCase = Pick<
+  ClinicCase,
+  | 'id'
+  | 'no'
+  | 'code'
+  | 'complaints'
+  | 'turnedOut'
+  | 'closedByName'
+  | 'closedAt'
+  | 'closingNote'
+  | 'revision'
+>;
+
 export type CaseView = {
-  one: Omit<ClinicCase, 'openedBy' | 'ownerId'>;
+  one: ShownCase;
   /** What the records say, with where it was read. */
   told: Told[];
   said: Said[];
@@ -21,7 +35,6 @@ export type CaseView = {
 
 /** A case with what the records say of it now. */
 export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> {
-  const { openedBy: _by, ownerId: _owner, ...shown } = one;
   const { pieceId, firingId } = one;
   const [said, evidence, photos, [firing]] = await Promise.all([
     answersOf(src, one.id),
@@ -32,7 +45,17 @@ export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> 
     firingId === null ? [] : listFirings(src, { ids: [firingId] }),
   ]);
   return {
-    one: shown,
+    one: {
+      id: one.id,
+      no: one.no,
+      code: one.code,
+      complaints: one.complaints,
+      turnedOut: one.turnedOut,
+      closedByName: one.closedByName,
+      closedAt: one.closedAt,
+      closingNote: one.closingNote,
+      revision: one.revision,
+    },
     told: evidence.told,
     said: said.map(({ fact, value, byName, at }) => ({ fact, value, by: byName, at: at.toISOString() })), // prettier-ignore
     missing: evidence.missing,

@@ -1,4 +1,4 @@
-import { pictureUrl } from '@/platform/picture-url';
+import { pictureUrl } from '@/ui/picture-url';
 import { Glyph, RunArrow, StandingFrame } from '../../drawings';
 import type { Position } from '../board';
 import css from './board.module.css';

@@ -12,7 +12,7 @@ import { useEffect, useState } from 'react';
 import type { Units } from '@/core/units';
 import { nameIn } from '@/core/zones';
 import { call } from '@/platform/client';
-import { pictureUrl } from '@/platform/picture-url';
+import { pictureUrl } from '@/ui/picture-url';
 import { ProblemNote } from '@/ui/Problem';
 import { Cautions } from '@/ui/Caution';
 import type { Zoom } from '../zoom';

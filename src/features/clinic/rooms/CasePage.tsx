@@ -10,7 +10,7 @@ import Link from '@/ui/Link';
 import { Page } from '@/ui/Page';
 import { Picture } from '@/ui/Picture';
 import { moment } from '@/ui/time';
-import { maySeeCase } from '../actions';
+import { maySeeCase } from '../who-may';
 import { CaseSheet } from '../components/CaseSheet';
 import { caseView } from '../queries';
 

@@ -10,7 +10,7 @@ import { Line, Lines } from '@/ui/Lines';
 import Link from '@/ui/Link';
 import { Nothing, Page, Section } from '@/ui/Page';
 import { moment } from '@/ui/time';
-import { maySeeCase } from '../actions';
+import { maySeeCase } from '../who-may';
 import { Starts } from '../components/Starts';
 
 const named = ({ complaints }: ClinicCase): string =>

@@ -9,7 +9,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { call } from '@/platform/client';
 import Chip from '@mui/material/Chip';
-import { pictureUrl } from '@/platform/picture-url';
+import { pictureUrl } from '@/ui/picture-url';
 import type { Answer, Found, FoundChip } from '../search';
 
 /** One field that answers: codes, names, what glazes show, questions, firings, notes and acts. */
