@@ -42,6 +42,11 @@ test('an id that was used for something else is refused', async () => {
 test('every operation asks who is there, and every role gets what the deeds say', async () => {
   // What each role may do at all; written out here so that a change of heart shows.
   const student = [
+    'clinic.answer',
+    'clinic.close',
+    'clinic.name',
+    'clinic.open',
+    'clinic.reopen',
     'media.add-picture',
     'opening.record',
     'opening.withdraw',

@@ -87,8 +87,9 @@ export async function createCase(
   by: string,
   now: Date,
 ): Promise<number> {
-  // The newest is held, so that the next number is one.
-  const newest = await src('clinic_case').orderBy('no', 'desc').forUpdate().first('no');
+  // The studio’s row is held meanwhile: whoever waits for it then reads the number that was given before.
+  await src('studio').where({ id: 1 }).forUpdate().first('id');
+  const newest: Row | undefined = await src('clinic_case').orderBy('no', 'desc').first('no');
   const no = Number(newest?.no ?? 0) + 1;
   await src('clinic_case').insert({
     id: one.id,

@@ -12,7 +12,12 @@ export type KnownFact = {
   otherwise: string | null;
 };
 
-export type KnownFacts = { facts: Record<string, string>; list: KnownFact[] };
+export type KnownFacts = {
+  facts: Record<string, string>;
+  list: KnownFact[];
+  /** A fact in words, as evidence is told: as the records say it, or as it was asked and answered. */
+  tell: (fact: string) => string;
+};
 
 const wordsOf = (fact: string, value: string | null): string =>
   factOf(fact)?.values.find(({ id }) => id === value)?.words ?? 'nobody knows';
@@ -39,5 +44,10 @@ export function factsOf(told: readonly Told[], said: readonly Said[]): KnownFact
   const facts = Object.fromEntries(
     list.flatMap(({ fact, value }) => (value === null ? [] : [[fact, value]])),
   );
-  return { facts, list };
+  const tell = (fact: string): string => {
+    const known = list.find((one) => one.fact === fact);
+    if (known === undefined) return fact;
+    return people.get(fact)?.value == null ? known.from : `${known.question} ${known.words}`;
+  };
+  return { facts, list, tell };
 }

@@ -77,19 +77,33 @@ export function CaseSheet({ view }: { view: CaseView }) {
             display: 'grid',
             gap: { xs: 2, md: 4 },
             gridTemplateColumns: { xs: 'minmax(0,1fr)', md: 'minmax(0,1fr) minmax(0,1.15fr)' },
+            gridTemplateRows: { md: 'auto 1fr' },
+            alignItems: 'start',
           }}
         >
-          <Box>
+          {/* On a phone the causes come before what they are made from. */}
+          <Box sx={{ order: { xs: 0, md: 0 }, gridColumn: { md: 1 } }}>
             {!closed && (
               <NextQuestion next={next ?? null} onSay={(fact, value) => void say(fact, value)} />
             )}
+          </Box>
+          <Box sx={{ order: { xs: 2, md: 0 }, gridColumn: { md: 1 }, gridRow: { md: 2 } }}>
             <Known
               known={known}
+              bearing={
+                new Set(
+                  found.causes.flatMap((ranked) =>
+                    [...ranked.for, ...ranked.against].map(({ fact }) => fact),
+                  ),
+                )
+              }
               missing={view.missing}
               onSay={closed ? null : (fact, value) => void say(fact, value)}
             />
           </Box>
-          <Box>
+          <Box
+            sx={{ order: { xs: 1, md: 0 }, gridColumn: { md: 2 }, gridRow: { md: '1 / span 2' } }}
+          >
             <Section title="Why, likely">
               <Box
                 component="ol"
@@ -97,7 +111,7 @@ export function CaseSheet({ view }: { view: CaseView }) {
                 aria-label="Causes, the likeliest first"
               >
                 {shown.slice(0, all ? undefined : FIRST).map((ranked, i) => (
-                  <CauseCard key={ranked.id} ranked={ranked} first={i === 0} />
+                  <CauseCard key={ranked.id} ranked={ranked} first={i === 0} told={known.tell} />
                 ))}
               </Box>
               <Typography sx={{ borderTop: '1px solid', borderColor: 'divider', pt: 1 }}>

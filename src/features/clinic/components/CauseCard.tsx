@@ -9,11 +9,19 @@ import { More } from './More';
 const marks = (weight: number): string =>
   '●'.repeat(Math.max(1, Math.min(4, Math.round(Math.abs(weight) / 0.3))));
 
-function Evidence({ said, against }: { said: readonly Spoken[]; against: boolean }) {
-  return said.map(({ fact, words, weight }) => (
+function Evidence({
+  said,
+  against,
+  told,
+}: {
+  said: readonly Spoken[];
+  against: boolean;
+  told: (fact: string) => string;
+}) {
+  return said.map(({ fact, weight }) => (
     <Typography key={fact} component="li" variant="body2">
       <span aria-hidden>{marks(weight)}</span> {against ? 'against it: ' : ''}
-      {words}
+      {told(fact)}
     </Typography>
   ));
 }
@@ -22,7 +30,16 @@ const percent = (share: number): string =>
   share < 0.01 ? 'under 1' : share > 0.95 ? 'over 95' : String(Math.round(share * 100));
 
 /** One cause: how likely, what speaks for and against it, and what would be done. */
-export function CauseCard({ ranked, first }: { ranked: Ranked; first: boolean }) {
+export function CauseCard({
+  ranked,
+  first,
+  told,
+}: {
+  ranked: Ranked;
+  first: boolean;
+  /** A fact in words, as it was read or said. */
+  told: (fact: string) => string;
+}) {
   const cause = causeOf(ranked.id)!;
   const { probability } = ranked;
   return (
@@ -49,8 +66,8 @@ export function CauseCard({ ranked, first }: { ranked: Ranked; first: boolean })
         />
       </Box>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        <Evidence said={ranked.for.slice(0, first ? 6 : 3)} against={false} />
-        <Evidence said={ranked.against.slice(0, first ? 4 : 2)} against />
+        <Evidence said={ranked.for.slice(0, first ? 6 : 3)} against={false} told={told} />
+        <Evidence said={ranked.against.slice(0, first ? 4 : 2)} against told={told} />
       </Box>
       <More summary="What it is, and what to do" open={first}>
         <Typography sx={{ my: 0.5 }}>{cause.how}</Typography>

@@ -13,19 +13,28 @@ import { More } from './More';
 /** What is known, with where it is from; each can be said otherwise. */
 export function Known({
   known,
+  bearing,
   missing,
   onSay,
 }: {
   known: KnownFacts;
+  /** The facts that bear on a cause of this. */
+  bearing: ReadonlySet<string>;
   missing: readonly string[];
   /** Null where nothing is said any more. */
   onSay: ((fact: string, value: string | null) => void) | null;
 }) {
+  const [first, rest] = [true, false].map((side) =>
+    known.list.filter(({ fact }) => bearing.has(fact) === side),
+  ) as [KnownFact[], KnownFact[]];
+  const lines = (list: readonly KnownFact[]) =>
+    list.map((one) => <One key={one.fact} one={one} onSay={onSay} />);
   return (
-    <Section title={`What is known: ${count(known.list.length, 'fact')}`}>
-      {known.list.map((one) => (
-        <One key={one.fact} one={one} onSay={onSay} />
-      ))}
+    <Section title="What is known">
+      {lines(first)}
+      {rest.length > 0 && (
+        <More summary={`${count(rest.length, 'fact')} more, of no weight here`}>{lines(rest)}</More>
+      )}
       {missing.length > 0 && (
         <More summary={`${count(missing.length, 'thing')} that the records do not say`}>
           {missing.map((line) => (

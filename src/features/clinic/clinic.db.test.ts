@@ -1,0 +1,119 @@
+/** Cases of the clinic: what the records say by themselves, who may, two at once, and what comes back. */
+import { v7 } from 'uuid';
+import {
+  fired,
+  layer,
+  recordInput,
+  testStudio,
+  type TestStudio,
+} from '../../../test-support/studio';
+import { diagnose, type Told } from '@/core/diagnosis';
+import { listCases } from '@/data/clinic';
+import { evidenceOf } from './evidence';
+import { factsOf } from './facts';
+import { caseView } from './queries';
+
+let studio: TestStudio;
+let firing: string;
+let thick: string;
+let thin: string[];
+beforeAll(async () => {
+  studio = await testStudio('test_clinic');
+  const tarn = studio.version('tarn');
+  const made = await fired(studio, [{ ...layer(tarn), coats: 2 }], { count: 4 });
+  firing = made.firingId;
+  const other = await fired(studio, [layer(tarn)], { count: 4 });
+  thick = made.ids[0]!;
+  thin = other.ids;
+  const pits = { surface: 'gloss', signs: [{ sign: 'pit', severity: 2, wanted: false }] };
+  await studio.must('opening.record', recordInput(firing, made.ids, pits));
+  await studio.must('opening.record', recordInput(other.firingId, thin, { surface: 'gloss' }));
+});
+afterAll(() => studio.db.destroy());
+
+type Opened = { id: string; no: number };
+const open = async (input: object, as = studio.technician): Promise<Opened> =>
+  (await studio.must('clinic.open', { pieceId: thick, firingId: firing, complaints: ['pit'], ...input }, as)) as Opened; // prettier-ignore
+const view = async (id: string) => caseView(studio.db, (await listCases(studio.db, { id }))[0]!);
+const value = (told: readonly Told[], fact: string): string | undefined =>
+  told.find((one) => one.fact === fact)?.value;
+
+test('the records say that it is thickness, without anybody asked', async () => {
+  const { told, missing } = await evidenceOf(studio.db, { pieceId: thick, firingId: firing, complaint: 'pit' }); // prettier-ignore
+  expect(value(told, 'thickness')).toBe('only-thick');
+  expect(value(told, 'stack')).toBe('single');
+  expect(value(told, 'generation')).toBe('first');
+  expect(value(told, 'first-seen')).toBe('opening');
+  expect(value(told, 'surface')).toBe('gloss');
+  const found = diagnose({ findings: [{ sign: 'pit' }], facts: factsOf(told, []).facts });
+  expect(found.causes[0]!.id).toBe('thick');
+  // What would have helped and is not on record is said.
+  expect(missing.some((line) => line.includes('recipe') || line.includes('analysis'))).toBe(true);
+});
+
+test('answers stand beside one another, the newest counts, and nobody knows leaves what the records say', async () => {
+  const { id } = await open({});
+  const say = (fact: string, said: string | null, as = studio.technician) =>
+    studio.must('clinic.answer', { caseId: id, fact, value: said }, as);
+  await Promise.all([say('body', 'every'), say('recipe', 'sound', studio.teacher)]);
+  await say('body', 'only');
+  await say('thickness', null);
+  const shown = await view(id);
+  const { facts, list } = factsOf(shown.told, shown.said);
+  expect(facts).toMatchObject({ body: 'only', recipe: 'sound', thickness: 'only-thick' });
+  await say('thickness', 'alike');
+  const next = await view(id);
+  const doubted = factsOf(next.told, next.said).list.find(({ fact }) => fact === 'thickness');
+  expect(doubted).toMatchObject({ value: 'alike', otherwise: expect.stringContaining('thick') });
+  expect(list.length).toBeGreaterThan(5);
+  const wrong = await studio.act('clinic.answer', { caseId: id, fact: 'body', value: 'soft' });
+  expect(wrong).toMatchObject({ ok: false, problem: { code: 'invalid' } });
+});
+
+test('cases have their numbers, also when two are opened at once; a piece must have been in the firing', async () => {
+  const [a, b] = await Promise.all([open({}), open({ complaints: ['crazing'] })]);
+  expect(new Set([a!.no, b!.no]).size).toBe(2);
+  const never = await studio.act('clinic.open', { pieceId: thin[0], firingId: firing, complaints: ['pit'] }); // prettier-ignore
+  expect(never).toMatchObject({ ok: false });
+  const none = await studio.act('clinic.open', { pieceId: v7(), firingId: firing, complaints: [] });
+  expect(none).toMatchObject({ ok: false, problem: { code: 'not-found' } });
+  // In the hand, on no record: a case of its own.
+  expect((await open({ pieceId: null, firingId: null })).no).toBeGreaterThan(b!.no - 2);
+});
+
+test('closed by what turned out true, opened again, and two who name it otherwise at once are told', async () => {
+  const { id } = await open({});
+  const named = await Promise.all(
+    ['crater', 'blister'].map((sign) =>
+      studio.act('clinic.name', { caseId: id, revision: 1, complaints: [sign] }),
+    ),
+  );
+  expect(named.map(({ ok }) => ok).sort()).toEqual([false, true]);
+  const closing = { caseId: id, revision: 2, turnedOut: ['thick'], note: 'A single dip is clean.' };
+  await studio.must('clinic.close', closing);
+  expect((await view(id)).one).toMatchObject({ turnedOut: ['thick'], closingNote: closing.note });
+  const late = await studio.act('clinic.answer', { caseId: id, fact: 'body', value: 'only' });
+  expect(late).toMatchObject({ ok: false });
+  await studio.must('clinic.reopen', { caseId: id });
+  expect((await view(id)).one).toMatchObject({ turnedOut: null, closedAt: null });
+});
+
+test('a student asks of study tiles and of own pieces, and sees those cases alone', async () => {
+  const { id } = await open({}, studio.student);
+  expect((await studio.act('clinic.answer', { caseId: id, fact: 'body', value: 'only' }, studio.student)).ok).toBe(true); // prettier-ignore
+  const theirs = await open({});
+  const peek = await studio.act('clinic.answer', { caseId: theirs.id, fact: 'body', value: 'only' }, studio.student); // prettier-ignore
+  expect(peek).toMatchObject({ ok: false, problem: { code: 'not-found' } });
+  await studio.db('piece').where({ id: thin[1] }).update({ owner_id: studio.teacher.id, shown: 1 });
+  const ware = await studio.act('clinic.open', { pieceId: thin[1], firingId: null, complaints: ['pit'] }, studio.student); // prettier-ignore
+  expect(ware).toMatchObject({ ok: false });
+});
+
+test('a piece that was put away meanwhile leaves its case readable', async () => {
+  const { id } = await open({});
+  await studio.must('pieces.bin', { pieceIds: [thick], binned: true });
+  const shown = await view(id);
+  expect(shown.one.complaints).toEqual(['pit']);
+  expect(Array.isArray(shown.told)).toBe(true);
+  await studio.must('pieces.bin', { pieceIds: [thick], binned: false });
+});
