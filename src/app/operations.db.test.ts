@@ -57,6 +57,7 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'pieces.flag',
   ];
   const technicianOnly = [
+    'clinic.disagree',
     'exchange.import',
     'kilns.make-token',
     'kilns.revoke-token',

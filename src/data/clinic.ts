@@ -183,3 +183,52 @@ export async function changeCase(
     .update({ ...said, revision: src.raw('revision + 1') });
   return changed === 1;
 }
+
+/** What the studio's closed cases turned out to be. */
+export async function confirmedCases(
+  src: Source,
+): Promise<{ complaints: string[]; turnedOut: string[] }[]> {
+  const rows: Row[] = await src('clinic_case')
+    .whereNotNull('turned_out')
+    .select('complaints', 'turned_out');
+  return rows.map((row) => ({ complaints: row.complaints, turnedOut: row.turned_out }));
+}
+
+/** What a technician says of a cause here. */
+export type SaidOfCause = {
+  cause: string;
+  off: boolean;
+  /** So many times as common as in the tables. */
+  factor: number;
+  reason: string;
+  byName: string;
+  at: Date;
+};
+
+/** What stands of it: the newest of each cause. */
+export async function saidOfCauses(src: Source): Promise<SaidOfCause[]> {
+  const rows: Row[] = await src('clinic_cause')
+    .join('person', 'person.id', 'clinic_cause.said_by')
+    .orderBy(['said_at', 'clinic_cause.id'])
+    .select('clinic_cause.*', 'person.name as by_name');
+  const newest = new Map<string, SaidOfCause>();
+  for (const row of rows)
+    newest.set(row.cause, {
+      cause: row.cause,
+      off: Boolean(row.off),
+      factor: row.factor,
+      reason: row.reason,
+      byName: row.by_name,
+      at: row.said_at,
+    });
+  return [...newest.values()];
+}
+
+export async function sayOfCause(
+  src: Source,
+  one: { id: string } & Pick<SaidOfCause, 'cause' | 'off' | 'factor' | 'reason'>,
+  by: string,
+  now: Date,
+): Promise<void> {
+  await src('clinic_cause').insert({ ...one, said_by: by, said_at: now });
+}

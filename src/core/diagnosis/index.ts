@@ -8,3 +8,4 @@ export * from './facts';
 export * from './knowledge';
 export * from './from-record';
 export * from './tests';
+export * from './here';

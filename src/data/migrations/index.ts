@@ -32,6 +32,7 @@ import * as keys from './0030-keys';
 import * as sessions from './0031-sessions';
 import * as changed from './0032-changed';
 import * as clinic from './0033-clinic';
+import * as disagreed from './0034-disagreed';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -70,6 +71,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0031-sessions', ...sessions },
   { name: '0032-changed', ...changed },
   { name: '0033-clinic', ...clinic },
+  { name: '0034-disagreed', ...disagreed },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>

@@ -1,5 +1,12 @@
 import { factOf } from '@/core/diagnosis';
-import { addAnswer, changeCase, createCase, listCases, type ClinicCase } from '@/data/clinic';
+import {
+  addAnswer,
+  changeCase,
+  createCase,
+  listCases,
+  sayOfCause,
+  type ClinicCase,
+} from '@/data/clinic';
 import { newId } from '@/data/ids';
 import { loadPieces } from '@/data/pieces';
 import { wasIn } from '@/data/placements';
@@ -94,5 +101,13 @@ export const reopen = operation({
     const { revision } = await caseFor(act, caseId);
     const change = { turnedOut: null, closedBy: null, closedAt: null };
     if (!(await changeCase(act.trx, caseId, revision, change))) throw conflict(MEANWHILE);
+  },
+});
+
+export const disagree = operation({
+  contract: contracts.disagree,
+  permit: permit('run the studio'),
+  async run({ trx, person, now }, said) {
+    await sayOfCause(trx, { id: newId(), ...said }, person.id, now);
   },
 });

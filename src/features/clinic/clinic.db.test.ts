@@ -117,3 +117,34 @@ test('a piece that was put away meanwhile leaves its case readable', async () =>
   expect(Array.isArray(shown.told)).toBe(true);
   await studio.must('pieces.bin', { pieceIds: [thick], binned: false });
 });
+
+test('what turned out true counts from then on; a technician disagrees with a reason that stays', async () => {
+  const { id } = await open({});
+  const before = await view(id);
+  const other = await open({});
+  await studio.must('clinic.close', { caseId: other.id, revision: 1, turnedOut: ['frozen'] });
+  await studio.must('clinic.disagree', {
+    cause: 'grit',
+    off: true,
+    factor: 1,
+    reason: 'We sieve.',
+  });
+  await studio.must('clinic.disagree', {
+    cause: 'grit',
+    off: false,
+    factor: 2,
+    reason: 'We did not.',
+  });
+  const after = await view(id);
+  expect(after.confirmed.length).toBe(before.confirmed.length + 1);
+  expect(after.confirmed.at(-1)).toEqual({ complaints: ['pit'], turnedOut: ['frozen'] });
+  expect(after.disagreed).toEqual([{ cause: 'grit', off: false, factor: 2 }]);
+  expect(await studio.db('clinic_cause').count({ n: '*' }).first()).toEqual({ n: 2 });
+  const bare = await studio.act('clinic.disagree', {
+    cause: 'grit',
+    off: true,
+    factor: 1,
+    reason: '',
+  });
+  expect(bare).toMatchObject({ ok: false, problem: { code: 'invalid' } });
+});

@@ -39,3 +39,17 @@ export const closeSchema = z.object({
 export const close = undoneBy(contract('clinic.close', closeSchema), reopen, ({ caseId }) => ({
   caseId,
 }));
+
+export const FACTORS = [0.25, 0.5, 1, 2, 4] as const;
+export const disagreeSchema = z.object({
+  cause: one(CAUSES, 'No cause that the clinic knows.'),
+  off: z.boolean(),
+  factor: z.number().min(0.1, 'At least a tenth.').max(10, 'At most ten times.'),
+  reason: z
+    .string()
+    .trim()
+    .min(3, 'Say why, for whoever reads it later.')
+    .max(500, 'At most 500 characters.'),
+});
+/** How common a cause is here, or that it does not happen here. */
+export const disagree = contract('clinic.disagree', disagreeSchema);

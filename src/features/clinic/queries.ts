@@ -1,5 +1,5 @@
-import type { Told } from '@/core/diagnosis';
-import { answersOf, listCases, type ClinicCase } from '@/data/clinic';
+import type { Confirmed, Disagreed, Told } from '@/core/diagnosis';
+import { answersOf, confirmedCases, saidOfCauses, type ClinicCase } from '@/data/clinic';
 import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
 import { listPhotos } from '@/data/photos';
@@ -30,19 +30,24 @@ export type CaseView = {
   said: Said[];
   missing: string[];
   pictures: string[];
+  /** What the studio's own cases turned out to be, and what it says of causes. */
+  confirmed: Confirmed[];
+  disagreed: Disagreed[];
   firing: { id: string; title: string } | null;
 };
 
 /** A case with what the records say of it now. */
 export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> {
   const { pieceId, firingId } = one;
-  const [said, evidence, photos, [firing]] = await Promise.all([
+  const [said, evidence, photos, [firing], confirmed, disagreed] = await Promise.all([
     answersOf(src, one.id),
     pieceId === null || firingId === null
       ? { told: [], missing: [] }
       : evidenceOf(src, { pieceId, firingId, complaint: one.complaints[0] ?? 'off-colour' }),
     pieceId === null ? [] : listPhotos(src, { pieceIds: [pieceId] }),
     firingId === null ? [] : listFirings(src, { ids: [firingId] }),
+    confirmedCases(src),
+    saidOfCauses(src),
   ]);
   return {
     one: {
@@ -59,9 +64,9 @@ export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> 
     told: evidence.told,
     said: said.map(({ fact, value, byName, at }) => ({ fact, value, by: byName, at: at.toISOString() })), // prettier-ignore
     missing: evidence.missing,
+    confirmed,
+    disagreed: disagreed.map(({ cause, off, factor }) => ({ cause, off, factor })),
     pictures: photos.map(({ sha }) => sha),
     firing: firing === undefined ? null : { id: firing.id, title: firingTitle(firing) },
   };
 }
-
-export { listCases };

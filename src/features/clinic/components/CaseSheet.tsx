@@ -8,7 +8,9 @@ import {
   complaintOf,
   COMPLAINTS,
   complaintsOf,
+  confirmedWords,
   diagnose,
+  hereOf,
   testOf,
   type Complaint,
 } from '@/core/diagnosis';
@@ -25,6 +27,7 @@ import type { CaseView } from '../queries';
 import { CauseCard } from './CauseCard';
 import { CloseCase } from './CloseCase';
 import { Known } from './Known';
+import { More } from './More';
 import { NextQuestion } from './NextQuestion';
 
 /** How many causes are worth a line at first. */
@@ -41,8 +44,12 @@ export function CaseSheet({ view }: { view: CaseView }) {
   const closed = one.closedAt !== null;
   const known = useMemo(() => factsOf(view.told, said), [view.told, said]);
   const found = useMemo(
-    () => diagnose({ findings: complaints.map((sign) => ({ sign })), facts: known.facts }),
-    [complaints, known],
+    () =>
+      diagnose(
+        { findings: complaints.map((sign) => ({ sign })), facts: known.facts },
+        hereOf(view.confirmed, view.disagreed),
+      ),
+    [complaints, known, view.confirmed, view.disagreed],
   );
   // What nobody knows is not asked again.
   const answered = new Set(said.map(({ fact }) => fact));
@@ -111,7 +118,13 @@ export function CaseSheet({ view }: { view: CaseView }) {
                 aria-label="Causes, the likeliest first"
               >
                 {shown.slice(0, all ? undefined : FIRST).map((ranked, i) => (
-                  <CauseCard key={ranked.id} ranked={ranked} first={i === 0} told={known.tell} />
+                  <CauseCard
+                    key={ranked.id}
+                    ranked={ranked}
+                    first={i === 0}
+                    told={known.tell}
+                    own={confirmedWords(view.confirmed, complaints, ranked.id)}
+                  />
                 ))}
               </Box>
               <Typography sx={{ borderTop: '1px solid', borderColor: 'divider', pt: 1 }}>
@@ -152,7 +165,7 @@ function Naming({
   const named = complaints.flatMap((id) => complaintOf(id) ?? []);
   const groups = new Set(named.map(({ group }) => group));
   const alike = named.length === 0 ? complaintsOf('off-colour') : COMPLAINTS.filter(({ id, group }) => groups.has(group) && !complaints.includes(id)); // prettier-ignore
-  const [first, ...rest] = complaints;
+  const [, ...rest] = complaints;
   const pick = (to: Complaint): void => onName([to.id, ...rest.filter((id) => id !== to.id)]);
   return (
     <Section
@@ -169,24 +182,52 @@ function Naming({
             <Specimen id={id} sign={sign} />
           </Box>
         ))}
-        {alike.map((one) => (
-          <Button
-            key={one.id}
-            variant="outlined"
-            color="inherit"
-            disabled={busy}
-            onClick={() => pick(one)}
-            startIcon={<Specimen id={one.id} sign={one.sign} size={36} />}
-            title={one.look}
-            sx={{ minHeight: 56 }}
-          >
-            {first === undefined ? one.name : `rather ${one.name.toLowerCase()}?`}
-          </Button>
-        ))}
+        {named.length === 0 && <Alikes alike={alike} busy={busy} onPick={pick} />}
       </Box>
+      {named.length > 0 && alike.length > 0 && (
+        <More summary="Is it rather something else?">
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+            <Alikes alike={alike} busy={busy} onPick={pick} />
+          </Box>
+        </More>
+      )}
     </Section>
   );
 }
+
+/** Look-alikes side by side, each with what tells it. */
+const Alikes = ({
+  alike,
+  busy,
+  onPick,
+}: {
+  alike: readonly Complaint[];
+  busy: boolean;
+  onPick: (to: Complaint) => void;
+}) =>
+  alike.map((one) => (
+    <Button
+      key={one.id}
+      variant="outlined"
+      color="inherit"
+      disabled={busy}
+      onClick={() => onPick(one)}
+      startIcon={<Specimen id={one.id} sign={one.sign} size={44} />}
+      sx={{ flex: '1 1 240px', justifyContent: 'flex-start', textAlign: 'left', minHeight: 56 }}
+    >
+      <span>
+        {one.name}
+        <Typography
+          component="span"
+          variant="body2"
+          color="text.secondary"
+          sx={{ display: 'block' }}
+        >
+          {one.look}
+        </Typography>
+      </span>
+    </Button>
+  ));
 
 function Test({ fact, code }: { fact: string; code: string | null }) {
   const test = testOf(fact);

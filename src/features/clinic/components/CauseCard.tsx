@@ -34,11 +34,14 @@ export function CauseCard({
   ranked,
   first,
   told,
+  own,
 }: {
   ranked: Ranked;
   first: boolean;
   /** A fact in words, as it was read or said. */
   told: (fact: string) => string;
+  /** What the studio's own cases say. */
+  own: string | null;
 }) {
   const cause = causeOf(ranked.id)!;
   const { probability } = ranked;
@@ -81,6 +84,7 @@ export function CauseCard({
             </Typography>
           ))}
         </Box>
+        {own !== null && <Typography variant="body2">{own}</Typography>}
         <Typography variant="body2" color="text.secondary">
           Acts on the {cause.scope}; {cause.source}. Shares and weights are judgement.
         </Typography>

@@ -47,6 +47,11 @@ export async function ClinicPage() {
     <Page
       title="Clinic"
       lead="From a fault to its likely causes, the next question and the next test."
+      acts={
+        <Button component={Link} href="/clinic/knows" variant="outlined">
+          What the clinic knows
+        </Button>
+      }
     >
       <Section title="Open cases">
         {open.length === 0 ? (
