@@ -13,7 +13,7 @@ async function pitted(page: Page): Promise<string> {
   return data.pieces.find(({ signs }) => signs.some((one) => one.sign === 'pit' && !one.wanted))!.code; // prettier-ignore
 }
 
-test('from a pitted piece to a ranked cause in one act; an answer changes the order; closed with what it was', async ({
+test('from a pitted piece to a ranked cause in one act, and to the tiles of its next test in two; closed with what it was', async ({
   page,
 }) => {
   await signIn(page, DEMO(), 'tomasz');
@@ -24,6 +24,13 @@ test('from a pitted piece to a ranked cause in one act; an answer changes the or
   await expect(first(page)).toContainText('Silicon carbide in the stack');
   await expect(first(page)).toContainText('the thinner zone of the same piece is clean');
   await accessible(page);
+
+  // Two acts from the piece: the tiles of the next test, with their sheets; the case waits for them.
+  await page.getByRole('button', { name: 'Make its tiles' }).first().click();
+  await expect(page).toHaveURL(/\/tests\/questions\/\d+$/);
+  await expect(page.getByText(/^If so: /)).toBeVisible();
+  await page.goBack();
+  await expect(page.getByText(/was made to tell: 0 of \d tiles written up so far/)).toBeVisible();
 
   // What the records say can be said otherwise, and the order follows before anything is loaded again.
   await page.getByRole('combobox', { name: 'Is there silicon carbide in any coat?' }).click();

@@ -110,11 +110,21 @@ export async function listQuestions(
   return (await query).map(question);
 }
 
-/** Questions that are open though all their tiles are written up. */
-export async function ripeQuestions(src: Source): Promise<Question[]> {
-  return (
-    await questions(src).whereNull('question.concluded_at').havingRaw('tiles > 0 AND seen = tiles')
-  ).map(question);
+/** Questions that are open though all their tiles are written up, with the case of the clinic that waits for each. */
+export async function ripeQuestions(
+  src: Source,
+): Promise<(Question & { waiting: { caseId: string; caseNo: number } | null })[]> {
+  const rows: Row[] = await questions(src)
+    .whereNull('question.concluded_at')
+    .havingRaw('tiles > 0 AND seen = tiles')
+    .leftJoin('clinic_case', function () {
+      this.on('clinic_case.question_id', 'question.id').andOnNull('clinic_case.closed_at');
+    })
+    .select('clinic_case.id as case_id', 'clinic_case.no as case_no');
+  return rows.map((row) => ({
+    ...question(row),
+    waiting: row.case_id === null ? null : { caseId: row.case_id, caseNo: row.case_no },
+  }));
 }
 
 const columns = (fields: QuestionFields): Record<string, unknown> => ({

@@ -9,9 +9,9 @@ export type Value = {
 /** How one comes to know it, dearer from left to right. */
 export type Asked = 'record' | 'look' | 'ask' | 'lens' | 'break' | 'test';
 
-/** What it costs to find out, in looks. */
+/** What it costs to find out, in looks. What records answer is read already: what they did not answer is asked of people. */
 export const EFFORT: Readonly<Record<Asked, number>> = {
-  record: 0.25,
+  record: 1,
   look: 1,
   ask: 1,
   lens: 1.5,

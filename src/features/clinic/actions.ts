@@ -14,6 +14,7 @@ import { operation, type Act } from '@/platform/operation';
 import { conflict, notFound, refuse } from '@/platform/refusal';
 import { may, maySeePiece, mayTouchPiece, permit } from '../people';
 import * as contracts from './contracts';
+import { makeTest as makeTestOf } from './make-test';
 import { maySeeCase } from './who-may';
 
 async function caseFor({ trx, person }: Act, id: string): Promise<ClinicCase> {
@@ -109,5 +110,13 @@ export const disagree = operation({
   permit: permit('run the studio'),
   async run({ trx, person, now }, said) {
     await sayOfCause(trx, { id: newId(), ...said }, person.id, now);
+  },
+});
+
+export const makeTest = operation({
+  contract: contracts.makeTest,
+  permit: permit('keep records'),
+  async run(act, { caseId, ...wanted }) {
+    return makeTestOf(act, await openCase(act, caseId), wanted);
   },
 });

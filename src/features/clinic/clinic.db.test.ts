@@ -148,3 +148,22 @@ test('what turned out true counts from then on; a technician disagrees with a re
   });
   expect(bare).toMatchObject({ ok: false, problem: { code: 'invalid' } });
 });
+
+test('a test is made in one act: question, tiles, expectation, places; the case names it', async () => {
+  const { id } = await open({});
+  const made = await studio.must('clinic.make-test', { caseId: id, revision: 1, fact: 't-thin-thick' }); // prettier-ignore
+  expect(made).toMatchObject({ tiles: 3 });
+  const { no } = made as { no: number };
+  const question = await studio.db('question').where({ no }).first();
+  expect(question).toMatchObject({ about: 'pit', expected: expect.stringContaining('the coat is too thick') }); // prettier-ignore
+  expect(await studio.db('question_tile').where({ question_id: question.id }).count({ n: '*' }).first()).toEqual({ n: 3 }); // prettier-ignore
+  expect((await view(id)).test).toEqual({ no, tiles: 3, seen: 0 });
+  // Somebody else did it meanwhile: no second set of tiles lies about.
+  const twice = await studio.act('clinic.make-test', { caseId: id, revision: 1, fact: 't-order' });
+  expect(twice).toMatchObject({ ok: false });
+  const again = await studio.act('clinic.make-test', { caseId: id, revision: 1, fact: 't-thin-thick' }); // prettier-ignore
+  expect(again).toMatchObject({ ok: false, problem: { code: 'conflict' } });
+  expect(await studio.db('question').count({ n: '*' }).first()).toEqual({ n: 1 });
+  const student = await studio.act('clinic.make-test', { caseId: id, revision: 2, fact: 't-thin-thick' }, studio.student); // prettier-ignore
+  expect(student).toMatchObject({ ok: false, problem: { code: 'not-allowed' } });
+});

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CAUSES, COMPLAINTS, FACTS } from '@/core/diagnosis';
+import { CAUSES, COMPLAINTS, FACTS, TESTS } from '@/core/diagnosis';
 import { answers, contract, undoneBy } from '@/platform/contract';
 
 const one = (ids: readonly { id: string }[], words: string) =>
@@ -53,3 +53,17 @@ export const disagreeSchema = z.object({
 });
 /** How common a cause is here, or that it does not happen here. */
 export const disagree = contract('clinic.disagree', disagreeSchema);
+
+/** Makes a test of the clinic: a question with its tiles, sheets and places; the case waits for it. */
+export const makeTest = contract(
+  'clinic.make-test',
+  z.object({
+    caseId: z.uuid(),
+    revision: z.number().int(),
+    fact: one(
+      TESTS.map(({ fact }) => ({ id: fact })),
+      'No test that the clinic knows.',
+    ),
+  }),
+  answers<{ no: number; tiles: number }>(),
+);

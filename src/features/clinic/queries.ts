@@ -3,6 +3,7 @@ import { answersOf, confirmedCases, saidOfCauses, type ClinicCase } from '@/data
 import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
 import { listPhotos } from '@/data/photos';
+import { listQuestions } from '@/data/questions';
 import { firingTitle } from '@/core/firing';
 import { evidenceOf } from './evidence';
 
@@ -34,12 +35,14 @@ export type CaseView = {
   confirmed: Confirmed[];
   disagreed: Disagreed[];
   firing: { id: string; title: string } | null;
+  /** The question that it waits for. */
+  test: { no: number; tiles: number; seen: number } | null;
 };
 
 /** A case with what the records say of it now. */
 export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> {
   const { pieceId, firingId } = one;
-  const [said, evidence, photos, [firing], confirmed, disagreed] = await Promise.all([
+  const [said, evidence, photos, [firing], confirmed, disagreed, [question]] = await Promise.all([
     answersOf(src, one.id),
     pieceId === null || firingId === null
       ? { told: [], missing: [] }
@@ -48,6 +51,7 @@ export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> 
     firingId === null ? [] : listFirings(src, { ids: [firingId] }),
     confirmedCases(src),
     saidOfCauses(src),
+    one.questionId === null ? [] : listQuestions(src, { id: one.questionId }),
   ]);
   return {
     one: {
@@ -64,6 +68,10 @@ export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> 
     told: evidence.told,
     said: said.map(({ fact, value, byName, at }) => ({ fact, value, by: byName, at: at.toISOString() })), // prettier-ignore
     missing: evidence.missing,
+    test:
+      question === undefined
+        ? null
+        : { no: question.no, tiles: question.tiles, seen: question.seen },
     confirmed,
     disagreed: disagreed.map(({ cause, off, factor }) => ({ cause, off, factor })),
     pictures: photos.map(({ sha }) => sha),

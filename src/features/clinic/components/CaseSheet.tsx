@@ -11,7 +11,6 @@ import {
   confirmedWords,
   diagnose,
   hereOf,
-  testOf,
   type Complaint,
 } from '@/core/diagnosis';
 import { count } from '@/core/units';
@@ -29,12 +28,13 @@ import { CloseCase } from './CloseCase';
 import { Known } from './Known';
 import { More } from './More';
 import { NextQuestion } from './NextQuestion';
+import { Tests } from './Tests';
 
 /** How many causes are worth a line at first. */
 const FIRST = 5;
 
 /** The sheet of a case: cautions, what to ask next, causes in order, what is known, what to try, what it turned out to be. */
-export function CaseSheet({ view }: { view: CaseView }) {
+export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean }) {
   const { one } = view;
   const router = useRouter();
   const { act, busy, problem } = useSend();
@@ -53,7 +53,11 @@ export function CaseSheet({ view }: { view: CaseView }) {
   );
   // What nobody knows is not asked again.
   const answered = new Set(said.map(({ fact }) => fact));
-  const next = found.ask.find(({ fact }) => !answered.has(fact));
+  // A test whose tiles are written up comes before any look.
+  const ready = view.test !== null && view.test.seen === view.test.tiles;
+  const next = [...(ready ? found.tests : []), ...found.ask].find(
+    ({ fact }) => !answered.has(fact),
+  );
   const say = async (fact: string, value: string | null): Promise<void> => {
     const before = said;
     setSaid([
@@ -137,12 +141,22 @@ export function CaseSheet({ view }: { view: CaseView }) {
                 </Button>
               )}
             </Section>
+            {view.test !== null && (
+              <Typography sx={{ my: 1.5 }}>
+                <Link href={`/tests/questions/${view.test.no}`}>Question {view.test.no}</Link> was
+                made to tell:{' '}
+                {view.test.seen === view.test.tiles
+                  ? 'its tiles are written up. Say above what it showed, when it is asked.'
+                  : `${view.test.seen} of ${count(view.test.tiles, 'tile')} written up so far.`}
+              </Typography>
+            )}
             {found.tests.length > 0 && !closed && (
-              <Section title="What would tell them apart">
-                {found.tests.slice(0, 3).map(({ fact }) => (
-                  <Test key={fact} fact={fact} code={one.code} />
-                ))}
-              </Section>
+              <Tests
+                caseId={one.id}
+                revision={one.revision}
+                facts={found.tests.slice(0, 3).map(({ fact }) => fact)}
+                mayMake={mayMake && one.code !== null}
+              />
             )}
             <CloseCase one={one} causes={shown} />
           </Box>
@@ -228,24 +242,3 @@ const Alikes = ({
       </span>
     </Button>
   ));
-
-function Test({ fact, code }: { fact: string; code: string | null }) {
-  const test = testOf(fact);
-  if (test === undefined) return null;
-  const query = new URLSearchParams({ design: test.design ?? '', ...(code === null ? {} : { match: code }) }); // prettier-ignore
-  return (
-    <Box sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1, display: 'flex', gap: 1 }}>
-      <Box sx={{ flex: 1 }}>
-        <Typography sx={{ fontWeight: 650 }}>
-          {test.name}: {count(test.tiles, test.design === null ? 'piece' : 'tile')}
-        </Typography>
-        <Typography>{test.how}</Typography>
-      </Box>
-      {test.design !== null && (
-        <Button component={Link} href={`/tests/ask?${query.toString()}`} variant="outlined">
-          Make it
-        </Button>
-      )}
-    </Box>
-  );
-}

@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
 import { listCases } from '@/data/clinic';
-import { permit } from '@/features/people';
+import { may, permit } from '@/features/people';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import Link from '@/ui/Link';
@@ -51,7 +51,11 @@ export async function CasePage({ params }: { params: Promise<{ id: string }> }) 
           No piece stands behind this case: the records cannot answer for it, only people.
         </Typography>
       )}
-      <CaseSheet key={`${one.id}/${one.revision}`} view={view} />
+      <CaseSheet
+        key={`${one.id}/${one.revision}`}
+        view={view}
+        mayMake={may(person, 'keep records')}
+      />
     </Page>
   );
 }

@@ -15,13 +15,26 @@ export async function ripeLines(src: Source): Promise<ReactElement[]> {
       key={question.id}
       figure={`${question.tiles}`}
       act={
-        <Button component={Link} href={`/tests/questions/${question.no}`} variant="outlined">
-          Conclude
-        </Button>
+        question.waiting === null ? (
+          <Button component={Link} href={`/tests/questions/${question.no}`} variant="outlined">
+            Conclude
+          </Button>
+        ) : (
+          <Button
+            component={Link}
+            href={`/clinic/cases/${question.waiting.caseId}`}
+            variant="outlined"
+          >
+            What did it show?
+          </Button>
+        )
       }
     >
       <Typography sx={{ fontWeight: 650 }}>{question.text}</Typography>
-      <Typography variant="body2">All its tiles are written up.</Typography>
+      <Typography variant="body2">
+        All its tiles are written up
+        {question.waiting === null ? '' : `; case ${question.waiting.caseNo} waits for them`}.
+      </Typography>
     </Line>
   ));
 }
