@@ -51,6 +51,18 @@ test('the records say that it is thickness, without anybody asked', async () => 
   expect(missing.some((line) => line.includes('recipe') || line.includes('analysis'))).toBe(true);
 });
 
+test('the evidence of a piece costs at most twelve round trips once the lists are known', async () => {
+  const of = { pieceId: thick, firingId: firing, complaint: 'pit' };
+  await evidenceOf(studio.db, of);
+  let trips = 0;
+  const count = (): number => trips++;
+  studio.db.on('query', count);
+  await evidenceOf(studio.db, of);
+  studio.db.removeListener('query', count);
+  expect(trips).toBeLessThanOrEqual(12);
+  expect(trips).toBeGreaterThan(3);
+});
+
 test('answers stand beside one another, the newest counts, and nobody knows leaves what the records say', async () => {
   const { id } = await open({});
   const say = (fact: string, said: string | null, as = studio.technician) =>

@@ -8,6 +8,7 @@ import { seenInFiring, seenOnBody, seenWithCoats } from '@/data/clinic-evidence'
 import { listCoatings } from '@/data/coatings';
 import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
+import { keepRead } from '@/data/kept';
 import { listObservations } from '@/data/observations';
 import { loadPieces } from '@/data/pieces';
 import { listPlacements } from '@/data/placements';
@@ -23,6 +24,14 @@ export type Evidence = {
 
 const DAY = 86_400_000;
 
+// What every case reads alike is kept until it changes.
+const keptCoatings = keepRead({ most: 1, key: () => '', read: listCoatings });
+const keptBodies = keepRead({ most: 1, key: () => '', read: listBodies });
+const keptMaterials = keepRead({ most: 1, key: () => '', read: recipeMaterials });
+const keptFits = keepRead({ most: 60, key: (bodyId: string) => bodyId, read: bodyFits });
+const keptTests = keepRead({ most: 60, key: (bodyId: string) => bodyId, read: bodyTestsOf });
+const keptRecipes = keepRead({ most: 200, key: (ids: readonly string[]) => ids.join(), read: recipesOf }); // prettier-ignore
+
 /** Of several coats the most of each oxide: whichever holds it brings it. */
 function together(all: readonly OxideAmounts[]): OxideAmounts {
   const found: OxideAmounts = {};
@@ -35,7 +44,7 @@ function together(all: readonly OxideAmounts[]): OxideAmounts {
 /** The chemistry of coating versions; what has no analysis is named. */
 async function chemistryOf(src: Source, versions: readonly { id: string; name: string }[]) {
   const ids = versions.map(({ id }) => id);
-  const [recipes, materials] = await Promise.all([recipesOf(src, ids), recipeMaterials(src)]);
+  const [recipes, materials] = await Promise.all([keptRecipes(src, ids), keptMaterials(src)]);
   const missing: string[] = [];
   const found = versions.flatMap(({ id, name }) => {
     const recipe = recipes.get(id);
@@ -73,8 +82,8 @@ export async function evidenceOf(
     seenInFiring(src, of.firingId),
     listObservations(src, { pieceIds: [of.pieceId], current: true }),
     listPlacements(src, { pieceIds: [of.pieceId] }),
-    listCoatings(src),
-    listBodies(src),
+    keptCoatings(src),
+    keptBodies(src),
   ]);
   if (piece === undefined || firing === undefined) return { told: [], missing: [] };
   const own = load.filter(({ pieceId }) => pieceId === of.pieceId);
@@ -94,8 +103,8 @@ export async function evidenceOf(
     seenWithCoats(src, slugs),
     seenOnBody(src, piece.bodyId, firing.coneBand),
     chemistryOf(src, versions),
-    bodyFits(src, piece.bodyId),
-    bodyTestsOf(src, piece.bodyId),
+    keptFits(src, piece.bodyId),
+    keptTests(src, piece.bodyId),
   ]);
   const body = bodies.find(({ id }) => id === piece.bodyId);
   const placement = placements.find(({ firingId }) => firingId === of.firingId);
