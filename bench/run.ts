@@ -6,6 +6,7 @@ import type { Dumped } from '../src/keeper/backup/dump';
 import { startDatabase } from '../src/keeper/server';
 import { benchBodies } from './bodies';
 import { benchChemistry } from './chemistry';
+import { benchClinic } from './clinic';
 import { benchGrowth } from './growth';
 import { benchKilns } from './kilns';
 import { benchBoard, benchImport } from './records';
@@ -16,6 +17,7 @@ const BENCHES: Record<string, (server: Dumped) => unknown> = {
   chemistry: benchChemistry,
   kilns: benchKilns,
   growth: benchGrowth,
+  clinic: benchClinic,
   bodies: benchBodies,
 };
 

@@ -10,6 +10,7 @@ export type Seen = {
   stackKey: string;
   cone: string;
   refired: boolean;
+  /** Read for a load only. */
   shelf: number | null;
   /** Faults that were seen and not wanted. */
   faults: string[];
@@ -28,7 +29,6 @@ const COLUMNS = [
   'cell.stack_key',
   'cell.cone',
   'cell.refired',
-  'placement.shelf',
 ];
 
 const seen = (row: Row): Seen => ({
@@ -39,7 +39,7 @@ const seen = (row: Row): Seen => ({
   stackKey: row.stack_key,
   cone: row.cone,
   refired: Boolean(row.refired),
-  shelf: row.shelf,
+  shelf: row.shelf ?? null,
   faults: (row.signs as { sign: string; wanted: boolean }[])
     .filter(({ wanted }) => !wanted)
     .map(({ sign }) => sign),
@@ -50,18 +50,22 @@ const seen = (row: Row): Seen => ({
 const sightings = (src: Source) =>
   src('sighting')
     .join('cell', 'cell.id', 'sighting.cell_id')
-    .join('placement', function () {
-      this.on('placement.piece_id', 'sighting.piece_id').andOn(
-        'placement.firing_id',
-        'sighting.firing_id',
-      );
-    })
     .where('cell.depth', '>', 0)
     .select(COLUMNS);
 
-/** Everything of a load that was seen. */
+/** Everything of a load that was seen, with where it stood. */
 export const seenInFiring = async (src: Source, firingId: string): Promise<Seen[]> =>
-  ((await sightings(src).where('sighting.firing_id', firingId)) as Row[]).map(seen);
+  (
+    (await sightings(src)
+      .join('placement', function () {
+        this.on('placement.piece_id', 'sighting.piece_id').andOn(
+          'placement.firing_id',
+          'sighting.firing_id',
+        );
+      })
+      .where('sighting.firing_id', firingId)
+      .select('placement.shelf')) as Row[]
+  ).map(seen);
 
 /** As many as a page needs to tell apart, newest first: a studio of decades stays quick. */
 const MOST = 4000;
@@ -77,11 +81,16 @@ export const seenWithCoats = async (src: Source, slugs: readonly string[]): Prom
           .limit(MOST)) as Row[]
       ).map(seen);
 
-/** Stacks on a body at a cone. */
-export const seenOnBody = async (src: Source, bodyId: string, cone: string): Promise<Seen[]> =>
+/** Stacks on a body at a cone that show a fault. */
+export const faultyOnBody = async (
+  src: Source,
+  of: { bodyId: string; cone: string; sign: string },
+): Promise<Seen[]> =>
   (
     (await sightings(src)
-      .where({ 'cell.body_id': bodyId, 'cell.cone': cone })
-      .orderBy('sighting.seen_at', 'desc')
+      .where({ 'cell.body_id': of.bodyId, 'cell.cone': of.cone })
+      .whereRaw('JSON_CONTAINS(sighting.signs, ?)', [
+        JSON.stringify({ sign: of.sign, wanted: false }),
+      ])
       .limit(MOST)) as Row[]
   ).map(seen);

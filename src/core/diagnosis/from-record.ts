@@ -44,7 +44,7 @@ export type CaseRecord = {
   load: readonly SeenStack[];
   /** Stacks with any of its coats. */
   kin: readonly SeenStack[];
-  /** Everything on its body at its cone. */
+  /** What shows the fault on its body at its cone. */
   onBody: readonly SeenStack[];
   reached: number | null;
   target: string | null;
@@ -64,24 +64,38 @@ export type CaseRecord = {
 
 export type Told = { fact: string; value: string; words: string };
 
-const coatsOf = (key: string): number =>
-  coatsOfKey(key).reduce((sum, { amount }) => sum + Number(/×(\d+)/.exec(amount)?.[1] ?? 1), 0);
-const stackOf = (key: string): string =>
-  coatsOfKey(key)
-    .map(({ slug }) => slug)
-    .join('>');
+type Parsed = { stack: string; coats: number };
+/** A studio has some hundreds of stacks, and a record names them thousands of times. */
+const parsed = new Map<string, Parsed>();
+function parse(key: string): Parsed {
+  const known = parsed.get(key);
+  if (known !== undefined) return known;
+  const all = coatsOfKey(key);
+  const one = {
+    stack: all.map(({ slug }) => slug).join('>'),
+    coats: all.reduce((sum, { amount }) => sum + Number(/×(\d+)/.exec(amount)?.[1] ?? 1), 0),
+  };
+  if (parsed.size > 10_000) parsed.clear();
+  parsed.set(key, one);
+  return one;
+}
+const coatsOf = (key: string): number => parse(key).coats;
+const stackOf = (key: string): string => parse(key).stack;
 
 /** Fewer than this say nothing. */
 const FEW = 3;
 
 type Share = { with: number; of: number };
 function share(list: readonly SeenStack[], sign: string): Share {
-  const pieces = new Map<string, boolean>();
+  // A piece that was fired twice counts twice.
+  const pieces = new Set<string>();
+  const faulty = new Set<string>();
   for (const { pieceId, firingId, faults } of list) {
-    const key = `${pieceId}/${firingId}`;
-    pieces.set(key, (pieces.get(key) ?? false) || faults.includes(sign));
+    const key = pieceId + firingId;
+    pieces.add(key);
+    if (faults.includes(sign)) faulty.add(key);
   }
-  return { with: [...pieces.values()].filter(Boolean).length, of: pieces.size };
+  return { with: faulty.size, of: pieces.size };
 }
 const words = ({ with: k, of }: Share): string => `${k} of ${count(of, 'piece')}`;
 const most = ({ with: k, of }: Share): boolean => of >= FEW && k / of >= 0.5;

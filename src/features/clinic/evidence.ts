@@ -4,7 +4,7 @@ import { complaintOf, readRecord, type CaseRecord, type Told } from '@/core/diag
 import { airAt } from '@/core/atmosphere';
 import { coatsOfKey } from '@/core/zones';
 import { listBodies } from '@/data/bodies';
-import { seenInFiring, seenOnBody, seenWithCoats } from '@/data/clinic-evidence';
+import { faultyOnBody, seenInFiring, seenWithCoats } from '@/data/clinic-evidence';
 import { listCoatings } from '@/data/coatings';
 import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
@@ -101,7 +101,7 @@ export async function evidenceOf(
       });
   const [kin, onBody, chemistry, fits, tests] = await Promise.all([
     seenWithCoats(src, slugs),
-    seenOnBody(src, piece.bodyId, firing.coneBand),
+    faultyOnBody(src, { bodyId: piece.bodyId, cone: firing.coneBand, sign }),
     chemistryOf(src, versions),
     keptFits(src, piece.bodyId),
     keptTests(src, piece.bodyId),

@@ -26,7 +26,10 @@ export function Tests({
   const router = useRouter();
   const make = async (fact: string): Promise<void> => {
     const answer = await act(contracts.makeTest, { caseId, revision, fact });
-    if (answer.ok) router.push(`/tests/questions/${answer.data.no}`);
+    if (!answer.ok) return;
+    router.push(`/tests/questions/${answer.data.no}`);
+    // The way back leads to a case that waits for it.
+    router.refresh();
   };
   return (
     <Section title="What would tell them apart">
