@@ -67,7 +67,8 @@ export type Told = { fact: string; value: string; words: string };
 type Parsed = { stack: string; coats: number };
 /** A studio has some hundreds of stacks, and a record names them thousands of times. */
 const parsed = new Map<string, Parsed>();
-function parse(key: string): Parsed {
+/** A stack key as its coats in order, and how many they are together. */
+export function stackParts(key: string): Parsed {
   const known = parsed.get(key);
   if (known !== undefined) return known;
   const all = coatsOfKey(key);
@@ -79,8 +80,8 @@ function parse(key: string): Parsed {
   parsed.set(key, one);
   return one;
 }
-const coatsOf = (key: string): number => parse(key).coats;
-const stackOf = (key: string): string => parse(key).stack;
+const coatsOf = (key: string): number => stackParts(key).coats;
+const stackOf = (key: string): string => stackParts(key).stack;
 
 /** Fewer than this say nothing. */
 const FEW = 3;

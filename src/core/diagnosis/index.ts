@@ -2,6 +2,7 @@
 export * from './case';
 export * from './cause-types';
 export * from './complaints';
+export { contrastsOf, type Contrast } from './contrasts';
 export * from './diagnose';
 export * from './fact-types';
 export * from './facts';

@@ -47,6 +47,11 @@ test('the records say that it is thickness, without anybody asked', async () => 
   expect(value(told, 'surface')).toBe('gloss');
   const found = diagnose({ findings: [{ sign: 'pit' }], facts: factsOf(told, []).facts });
   expect(found.causes[0]!.id).toBe('thick');
+  // Beside it stand thin twins of another firing: what is otherwise with them is said.
+  const { id } = await open({});
+  const { contrasts } = await view(id);
+  expect(contrasts).toHaveLength(3);
+  expect(contrasts[0]).toMatchObject({ differs: ['another thickness', 'another firing'] });
   // What would have helped and is not on record is said.
   expect(missing.some((line) => line.includes('recipe') || line.includes('analysis'))).toBe(true);
 });

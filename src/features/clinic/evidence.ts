@@ -1,6 +1,13 @@
 /** What the records say around a fault on a piece, as facts with where each was read. */
 import { analyse, expansion, type OxideAmounts } from '@/core/chemistry';
-import { complaintOf, readRecord, type CaseRecord, type Told } from '@/core/diagnosis';
+import {
+  complaintOf,
+  contrastsOf,
+  readRecord,
+  type CaseRecord,
+  type Contrast,
+  type Told,
+} from '@/core/diagnosis';
 import { airAt } from '@/core/atmosphere';
 import { coatsOfKey } from '@/core/zones';
 import { listBodies } from '@/data/bodies';
@@ -20,6 +27,8 @@ export type Evidence = {
   told: Told[];
   /** What could not be read, and why: it would have helped. */
   missing: string[];
+  /** The nearest clean pieces of the same coats. */
+  contrasts: Contrast[];
 };
 
 const DAY = 86_400_000;
@@ -85,7 +94,7 @@ export async function evidenceOf(
     keptCoatings(src),
     keptBodies(src),
   ]);
-  if (piece === undefined || firing === undefined) return { told: [], missing: [] };
+  if (piece === undefined || firing === undefined) return { told: [], missing: [], contrasts: [] };
   const own = load.filter(({ pieceId }) => pieceId === of.pieceId);
   const stacks = own.some(({ faults }) => faults.includes(sign))
     ? own.filter(({ faults }) => faults.includes(sign))
@@ -172,5 +181,7 @@ export async function evidenceOf(
     );
   if (percent === null)
     missing.push(`The absorption of ${body?.name ?? 'the body'} was never measured.`);
-  return { told: readRecord(record), missing };
+  const faulty = own.find(({ faults }) => faults.includes(sign));
+  const contrasts = faulty === undefined ? [] : contrastsOf(faulty, sign, kin);
+  return { told: readRecord(record), missing, contrasts };
 }

@@ -1,8 +1,9 @@
-import type { Confirmed, Disagreed, Told } from '@/core/diagnosis';
+import type { Confirmed, Contrast, Disagreed, Told } from '@/core/diagnosis';
 import { answersOf, confirmedCases, saidOfCauses, type ClinicCase } from '@/data/clinic';
 import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
 import { listPhotos } from '@/data/photos';
+import { listPieces } from '@/data/pieces';
 import { listQuestions } from '@/data/questions';
 import { firingTitle } from '@/core/firing';
 import { evidenceOf } from './evidence';
@@ -35,6 +36,8 @@ export type CaseView = {
   confirmed: Confirmed[];
   disagreed: Disagreed[];
   firing: { id: string; title: string } | null;
+  /** The nearest clean pieces of the same coats, with what is otherwise. */
+  contrasts: { code: string; sha: string | null; differs: string[] }[];
   /** The question that it waits for. */
   test: { no: number; tiles: number; seen: number } | null;
 };
@@ -45,7 +48,7 @@ export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> 
   const [said, evidence, photos, [firing], confirmed, disagreed, [question]] = await Promise.all([
     answersOf(src, one.id),
     pieceId === null || firingId === null
-      ? { told: [], missing: [] }
+      ? { told: [], missing: [], contrasts: [] }
       : evidenceOf(src, { pieceId, firingId, complaint: one.complaints[0] ?? 'off-colour' }),
     pieceId === null ? [] : listPhotos(src, { pieceIds: [pieceId] }),
     firingId === null ? [] : listFirings(src, { ids: [firingId] }),
@@ -53,7 +56,9 @@ export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> 
     saidOfCauses(src),
     one.questionId === null ? [] : listQuestions(src, { id: one.questionId }),
   ]);
+  const contrasts = await shownContrasts(src, evidence.contrasts);
   return {
+    contrasts,
     one: {
       id: one.id,
       no: one.no,
@@ -77,4 +82,38 @@ export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> 
     pictures: photos.map(({ sha }) => sha),
     firing: firing === undefined ? null : { id: firing.id, title: firingTitle(firing) },
   };
+}
+
+const OTHERWISE: Readonly<Record<Contrast['differs'][number], string>> = {
+  thickness: 'another thickness',
+  body: 'another body',
+  ground: 'another ground',
+  cone: 'another cone',
+  firing: 'another firing',
+};
+
+/** Contrasts with their pictures; of ware that is not the studio's own nothing is shown. */
+async function shownContrasts(
+  src: Source,
+  contrasts: readonly Contrast[],
+): Promise<CaseView['contrasts']> {
+  if (contrasts.length === 0) return [];
+  const ids = contrasts.map(({ pieceId }) => pieceId);
+  const [pieces, photos] = await Promise.all([
+    listPieces(src, { ids }),
+    listPhotos(src, { pieceIds: ids }),
+  ]);
+  return contrasts.flatMap(({ pieceId, firingId, differs }) => {
+    const piece = pieces.find(({ id }) => id === pieceId);
+    if (piece === undefined || (piece.ownerId !== null && !piece.shown)) return [];
+    const own = photos.filter((photo) => photo.pieceId === pieceId);
+    const photo = own.find((one) => one.firingId === firingId) ?? own[0];
+    return [
+      {
+        code: piece.code,
+        sha: photo?.sha ?? null,
+        differs: differs.map((name) => OTHERWISE[name]),
+      },
+    ];
+  });
 }

@@ -25,6 +25,7 @@ import { factsOf } from '../facts';
 import type { CaseView } from '../queries';
 import { CauseCard } from './CauseCard';
 import { CloseCase } from './CloseCase';
+import { Contrasts } from './Contrasts';
 import { Known } from './Known';
 import { More } from './More';
 import { NextQuestion } from './NextQuestion';
@@ -158,6 +159,7 @@ export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean 
                 mayMake={mayMake && one.code !== null}
               />
             )}
+            <Contrasts view={view} />
             <CloseCase one={one} causes={shown} />
           </Box>
         </Box>
