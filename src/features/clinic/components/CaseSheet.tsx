@@ -18,11 +18,12 @@ import { useSend } from '@/platform/useSend';
 import { Caution } from '@/ui/Caution';
 import Link from '@/ui/Link';
 import { Section } from '@/ui/Page';
+import { Picture } from '@/ui/Picture';
 import { ProblemNote } from '@/ui/Problem';
 import { Specimen } from '../../drawings';
 import * as contracts from '../contracts';
 import { factsOf } from '../facts';
-import type { CaseView } from '../queries';
+import type { CaseView, Said } from '../queries';
 import { CauseCard } from './CauseCard';
 import { CloseCase } from './CloseCase';
 import { Contrasts } from './Contrasts';
@@ -39,7 +40,7 @@ export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean 
   const { one } = view;
   const router = useRouter();
   const { act, busy, problem } = useSend();
-  const [said, setSaid] = useState(view.said);
+  const [said, setSaid] = useState<readonly Said[]>(view.said);
   const [complaints, setComplaints] = useState<readonly string[]>(one.complaints);
   const [all, setAll] = useState(false);
   const closed = one.closedAt !== null;
@@ -60,13 +61,15 @@ export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean 
     ({ fact }) => !answered.has(fact),
   );
   const say = async (fact: string, value: string | null): Promise<void> => {
-    const before = said;
-    setSaid([
-      ...said.filter((other) => other.fact !== fact),
-      { fact, value, by: 'you', at: new Date().toISOString() },
-    ]);
+    const before = said.find((other) => other.fact === fact);
+    const having = (one: Said | undefined) => (now: readonly Said[]) => [
+      ...now.filter((other) => other.fact !== fact),
+      ...(one === undefined ? [] : [one]),
+    ];
+    setSaid(having({ fact, value, by: 'you', at: new Date().toISOString() }));
     const answer = await act(contracts.answer, { caseId: one.id, fact, value });
-    if (!answer.ok) setSaid(before);
+    // What did not arrive is taken back by itself: what was said meanwhile of something else stands.
+    if (!answer.ok) setSaid(having(before));
   };
   const rename = async (to: readonly string[]): Promise<void> => {
     const before = complaints;
@@ -82,7 +85,16 @@ export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean 
         <Caution key={caution}>{caution}</Caution>
       ))}
       <ProblemNote>{problem}</ProblemNote>
-      <Naming complaints={complaints} busy={busy || closed} onName={(to) => void rename(to)} />
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
+        {view.pictures[0] !== undefined && (
+          <Box sx={{ width: { xs: 84, md: 120 }, flex: 'none' }}>
+            <Picture sha={view.pictures[0]} alt={`Picture of ${one.code ?? 'it'}`} />
+          </Box>
+        )}
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          <Naming complaints={complaints} busy={busy || closed} onName={(to) => void rename(to)} />
+        </Box>
+      </Box>
       {complaints.length > 0 && (
         <Box
           sx={{

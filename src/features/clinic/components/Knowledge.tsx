@@ -84,12 +84,19 @@ export function Knowledge({
   );
 }
 
+/** A value in words; a bare yes or no with what it answers. */
+function inWords(id: string, value: string): string {
+  const fact = factOf(id)!;
+  const { words } = fact.values.find((one) => one.id === value)!;
+  return words.length <= 5 ? `${fact.question} ${words}` : words;
+}
+
 const side = (cause: Cause, positive: boolean): string =>
   cause.evidence
     .flatMap(({ fact, weights }) =>
       Object.entries(weights)
         .filter(([, weight]) => weight > 0 === positive && weight !== 0)
-        .map(([value]) => factOf(fact)!.values.find(({ id }) => id === value)!.words),
+        .map(([value]) => inWords(fact, value)),
     )
     .join('; ');
 

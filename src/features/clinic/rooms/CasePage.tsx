@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
@@ -8,7 +7,6 @@ import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import Link from '@/ui/Link';
 import { Page } from '@/ui/Page';
-import { Picture } from '@/ui/Picture';
 import { moment } from '@/ui/time';
 import { maySeeCase } from '../who-may';
 import { CaseSheet } from '../components/CaseSheet';
@@ -37,15 +35,6 @@ export async function CasePage({ params }: { params: Promise<{ id: string }> }) 
         </>
       }
     >
-      {view.pictures.length > 0 && (
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
-          {view.pictures.slice(0, 3).map((sha) => (
-            <Box key={sha} sx={{ width: 150 }}>
-              <Picture sha={sha} alt={`Picture of ${one.code ?? 'it'}`} />
-            </Box>
-          ))}
-        </Box>
-      )}
       {one.code === null && (
         <Typography sx={{ mb: 1 }}>
           No piece stands behind this case: the records cannot answer for it, only people.
