@@ -94,3 +94,36 @@ export const faultyOnBody = async (
       ])
       .limit(MOST)) as Row[]
   ).map(seen);
+
+/** Stacks of the same coats are related, however thick and on whatever body. */
+const STACKS = "COUNT(DISTINCT CONCAT_WS('>', cell.base_slug, cell.over_slug)) AS n";
+
+/** How many stacks of each firing were looked at, and how many of them show each fault that nobody wanted. */
+export async function faultsByFiring(
+  src: Source,
+): Promise<{ firingId: string; stacks: number; faults: Record<string, number> }[]> {
+  const looked = src('sighting')
+    .join('cell', 'cell.id', 'sighting.cell_id')
+    .where('cell.depth', '>', 0)
+    .groupBy('sighting.firing_id');
+  const [all, faults] = (await Promise.all([
+    looked.clone().select('sighting.firing_id', src.raw(STACKS)),
+    looked
+      .clone()
+      .joinRaw(
+        `JOIN JSON_TABLE(sighting.signs, '$[*]'
+           COLUMNS (sign VARCHAR(40) PATH '$.sign', wanted BOOLEAN PATH '$.wanted')) AS seen`,
+      )
+      .where('seen.wanted', false)
+      .groupBy('seen.sign')
+      .select('sighting.firing_id', 'seen.sign', src.raw(STACKS)),
+  ])) as [Row[], Row[]];
+  const found = new Map(
+    all.map((row) => [
+      row.firing_id as string,
+      { firingId: row.firing_id as string, stacks: Number(row.n), faults: {} as Record<string, number> }, // prettier-ignore
+    ]),
+  );
+  for (const row of faults) found.get(row.firing_id)!.faults[row.sign] = Number(row.n);
+  return [...found.values()];
+}

@@ -10,3 +10,4 @@ export * from './knowledge';
 export * from './from-record';
 export * from './tests';
 export * from './here';
+export * from './load';

@@ -1,8 +1,11 @@
 /** Cases of the clinic: what the records say by themselves, who may, two at once, and what comes back. */
 import { v7 } from 'uuid';
 import {
+  advance,
   fired,
   layer,
+  makePieces,
+  planFiring,
   recordInput,
   testStudio,
   type TestStudio,
@@ -11,7 +14,7 @@ import { diagnose, type Told } from '@/core/diagnosis';
 import { listCases } from '@/data/clinic';
 import { evidenceOf } from './evidence';
 import { factsOf } from './facts';
-import { caseView } from './queries';
+import { caseView, proposalsFor } from './queries';
 
 let studio: TestStudio;
 let firing: string;
@@ -184,3 +187,39 @@ test('a test is made in one act: question, tiles, expectation, places; the case 
   const student = await studio.act('clinic.make-test', { caseId: id, revision: 2, fact: 't-thin-thick' }, studio.student); // prettier-ignore
   expect(student).toMatchObject({ ok: false, problem: { code: 'not-allowed' } });
 });
+
+test('unrelated stacks of a load that share a fault: a case on the firing, with what the load says', async () => {
+  const [tarn, pitch] = [studio.version('tarn'), studio.version('pitch')];
+  // Three coats of Tarn are related to one: three unrelated stacks, not four.
+  const { firingId } = await planLoad(
+    [[layer(tarn)], [layer(pitch)], [layer(tarn), layer(pitch)], [{ ...layer(tarn), coats: 3 }]],
+    'dry',
+  );
+  // Hardly another firing to compare: three of three is half and more.
+  const [shared] = await proposalsFor(studio.db, firingId);
+  expect(shared).toMatchObject({ sign: 'dry', with: 3, of: 3, complaints: ['dry'] });
+  expect(await proposalsFor(studio.db, firing)).toEqual([]);
+  const { id } = await open({ pieceId: null, firingId, complaints: ['dry'] });
+  const shown = await view(id);
+  expect(value(shown.told, 'air')).toBe('oxidation');
+  expect(shown.told.every(({ fact }) => ['load', 'heat', 'range', 'air', 'place'].includes(fact))).toBe(true); // prettier-ignore
+  expect((await listCases(studio.db, { id }))[0]!.scope).toBe('firing');
+  const student = await studio.act(
+    'clinic.open',
+    { firingId, complaints: ['dry'] },
+    studio.student,
+  );
+  expect(student).toMatchObject({ ok: false });
+});
+
+/** A load of one tile of each stack, all with one fault. */
+async function planLoad(stacks: readonly object[][], sign: string): Promise<{ firingId: string }> {
+  const ids: string[] = [];
+  for (const stack of stacks) ids.push(...(await makePieces(studio, stack, {})).ids);
+  const firingId = await planFiring(studio, {});
+  await studio.must('loading.place', { firingId, pieceIds: ids, shelf: 1 });
+  await advance(studio, firingId);
+  const seen = { surface: 'dry', signs: [{ sign, severity: 2, wanted: false }] };
+  await studio.must('opening.record', recordInput(firingId, ids, seen));
+  return { firingId };
+}

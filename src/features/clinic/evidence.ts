@@ -32,6 +32,7 @@ export type Evidence = {
 };
 
 const DAY = 86_400_000;
+const NO_CONE = 'No cone was read in that firing and its log says none: the heat is not known.';
 
 // What every case reads alike is kept until it changes.
 const keptCoatings = keepRead({ most: 1, key: () => '', read: listCoatings });
@@ -173,8 +174,7 @@ export async function evidenceOf(
     gap: chemistry.appen === null || value === null ? null : chemistry.appen - value,
   };
   const missing = [...chemistry.missing];
-  if (record.reached === null)
-    missing.push('No cone was read in that firing and its log says none: the heat is not known.');
+  if (record.reached === null) missing.push(NO_CONE);
   if (value === null && chemistry.appen !== null)
     missing.push(
       `The expansion of ${body?.name ?? 'the body'} is not known here: the fit is not reckoned.`,
@@ -185,3 +185,76 @@ export async function evidenceOf(
   const contrasts = faulty === undefined ? [] : contrastsOf(faulty, sign, kin);
   return { told: readRecord(record), missing, contrasts };
 }
+
+/** What a whole firing can answer: its heat, its air, where it was and how far it spread. */
+const OF_A_FIRING = new Set(['load', 'heat', 'range', 'air', 'place']);
+
+/** Facts of a case on a firing: of the stacks that share the complaint. */
+export async function firingEvidence(
+  src: Source,
+  of: { firingId: string; complaint: string },
+): Promise<Evidence> {
+  const sign = complaintOf(of.complaint)?.sign ?? of.complaint;
+  const [[firing], load, coatings] = await Promise.all([
+    listFirings(src, { ids: [of.firingId] }),
+    seenInFiring(src, of.firingId),
+    keptCoatings(src),
+  ]);
+  if (firing === undefined) return { told: [], missing: [], contrasts: [] };
+  const faulty = load.filter(({ faults }) => faults.includes(sign));
+  const slugs = new Set(
+    faulty.flatMap(({ stackKey }) => coatsOfKey(stackKey).map(({ slug }) => slug)),
+  );
+  const shelves = [...new Set(faulty.map(({ shelf }) => shelf))];
+  const reached = firing.reachedOrdinal ?? firing.byLog?.ordinal ?? null;
+  const told = readRecord({
+    ...NOTHING,
+    sign,
+    firingId: of.firingId,
+    cone: firing.coneBand,
+    shelf: shelves[0] ?? null,
+    load,
+    reached,
+    target: firing.targetCone,
+    coatings: coatings
+      .filter(({ slug }) => slugs.has(slug))
+      .map(({ slug, name, coneLow, coneHigh }) => ({ slug, name, low: coneLow, high: coneHigh })),
+    air: firing.atmosphere,
+  });
+  return {
+    told: told.filter(({ fact }) => OF_A_FIRING.has(fact)),
+    missing: reached === null ? [NO_CONE] : [],
+    contrasts: [],
+  };
+}
+
+/** A record of which nothing is known. */
+const NOTHING: CaseRecord = {
+  sign: '',
+  pieceId: '',
+  firingId: '',
+  bodyId: '',
+  cone: '',
+  shelf: null,
+  generation: 1,
+  cleanBefore: null,
+  seenAfterDays: null,
+  cleanAtFirst: false,
+  surface: null,
+  movementMm: null,
+  zones: [],
+  load: [],
+  kin: [],
+  onBody: [],
+  reached: null,
+  target: null,
+  coatings: [],
+  body: { low: null, high: null, ground: null, red: false, porcelain: false },
+  absorption: null,
+  layers: [],
+  air: '',
+  opened: null,
+  oxides: null,
+  materials: [],
+  gap: null,
+};

@@ -1,4 +1,14 @@
-import type { Confirmed, Contrast, Disagreed, Told } from '@/core/diagnosis';
+import {
+  complaintOf,
+  sharedComplaints,
+  type Confirmed,
+  type Contrast,
+  type Disagreed,
+  type SharedComplaint,
+  type Told,
+} from '@/core/diagnosis';
+import { signOf } from '@/core/signs';
+import { faultsByFiring } from '@/data/clinic-evidence';
 import { answersOf, confirmedCases, saidOfCauses, type ClinicCase } from '@/data/clinic';
 import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
@@ -6,7 +16,7 @@ import { listPhotos } from '@/data/photos';
 import { listPieces } from '@/data/pieces';
 import { listQuestions } from '@/data/questions';
 import { firingTitle } from '@/core/firing';
-import { evidenceOf } from './evidence';
+import { evidenceOf, firingEvidence, type Evidence } from './evidence';
 
 /** What somebody said of a fact. */
 export type Said = { fact: string; value: string | null; by: string; at: string };
@@ -47,9 +57,7 @@ export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> 
   const { pieceId, firingId } = one;
   const [said, evidence, photos, [firing], confirmed, disagreed, [question]] = await Promise.all([
     answersOf(src, one.id),
-    pieceId === null || firingId === null
-      ? { told: [], missing: [], contrasts: [] }
-      : evidenceOf(src, { pieceId, firingId, complaint: one.complaints[0] ?? 'off-colour' }),
+    readEvidence(src, one),
     pieceId === null ? [] : listPhotos(src, { pieceIds: [pieceId] }),
     firingId === null ? [] : listFirings(src, { ids: [firingId] }),
     confirmedCases(src),
@@ -116,4 +124,29 @@ async function shownContrasts(
       },
     ];
   });
+}
+
+/** What the records say of what a case is of: a piece after a firing, a firing, or nothing on record. */
+async function readEvidence(src: Source, one: ClinicCase): Promise<Evidence> {
+  const { pieceId, firingId } = one;
+  const complaint = one.complaints[0] ?? 'off-colour';
+  if (firingId === null) return { told: [], missing: [], contrasts: [] };
+  return pieceId === null
+    ? firingEvidence(src, { firingId, complaint })
+    : evidenceOf(src, { pieceId, firingId, complaint });
+}
+
+export type Proposal = SharedComplaint & { name: string; complaints: string[] };
+
+/** Complaints that unrelated stacks of a load share, as a case on the firing is proposed. */
+export async function proposalsFor(src: Source, firingId: string): Promise<Proposal[]> {
+  const all = await faultsByFiring(src);
+  const own = all.find((one) => one.firingId === firingId);
+  if (own === undefined) return [];
+  return sharedComplaints(own, all).map((one) => ({
+    ...one,
+    name: signOf(one.sign)?.name ?? one.sign,
+    // A colour that is off says not which: the sheet asks.
+    complaints: complaintOf(one.sign) === undefined ? [] : [one.sign],
+  }));
 }

@@ -10,6 +10,7 @@ import { findFiring } from '@/data/firings';
 import { permit } from '@/features/people';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
+import { LoadComplaints } from '../../clinic/rooms/LoadComplaints';
 import { Fold, Folds } from '@/ui/Fold';
 import { Page, Section } from '@/ui/Page';
 import { calendarDay } from '@/ui/time';
@@ -91,6 +92,7 @@ export async function FiringPage({ params }: { params: Promise<{ id: string }> }
           </Section>
         );
       })}
+      {firing.status === 'opened' && <LoadComplaints src={db} firingId={firing.id} />}
       <Folds>
         {ORDER.filter((part) => !first.includes(part)).map((part) => {
           const folded = parts[part];
