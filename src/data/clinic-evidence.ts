@@ -127,3 +127,35 @@ export async function faultsByFiring(
   for (const row of faults) found.get(row.firing_id)!.faults[row.sign] = Number(row.n);
   return [...found.values()];
 }
+
+/** Where an effect was seen and wanted: by sign, the cells with most pieces first, a few of each. */
+export async function effectsSeen(
+  src: Source,
+  signs: readonly string[],
+): Promise<Map<string, { code: string; pieceId: string; stackKey: string; sha: string | null }[]>> {
+  const found = new Map<string, { code: string; pieceId: string; stackKey: string; sha: string | null }[]>(); // prettier-ignore
+  await Promise.all(
+    signs.map(async (sign) => {
+      const rows: Row[] = await src('sighting')
+        .join('cell', 'cell.id', 'sighting.cell_id')
+        .join('piece', 'piece.id', 'sighting.piece_id')
+        .whereRaw('JSON_CONTAINS(sighting.signs, ?)', [JSON.stringify({ sign, wanted: true })])
+        .whereNull('piece.owner_id')
+        .groupBy('cell.id')
+        .orderByRaw('COUNT(*) DESC, cell.id')
+        .limit(4)
+        .select('cell.stack_key', 'cell.photo_sha')
+        .select(src.raw('MIN(piece.code) AS code'), src.raw('MIN(piece.id) AS piece_id'));
+      found.set(
+        sign,
+        rows.map((row) => ({
+          code: row.code,
+          pieceId: row.piece_id,
+          stackKey: row.stack_key,
+          sha: row.photo_sha,
+        })),
+      );
+    }),
+  );
+  return found;
+}

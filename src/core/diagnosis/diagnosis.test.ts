@@ -10,6 +10,7 @@ import {
   complaintOf,
   complaintsOf,
   diagnose,
+  EFFECTS,
   explanationsOf,
   FACTS,
   factOf,
@@ -73,6 +74,14 @@ describe('the tables', () => {
       if (fact.number) expect(fact.number.bounds.length).toBe(fact.values.length - 1);
     }
     expect(FACTS.map(({ id }) => id).filter((id) => !cared.has(id))).toEqual([]);
+  });
+
+  test('effects that are wanted: each of a sign there is, with what steers it and what it costs', () => {
+    expect(new Set(EFFECTS.map(({ id }) => id)).size).toBe(EFFECTS.length);
+    for (const { id, sign, levers, costs } of EFFECTS) {
+      expect([id, SIGNS.some((one) => one.id === sign)]).toEqual([id, true]);
+      expect([id, levers.length > 1, costs.length > 10]).toEqual([id, true, true]);
+    }
   });
 
   test('what can hurt is cautioned', () => {

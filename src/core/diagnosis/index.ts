@@ -4,6 +4,7 @@ export * from './cause-types';
 export * from './complaints';
 export { contrastsOf, type Contrast } from './contrasts';
 export * from './diagnose';
+export * from './effects';
 export * from './fact-types';
 export * from './facts';
 export * from './knowledge';

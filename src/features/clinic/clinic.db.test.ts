@@ -12,6 +12,7 @@ import {
 } from '../../../test-support/studio';
 import { diagnose, type Told } from '@/core/diagnosis';
 import { listCases } from '@/data/clinic';
+import { effectsSeen } from '@/data/clinic-evidence';
 import { evidenceOf } from './evidence';
 import { factsOf } from './facts';
 import { caseView, proposalsFor } from './queries';
@@ -223,3 +224,13 @@ async function planLoad(stacks: readonly object[][], sign: string): Promise<{ fi
   await studio.must('opening.record', recordInput(firingId, ids, seen));
   return { firingId };
 }
+
+test('where an effect was seen and wanted; what was a fault is none', async () => {
+  const { ids, firingId } = await fired(studio, [layer(studio.version('tarn'))], { count: 2 });
+  const crystals = (wanted: boolean) => ({ signs: [{ sign: 'crystals', severity: 1, wanted }] });
+  await studio.must('opening.record', recordInput(firingId, ids.slice(0, 1), crystals(true)));
+  await studio.must('opening.record', recordInput(firingId, ids.slice(1), crystals(false)));
+  const found = await effectsSeen(studio.db, ['crystals', 'halo']);
+  expect(found.get('crystals')).toEqual([expect.objectContaining({ pieceId: ids[0] })]);
+  expect(found.get('halo')).toEqual([]);
+});

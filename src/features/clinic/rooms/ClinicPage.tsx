@@ -48,9 +48,14 @@ export async function ClinicPage() {
       title="Clinic"
       lead="From a fault to its likely causes, the next question and the next test."
       acts={
-        <Button component={Link} href="/clinic/knows" variant="outlined">
-          What the clinic knows
-        </Button>
+        <>
+          <Button component={Link} href="/clinic/effects" variant="outlined">
+            How to get it
+          </Button>
+          <Button component={Link} href="/clinic/knows" variant="outlined">
+            What the clinic knows
+          </Button>
+        </>
       }
     >
       <Section title="Open cases">
