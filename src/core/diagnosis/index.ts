@@ -8,6 +8,7 @@ export * from './effects';
 export * from './fact-types';
 export * from './facts';
 export * from './knowledge';
+export * from './from-log';
 export * from './from-record';
 export * from './tests';
 export * from './here';

@@ -3,22 +3,25 @@ import { analyse, expansion, type OxideAmounts } from '@/core/chemistry';
 import {
   complaintOf,
   contrastsOf,
+  readLog,
   readRecord,
   type CaseRecord,
   type Contrast,
   type Told,
 } from '@/core/diagnosis';
 import { airAt } from '@/core/atmosphere';
+import { decimated } from '@/core/heatwork';
 import { coatsOfKey } from '@/core/zones';
 import { listBodies } from '@/data/bodies';
 import { faultyOnBody, seenInFiring, seenWithCoats } from '@/data/clinic-evidence';
 import { listCoatings } from '@/data/coatings';
 import type { Source } from '@/data/database';
-import { listFirings } from '@/data/firings';
+import { listFirings, type Firing } from '@/data/firings';
 import { keepRead } from '@/data/kept';
 import { listObservations } from '@/data/observations';
 import { loadPieces } from '@/data/pieces';
 import { listPlacements } from '@/data/placements';
+import { logOf } from '@/data/readings';
 import { recipesOf } from '@/data/recipes';
 import { bodyTestsOf } from '@/data/stock';
 import { bodyFits, linesOf, recipeMaterials } from '../store/server';
@@ -41,6 +44,22 @@ const keptMaterials = keepRead({ most: 1, key: () => '', read: recipeMaterials }
 const keptFits = keepRead({ most: 60, key: (bodyId: string) => bodyId, read: bodyFits });
 const keptTests = keepRead({ most: 60, key: (bodyId: string) => bodyId, read: bodyTestsOf });
 const keptRecipes = keepRead({ most: 200, key: (ids: readonly string[]) => ids.join(), read: recipesOf }); // prettier-ignore
+
+/** A firing's log: of one that is over it does not change any more. */
+const keptLog = keepRead({
+  most: 40,
+  key: (firingId: string, from: Date) => `${firingId}/${from.getTime()}`,
+  read: logOf,
+});
+
+/** What the log of a firing says, where somebody lit it. */
+async function logTold(src: Source, firing: Firing): Promise<Told[]> {
+  if (firing.startedAt === null) return [];
+  const log = await keptLog(src, firing.id, firing.startedAt);
+  const at = firing.openedAt === null ? null : (firing.openedAt.getTime() - firing.startedAt.getTime()) / 1000; // prettier-ignore
+  // A reading a second tells no more of this than one in a minute.
+  return readLog(decimated(log, 1500), at);
+}
 
 /** Of several coats the most of each oxide: whichever holds it brings it. */
 function together(all: readonly OxideAmounts[]): OxideAmounts {
@@ -109,12 +128,13 @@ export async function evidenceOf(
         const version = coating?.versions.find((one) => one.no === Number(no));
         return coating === undefined || version === undefined ? [] : [{ id: version.id, name: coating.name }]; // prettier-ignore
       });
-  const [kin, onBody, chemistry, fits, tests] = await Promise.all([
+  const [kin, onBody, chemistry, fits, tests, log] = await Promise.all([
     seenWithCoats(src, slugs),
     faultyOnBody(src, { bodyId: piece.bodyId, cone: firing.coneBand, sign }),
     chemistryOf(src, versions),
     keptFits(src, piece.bodyId),
     keptTests(src, piece.bodyId),
+    logTold(src, firing),
   ]);
   const body = bodies.find(({ id }) => id === piece.bodyId);
   const placement = placements.find(({ firingId }) => firingId === of.firingId);
@@ -183,7 +203,7 @@ export async function evidenceOf(
     missing.push(`The absorption of ${body?.name ?? 'the body'} was never measured.`);
   const faulty = own.find(({ faults }) => faults.includes(sign));
   const contrasts = faulty === undefined ? [] : contrastsOf(faulty, sign, kin);
-  return { told: readRecord(record), missing, contrasts };
+  return { told: [...readRecord(record), ...log], missing, contrasts };
 }
 
 /** What a whole firing can answer: its heat, its air, where it was and how far it spread. */
@@ -222,7 +242,7 @@ export async function firingEvidence(
     air: firing.atmosphere,
   });
   return {
-    told: told.filter(({ fact }) => OF_A_FIRING.has(fact)),
+    told: [...told.filter(({ fact }) => OF_A_FIRING.has(fact)), ...(await logTold(src, firing))],
     missing: reached === null ? [NO_CONE] : [],
     contrasts: [],
   };
