@@ -22,10 +22,23 @@ test('answers and strays older than they are kept go, however many; the rest sta
     { ...stray, at: ago(91) },
     { ...stray, at: ago(89) },
   ]);
-  expect(await forgetOld(studio.db, now)).toEqual({ operation: 5200, stray_reading: 1 });
+  await studio.db('attempt').insert([
+    { key: 'pair:old', points: 3, expire: ago(1).getTime() },
+    { key: 'pair:young', points: 3, expire: now.getTime() + 60_000 },
+  ]);
+  expect(await forgetOld(studio.db, now)).toEqual({
+    operation: 5200,
+    stray_reading: 1,
+    attempt: 1,
+  });
+  expect(await studio.db('attempt').pluck('key')).toEqual(['pair:young']);
   expect(await studio.db('operation').pluck('id')).toEqual([young.id]);
   expect(await studio.db('stray_reading').count({ n: '*' }).first()).toEqual({ n: 1 });
-  expect(await forgetOld(studio.db, now)).toEqual({ operation: 0, stray_reading: 0 });
+  expect(await forgetOld(studio.db, now)).toEqual({
+    operation: 0,
+    stray_reading: 0,
+    attempt: 0,
+  });
 });
 
 test('readings of firings are never among what is forgotten', () => {

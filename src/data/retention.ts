@@ -15,8 +15,8 @@ const AT_ONCE = 5000;
 export async function forgetOld(
   src: Source,
   now: Date,
-): Promise<Record<keyof typeof KEPT_DAYS, number>> {
-  const gone = { operation: 0, stray_reading: 0 };
+): Promise<Record<keyof typeof KEPT_DAYS | 'attempt', number>> {
+  const gone = { operation: 0, stray_reading: 0, attempt: 0 };
   for (const table of Object.keys(KEPT_DAYS) as (keyof typeof KEPT_DAYS)[]) {
     const before = new Date(now.getTime() - KEPT_DAYS[table] * DAY);
     let went: number;
@@ -25,5 +25,7 @@ export async function forgetOld(
       gone[table] += went;
     } while (went === AT_ONCE);
   }
+  // Wrong passwords say themselves until when they count.
+  gone.attempt = await src('attempt').where('expire', '<', now.getTime()).delete();
   return gone;
 }

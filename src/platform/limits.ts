@@ -20,6 +20,8 @@ function limiter(kind: Kind): RateLimiterMySQL {
       dbName: readConfig().database.database,
       tableName: 'attempt',
       tableCreated: true,
+      // Old ones go with all else that is forgotten, once a day, and not by a clock of this package's own.
+      clearExpiredByTimeout: false,
       keyPrefix: kind,
       points: WRONG_TRIES[kind],
       duration: WRONG_TRIES.windowSeconds,
