@@ -91,3 +91,17 @@ test('what the clinic knows is searched, and disagreed with by a technician alon
   await expect(page.getByText('turned off here', { exact: false })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Not so here …' })).toHaveCount(0);
 });
+
+test('how to get it: what brings an effect about, what it costs, and where it was seen here', async ({
+  page,
+}) => {
+  await signIn(page, DEMO(), 'noor');
+  await page.goto(`${DEMO()}/clinic`);
+  await page.getByRole('link', { name: 'How to get it' }).click();
+  await expect(page.getByRole('heading', { name: 'Large zinc crystals' })).toBeVisible();
+  await expect(page.getByText('Steered by:').first()).toBeVisible();
+  await expect(
+    page.getByText('Weaker, goes on cracking for years', { exact: false }),
+  ).toBeVisible();
+  await accessible(page);
+});
