@@ -113,6 +113,8 @@ export async function phoneOf(
 
 /** Fails where an automatic check finds something that keeps somebody out. */
 export async function accessible(page: Page): Promise<void> {
+  // A page that is still arriving has its title at the end of it.
+  await expect(page).toHaveTitle(/./);
   const { violations } = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
     .analyze();
