@@ -93,7 +93,8 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: '^(?!\\.|fastest-levenshtein$|javascript-lp-solver$|jstat$|maxrects-packer$|zod$)',
+              regex:
+                '^(?!\\.|fastest-levenshtein$|javascript-lp-solver$|jstat$|maxrects-packer$|zod$)',
               message: 'The core imports only itself and pure libraries named here.',
             },
           ],
