@@ -13,7 +13,7 @@ export class Changes {
   /** How much was written so far: each table's last write has its number. */
   #now = 0;
   readonly #last = new Map<string, number>();
-  readonly #writing = new AsyncLocalStorage<Set<string>>();
+  readonly #writing = new AsyncLocalStorage<{ tables: Set<string>; open: boolean }>();
   readonly #reading = new AsyncLocalStorage<Set<string>>();
 
   get now(): number {
@@ -35,9 +35,7 @@ export class Changes {
   async reading<T>(work: () => Promise<T>): Promise<{ value: T; tables: Set<string> }> {
     const tables = new Set<string>();
     const value = await this.#reading.run(tables, work);
-    // What is read for a read that is itself being kept is read for that one too.
-    const outer = this.#reading.getStore();
-    if (outer !== undefined) for (const table of tables) outer.add(table);
+    this.readAlso(tables);
     return { value, tables };
   }
 
@@ -49,25 +47,33 @@ export class Changes {
 
   /** Runs a transaction: what it writes counts when it has ended. */
   async writing<T>(work: () => Promise<T>): Promise<T> {
-    const tables = new Set<string>();
+    const writing = { tables: new Set<string>(), open: true };
     try {
-      return await this.#writing.run(tables, work);
+      return await this.#writing.run(writing, work);
     } finally {
-      if (tables.size > 0) this.wrote(tables);
+      // What was begun within it and goes on after it writes for itself.
+      writing.open = false;
+      if (writing.tables.size > 0) this.wrote(writing.tables);
     }
+  }
+
+  /** What the transaction around this has written so far; null where none is open. */
+  #within(): Set<string> | null {
+    const around = this.#writing.getStore();
+    return around?.open === true ? around.tables : null;
   }
 
   /** Of a statement on its way: what it reads, and inside a transaction what it will have written. */
   sent({ sql }: Said): void {
     const { writes, tables } = tablesOf(sql);
-    if (writes) for (const table of tables) this.#writing.getStore()?.add(table);
+    if (writes) for (const table of tables) this.#within()?.add(table);
     else this.readAlso(tables);
   }
 
   /** Of a statement that was answered, or failed and may have been carried out all the same. */
   answered({ sql }: Said): void {
     const { writes, tables } = tablesOf(sql);
-    if (writes && this.#writing.getStore() === undefined) this.wrote(tables);
+    if (writes && this.#within() === null) this.wrote(tables);
   }
 }
 

@@ -1,22 +1,9 @@
 /** What the records hold around a fault: the piece itself, its load, its stack and its body elsewhere. */
+import type { SeenStack } from '@/core/diagnosis';
 import type { Row, Source } from './database';
 
-/** One stack on one piece after one firing, as somebody saw it. */
-export type Seen = {
-  pieceId: string;
-  firingId: string;
-  bodyId: string;
-  slips: string;
-  stackKey: string;
-  cone: string;
-  refired: boolean;
-  /** Read for a load only. */
-  shelf: number | null;
-  /** Faults that were seen and not wanted. */
-  faults: string[];
-  surface: string | null;
-  movementMm: number | null;
-};
+/** A stack as the clinic reads it, with how it was written up. Its shelf is read for a load only. */
+export type Seen = SeenStack & { surface: string | null; movementMm: number | null };
 
 const COLUMNS = [
   'sighting.piece_id',

@@ -35,7 +35,6 @@ const OLDEST_MS = 30_000;
 export function keepRead<A extends unknown[], T>(
   of: KeptRead<A, T>,
 ): (src: Source, ...args: A) => Promise<T> {
-  // prettier-ignore
   const stores = new WeakMap<Changes, LRUCache<string, Entry<T>>>();
   const underWay = new WeakMap<Changes, Map<string, { since: number; entry: Promise<Entry<T>> }>>();
 

@@ -3,13 +3,11 @@
  * opened. Read from readings with lines between them; gaps that are too wide say nothing. Thresholds are judgement.
  */
 import type { Reading } from '../heatwork';
-import type { Told } from './from-record';
+import { told, type Told } from './told';
 
 /** Between two readings further apart than this nobody knows what it did, seconds. */
 const WIDE = 45 * 60;
 const HOUR = 3600;
-
-const told = (fact: string, value: string, words: string): Told => ({ fact, value, words });
 
 /** The moment at which it passes a temperature on the way from reading `from` on, or back from it; null in a gap. */
 function passes(

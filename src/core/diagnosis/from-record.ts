@@ -6,6 +6,8 @@ import { coneOrdinal, isCone } from '../cones';
 import type { OxideAmounts } from '../chemistry';
 import { count } from '../units';
 import { coatsOfKey, type Method, type Stage } from '../zones';
+import { readRecipe } from './from-recipe';
+import { told, type Told } from './told';
 
 /** One stack on one piece after one firing. */
 export type SeenStack = {
@@ -53,7 +55,6 @@ export type CaseRecord = {
   absorption: number | null;
   layers: readonly { method: Method; coats: number; driedBefore: boolean | null; stage: Stage; slip: boolean }[]; // prettier-ignore
   air: string;
-  opened: number | null;
   /** Fired mass % of the glazes of its stacks; null where a recipe or an analysis is missing. */
   oxides: OxideAmounts | null;
   /** Names of what is in them. */
@@ -62,7 +63,35 @@ export type CaseRecord = {
   gap: number | null;
 };
 
-export type Told = { fact: string; value: string; words: string };
+/** A record of which nothing is known. */
+export const NOTHING_KNOWN: CaseRecord = {
+  sign: '',
+  pieceId: '',
+  firingId: '',
+  bodyId: '',
+  cone: '',
+  shelf: null,
+  generation: 1,
+  cleanBefore: null,
+  seenAfterDays: null,
+  cleanAtFirst: false,
+  surface: null,
+  movementMm: null,
+  zones: [],
+  load: [],
+  kin: [],
+  onBody: [],
+  reached: null,
+  target: null,
+  coatings: [],
+  body: { low: null, high: null, ground: null, red: false, porcelain: false },
+  absorption: null,
+  layers: [],
+  air: 'oxidation',
+  oxides: null,
+  materials: [],
+  gap: null,
+};
 
 type Parsed = { stack: string; coats: number };
 /** A studio has some hundreds of stacks, and a record names them thousands of times. */
@@ -103,8 +132,6 @@ const most = ({ with: k, of }: Share): boolean => of >= FEW && k / of >= 0.5;
 const none = ({ with: k, of }: Share): boolean => of >= FEW && k === 0;
 
 type Reading = (record: CaseRecord) => Told | null;
-const told = (fact: string, value: string, said: string): Told => ({ fact, value, words: said });
-
 const thickness: Reading = ({ zones, kin, sign, bodyId, cone }) => {
   const [has, clean] = [zones.filter((one) => one.has), zones.filter((one) => !one.has)];
   const own = has[0];
@@ -317,48 +344,10 @@ const absorption: Reading = ({ absorption: percent }) =>
     : told('absorption', percent < 1 ? 'tight' : percent < 3 ? 'low' : percent < 8 ? 'open' : 'porous', `measured: ${percent} %`); // prettier-ignore
 const air: Reading = ({ air: is }) =>
   told('air', is.includes('reduction') ? 'reduction' : 'oxidation', `fired in ${is}`);
-const opened: Reading = ({ opened: at }) =>
-  at === null
-    ? null
-    : told(
-        'opened',
-        at > 150 ? 'hot' : at > 80 ? 'warm' : 'cool',
-        `opened at ${Math.round(at)} °C`,
-      );
 const fit: Reading = ({ gap }) =>
   gap === null
     ? null
     : told('fit', gap < -2 ? 'far-below' : gap < -0.5 ? 'below' : gap < 0.5 ? 'near' : 'above', `computed, ${gap > 0 ? '+' : '−'}${Math.abs(gap).toFixed(1)} × 10⁻⁶/K against the body, within about 15 %`); // prettier-ignore
-
-/** Facts of the recipe: from oxides in fired mass %, and from names where an oxide does not tell. */
-const OXIDES: readonly ((mass: OxideAmounts) => Told | null)[] = [
-  ({ Li2O = 0 }) => told('lithia', Li2O > 2 ? 'much' : Li2O > 0.1 ? 'some' : 'none', `Li₂O ${Li2O.toFixed(1)} %`), // prettier-ignore
-  ({ ZnO = 0 }) => told('zinc', ZnO > 1 ? 'yes' : 'none', `ZnO ${ZnO.toFixed(1)} %`),
-  ({ CaO = 0 }) => told('lime', CaO < 8 ? 'low' : CaO < 12 ? 'middle' : 'high', `CaO ${CaO.toFixed(1)} %`), // prettier-ignore
-  ({ MgO = 0 }) => told('magnesia', MgO > 4 ? 'high' : 'low', `MgO ${MgO.toFixed(1)} %`),
-  ({ SnO2 = 0 }) => told('tin', SnO2 > 1 ? 'yes' : 'none', `SnO₂ ${SnO2.toFixed(1)} %`),
-  ({ Fe2O3 = 0 }) => told('iron-content', Fe2O3 > 2.5 ? 'high' : Fe2O3 > 1.5 ? 'middle' : 'low', `Fe₂O₃ ${Fe2O3.toFixed(1)} %`), // prettier-ignore
-  ({ TiO2 = 0, Fe2O3 = 0 }) => told('titania', TiO2 > 0.5 || Fe2O3 > 1 ? 'yes' : 'none', `TiO₂ ${TiO2.toFixed(1)} %, Fe₂O₃ ${Fe2O3.toFixed(1)} %`), // prettier-ignore
-];
-const silicon: Reading = ({ materials }) => {
-  if (materials.length === 0) return null;
-  const found = materials.find((name) => /silicon carbide/i.test(name));
-  return told('silicon-carbide', found ? 'yes' : 'none', found ? `${found} in the recipe` : 'none in the recipe'); // prettier-ignore
-};
-const ash: Reading = ({ materials }) => {
-  if (materials.length === 0) return null;
-  const found = materials.find((name) => /rutile|bone ash|wood ash/i.test(name));
-  return told(
-    'ash',
-    found ? 'yes' : 'none',
-    found ? `${found} in the recipe` : 'none in the recipe',
-  );
-};
-const gasMakers: Reading = ({ materials }) => {
-  if (materials.length === 0) return null;
-  const found = materials.find((name) => /manganese|sulphate|fluor|cryolite/i.test(name));
-  return told('gas-makers', found ? 'yes' : 'none', found ? `${found} in the recipe` : 'none in the recipe'); // prettier-ignore
-};
 
 const READINGS: readonly Reading[] = [
   thickness,
@@ -383,15 +372,11 @@ const READINGS: readonly Reading[] = [
   porcelain,
   absorption,
   air,
-  opened,
   fit,
-  silicon,
-  ash,
-  gasMakers,
 ];
 
 /** Every fact that the records answer, with the words it was read from; what they do not answer is left out. */
 export const readRecord = (record: CaseRecord): Told[] => [
   ...READINGS.flatMap((reading) => reading(record) ?? []),
-  ...(record.oxides === null ? [] : OXIDES.flatMap((reading) => reading(record.oxides!) ?? [])),
+  ...readRecipe(record),
 ];

@@ -13,3 +13,4 @@ export * from './from-record';
 export * from './tests';
 export * from './here';
 export * from './load';
+export type { Told } from './told';

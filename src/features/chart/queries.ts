@@ -1,6 +1,5 @@
 import {
   boardCells,
-  boardChoices,
   boardChanged,
   pairAnywhere,
   type BoardChoice,
@@ -12,7 +11,7 @@ import type { Source } from '@/data/database';
 import { entryAt } from '@/data/entries';
 import { keepRead } from '@/data/kept';
 import { boardOf, sortCones, type Board } from './board';
-import { keptBodies, keptCoatings } from './lists';
+import { keptBodies, keptChoices, keptCoatings } from './lists';
 import { viewOf, type ChartView } from './view';
 
 export type Chosen = { body: Body; cone: string; atmosphere: string; slips: string };
@@ -44,7 +43,9 @@ export const chartData = keepRead({
   read: readChart,
   marked: {
     tables: ['cell', 'sighting'],
-    mark: boardChanged,
+    // What there is to choose from follows from the cells of every board.
+    mark: async (src, view) =>
+      `${await boardChanged(src, view)} ${JSON.stringify(await keptChoices(src))}`,
   },
 });
 
@@ -69,7 +70,7 @@ export async function readChart(src: Source, view: ChartView): Promise<ChartData
   const [bodies, coatings, choices, found] = await Promise.all([
     keptBodies(src),
     keptCoatings(src),
-    boardChoices(src),
+    keptChoices(src),
     whole ? boardCells(src, { body: slug, cone, atmosphere, slips }) : null,
   ]);
   const named = slug === undefined ? undefined : entryAt(bodies, slug);

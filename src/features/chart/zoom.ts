@@ -18,7 +18,6 @@ import {
   type Cell,
   type Elsewhere,
 } from '@/data/board';
-
 import { cautionsOf, coatsOn } from '@/data/cautions';
 import { piecesOfCells, type CellPiece } from '@/data/cell-pieces';
 import { coatNames } from '@/data/coatings';

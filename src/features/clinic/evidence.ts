@@ -3,6 +3,7 @@ import { analyse, expansion, type OxideAmounts } from '@/core/chemistry';
 import {
   complaintOf,
   contrastsOf,
+  NOTHING_KNOWN,
   readLog,
   readRecord,
   type CaseRecord,
@@ -188,7 +189,6 @@ export async function evidenceOf(
       slip: coat.kind === 'slip' || coat.kind === 'engobe',
     })),
     air: airAt(firing, placement?.shelf ?? null),
-    opened: null,
     oxides: chemistry.oxides,
     materials: chemistry.materials,
     gap: chemistry.appen === null || value === null ? null : chemistry.appen - value,
@@ -228,7 +228,7 @@ export async function firingEvidence(
   const shelves = [...new Set(faulty.map(({ shelf }) => shelf))];
   const reached = firing.reachedOrdinal ?? firing.byLog?.ordinal ?? null;
   const told = readRecord({
-    ...NOTHING,
+    ...NOTHING_KNOWN,
     sign,
     firingId: of.firingId,
     cone: firing.coneBand,
@@ -247,34 +247,3 @@ export async function firingEvidence(
     contrasts: [],
   };
 }
-
-/** A record of which nothing is known. */
-const NOTHING: CaseRecord = {
-  sign: '',
-  pieceId: '',
-  firingId: '',
-  bodyId: '',
-  cone: '',
-  shelf: null,
-  generation: 1,
-  cleanBefore: null,
-  seenAfterDays: null,
-  cleanAtFirst: false,
-  surface: null,
-  movementMm: null,
-  zones: [],
-  load: [],
-  kin: [],
-  onBody: [],
-  reached: null,
-  target: null,
-  coatings: [],
-  body: { low: null, high: null, ground: null, red: false, porcelain: false },
-  absorption: null,
-  layers: [],
-  air: '',
-  opened: null,
-  oxides: null,
-  materials: [],
-  gap: null,
-};

@@ -12,6 +12,7 @@ import { faultsByFiring } from '@/data/clinic-evidence';
 import { answersOf, confirmedCases, saidOfCauses, type ClinicCase } from '@/data/clinic';
 import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
+import { keepRead } from '@/data/kept';
 import { listPhotos } from '@/data/photos';
 import { listPieces } from '@/data/pieces';
 import { listQuestions } from '@/data/questions';
@@ -136,11 +137,14 @@ async function readEvidence(src: Source, one: ClinicCase): Promise<Evidence> {
     : evidenceOf(src, { pieceId, firingId, complaint });
 }
 
+/** Of every firing: kept until something is written up. */
+const keptFaults = keepRead({ most: 1, key: () => '', read: faultsByFiring });
+
 export type Proposal = SharedComplaint & { name: string; complaints: string[] };
 
 /** Complaints that unrelated stacks of a load share, as a case on the firing is proposed. */
 export async function proposalsFor(src: Source, firingId: string): Promise<Proposal[]> {
-  const all = await faultsByFiring(src);
+  const all = await keptFaults(src);
   const own = all.find((one) => one.firingId === firingId);
   if (own === undefined) return [];
   return sharedComplaints(own, all).map((one) => ({

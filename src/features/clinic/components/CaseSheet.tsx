@@ -172,7 +172,7 @@ export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean 
               />
             )}
             <Contrasts view={view} />
-            <CloseCase one={one} causes={shown} />
+            <CloseCase one={one} causes={found.causes} />
           </Box>
         </Box>
       )}
