@@ -55,6 +55,18 @@ test('what a transaction writes counts when it ends, also when it is taken back'
   expect([await read(), reads() - before]).toEqual(['Within', 1]);
 });
 
+test('what was begun within a transaction and goes on after it counts by itself', async () => {
+  const { read } = nameReader();
+  let late: Promise<unknown> = Promise.resolve();
+  await transact(studio.db, async (trx) => {
+    await rename(trx, 'In time');
+    late = new Promise((resolve) => setTimeout(resolve, 50)).then(() => rename(studio.db, 'Late'));
+  });
+  expect(await read()).toBe('In time');
+  await late;
+  expect(await read()).toBe('Late');
+});
+
 test('a hundred writers and readers: whoever reads after a write was answered sees it', async () => {
   const { read } = nameReader();
   let said = 0;

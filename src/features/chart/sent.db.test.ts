@@ -59,6 +59,15 @@ test('a look changes its board, the open one and its place, and leaves the other
   expect(gunzipSync(after[2]!.small).equals(after[2]!.plain)).toBe(true);
 });
 
+test('a cone that was never seen before is there to choose on every board of its body at once', async () => {
+  const heard = async () => JSON.parse((await board(at)).plain.toString()) as { data: { cones: string[] } }; // prettier-ignore
+  expect((await heard()).data.cones).not.toContain('10');
+  const cell = await studio.db('cell').first();
+  await studio.db('cell').insert({ ...cell, id: [...(cell.id as string)].reverse().join(''), cone: '10', signs: '[]', divisions: '[]', ratings: '[]', later: '[]', gone: '[]', known: '{}' }); // prettier-ignore
+  expect((await heard()).data.cones).toContain('10');
+  await studio.db('cell').where({ cone: '10' }).delete();
+});
+
 test('what the summary does not say changes the place too: a note of colour, a mark, an owner', async () => {
   const marks = [(await zoom()).mark];
   const next = async (work: PromiseLike<unknown>): Promise<void> => {

@@ -161,6 +161,10 @@ test('what turned out true counts from then on; a technician disagrees with a re
   expect(after.confirmed.at(-1)).toEqual({ complaints: ['pit'], turnedOut: ['frozen'] });
   expect(after.disagreed).toEqual([{ cause: 'grit', off: false, factor: 2 }]);
   expect(await studio.db('clinic_cause').count({ n: '*' }).first()).toEqual({ n: 2 });
+  // A student's word closes their own case, and moves no figure of the studio's.
+  const own = await open({}, studio.student);
+  await studio.must('clinic.close', { caseId: own.id, revision: 1, turnedOut: ['grit'] }, studio.student); // prettier-ignore
+  expect((await view(id)).confirmed).toEqual(after.confirmed);
   const bare = await studio.act('clinic.disagree', {
     cause: 'grit',
     off: true,
