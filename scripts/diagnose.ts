@@ -1,6 +1,6 @@
 /** `npm run diagnose -- case.json`: a case as somebody wrote it, its causes in order. docs/CLINIC.md has the names. */
 import { readFileSync } from 'node:fs';
-import { CaseError, diagnose, readCase } from '../src/core/diagnosis';
+import { CaseError, contradictionsIn, diagnose, readCase } from '../src/core/diagnosis';
 
 const [path] = process.argv.slice(2);
 
@@ -22,7 +22,10 @@ function read(): unknown {
 const rounded = (value: number): number => Math.round(value * 10_000) / 10_000;
 
 try {
-  const { causes, other, ask, tests, cautions } = diagnose(readCase(read()));
+  const written = readCase(read());
+  for (const [one, two] of contradictionsIn(written.facts))
+    process.stderr.write(`“${one.fact}” ${one.value} and “${two.fact}” ${two.value} cannot both hold: which is it? Both are counted.\n`); // prettier-ignore
+  const { causes, other, ask, tests, cautions } = diagnose(written);
   const told = {
     cautions,
     causes: causes.map(({ id, name, probability, ruledOut, ...one }) => ({

@@ -2,7 +2,11 @@
 declare module 'jstat' {
   const jStat: {
     binomial: { cdf(k: number, n: number, p: number): number };
-    normal: { cdf(x: number, mean: number, sd: number): number };
+    chisquare: { cdf(x: number, degrees: number): number };
+    normal: {
+      cdf(x: number, mean: number, sd: number): number;
+      inv(p: number, mean: number, sd: number): number;
+    };
     /** The logarithm of n over k. */
     combinationln(n: number, k: number): number;
   };

@@ -16,6 +16,7 @@ import {
   previousCone,
   previousWholeCone,
   readCones,
+  reachedAt,
   readFiring,
   usualPack,
 } from './index';
@@ -207,4 +208,24 @@ test('the usual pack is guide, target, guard', () => {
     ['guard', '7'],
   ]);
   expect(usualPack('14')).toHaveLength(2);
+});
+
+describe('the heat of one shelf', () => {
+  const pack = (place: string, bendDegrees: number) => ({ cone: '6', place, bendDegrees });
+  const both = [pack('top shelf', 90), pack('bottom shelf', 10)];
+  const whole = readFiring(both)!;
+  const [top, bottom] = ['top shelf', 'bottom shelf'].map((name) => whole.byPlace.find(({ place }) => place === name)!.reading.ordinal) as [number, number]; // prettier-ignore
+
+  test('is that of its own cones, or lies evenly between those above and below', () => {
+    expect(reachedAt(both, 1, 5)).toBeCloseTo(bottom, 10);
+    expect(reachedAt(both, 5, 5)).toBeCloseTo(top, 10);
+    expect(reachedAt(both, 3, 5)).toBeCloseTo((top + bottom) / 2, 10);
+    expect(reachedAt([pack('shelf 2', 45), ...both], 2, 5)).toBeCloseTo(readFiring([pack('x', 45)])!.ordinal, 10); // prettier-ignore
+  });
+
+  test('is not known where no cone says, or where only one side has one', () => {
+    expect(reachedAt([], 2, 5)).toBeNull();
+    expect(reachedAt([pack('top shelf', 90)], 2, 5)).toBeNull();
+    expect(reachedAt([pack('left', 90)], 2, 5)).toBeNull();
+  });
 });

@@ -142,3 +142,37 @@ export function usualPack(target: string): { cone: string; role: 'guide' | 'targ
   if (above !== null) pack.push({ cone: above, role: 'guard' });
   return pack;
 }
+
+/** Which shelf a place is on, counted from the bottom; null where its words do not say. */
+function shelfOfPlace(place: string, shelves: number): number | null {
+  const numbered = /shelf\s*(\d+)/i.exec(place);
+  if (numbered !== null) return Number(numbered[1]);
+  if (/bottom|lowest|floor/i.test(place)) return 1;
+  if (/top|highest/i.test(place)) return shelves;
+  return /middle/i.test(place) ? (1 + shelves) / 2 : null;
+}
+
+/**
+ * The heat that a shelf got, by the cones that stood on it, or on a shelf above and one below it, between which it is
+ * taken to fall evenly. Null where the cones do not say.
+ * @param shelf counted from the bottom, 1 to `shelves`.
+ */
+export function reachedAt(
+  cones: readonly WitnessCone[],
+  shelf: number,
+  shelves: number,
+): number | null {
+  const known = (readFiring(cones)?.byPlace ?? []).flatMap(({ place, reading }) => {
+    const at = isShutOff(place) ? null : shelfOfPlace(place, shelves);
+    return at === null ? [] : [{ at, ordinal: reading.ordinal }];
+  });
+  const mean = (list: readonly { ordinal: number }[]): number =>
+    list.reduce((sum, { ordinal }) => sum + ordinal, 0) / list.length;
+  const here = known.filter(({ at }) => Math.abs(at - shelf) < 0.5);
+  if (here.length > 0) return mean(here);
+  const below = known.filter(({ at }) => at < shelf).sort((a, b) => b.at - a.at)[0];
+  const above = known.filter(({ at }) => at > shelf).sort((a, b) => a.at - b.at)[0];
+  if (below === undefined || above === undefined) return null;
+  const part = (shelf - below.at) / (above.at - below.at);
+  return below.ordinal + part * (above.ordinal - below.ordinal);
+}

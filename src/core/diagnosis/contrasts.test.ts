@@ -12,6 +12,8 @@ const seen = (pieceId: string, rest: Partial<SeenStack> = {}): SeenStack => ({
   cone: '6',
   refired: false,
   shelf: 1,
+  surface: null,
+  seconds: null,
   faults: [],
   ...rest,
 });
@@ -39,4 +41,13 @@ test('a piece is shown once, by its nearest zone, and never when another zone of
   expect(contrastsOf(own, 'pit', zones).map(({ differs }) => differs)).toEqual([['firing']]);
   const half = [seen('half', { stackKey: ONE }), seen('half', { faults: ['pit'] })];
   expect(contrastsOf(own, 'pit', half)).toEqual([]);
+});
+
+test('another version of the same recipe is said, and stands nearer than another body', () => {
+  const own = seen('own', { stackKey: 'foxglove#1 dip×1', faults: ['crazing'] });
+  const kin = [
+    seen('body', { stackKey: 'foxglove#1 dip×1', bodyId: 'b2' }),
+    seen('version', { stackKey: 'foxglove#3 dip×1' }),
+  ];
+  expect(contrastsOf(own, 'crazing', kin).map(({ differs }) => differs)).toEqual([['version'], ['body']]); // prettier-ignore
 });

@@ -6,12 +6,12 @@ export type Contrast = {
   pieceId: string;
   firingId: string;
   /** What is otherwise with it, the most telling first. */
-  differs: ('thickness' | 'body' | 'ground' | 'cone' | 'firing')[];
+  differs: ('thickness' | 'version' | 'body' | 'ground' | 'cone' | 'firing')[];
   distance: number;
 };
 
 /** How far apart a difference sets two pieces: what a firing changes besides, it changes for all of its load. */
-const APART = { thickness: 1, body: 2, ground: 1.5, cone: 1.5, firing: 0.5 } as const;
+const APART = { thickness: 1, version: 1, body: 2, ground: 1.5, cone: 1.5, firing: 0.5 } as const;
 
 /**
  * Pieces of the same coats in the same order that were looked at and are clean, the nearest first; ties by id, so that
@@ -27,7 +27,7 @@ export function contrastsOf(
   const faulty = new Set(
     kin.filter(({ faults }) => faults.includes(sign)).map(({ pieceId }) => pieceId),
   );
-  const { stack, coats } = stackParts(own.stackKey);
+  const { stack, coats, versions } = stackParts(own.stackKey);
   const nearest = new Map<string, Contrast>();
   for (const one of kin) {
     if (one.pieceId === own.pieceId || faulty.has(one.pieceId)) continue;
@@ -38,6 +38,7 @@ export function contrastsOf(
       ground: one.slips !== own.slips,
       cone: one.cone !== own.cone,
       thickness: other.coats !== coats,
+      version: other.versions !== versions,
       firing: one.firingId !== own.firingId,
     };
     const differs = (Object.keys(otherwise) as (keyof typeof otherwise)[]).filter((name) => otherwise[name]); // prettier-ignore

@@ -17,6 +17,8 @@ const seen = (
   cone: '6',
   refired: false,
   shelf: 1,
+  surface: null,
+  seconds: null,
   faults,
   ...rest,
 });
@@ -43,6 +45,20 @@ test('an empty record says only what always is so', () => {
   ]);
 });
 
+test('held long and held short: thickness where nobody counted coats', () => {
+  const zones = [{ stackKey: ONE, has: true }];
+  const held = (seconds: number, faults: string[] = []) =>
+    times(3, () => seen(ONE, faults, { seconds }));
+  expect(value('thickness', { zones, kin: [...held(3), ...held(9, ['pit'])] })).toBe('only-thick');
+  expect(value('thickness', { zones, kin: [...held(3, ['pit']), ...held(9)] })).toBe('only-thin');
+  expect(value('thickness', { zones, kin: [...held(3, ['pit']), ...held(9, ['pit'])] })).toBe(
+    'alike',
+  );
+  // Three seconds and four are the same dip; what nobody wrote down tells nothing.
+  expect(value('thickness', { zones, kin: [...held(3), ...held(4, ['pit'])] })).toBeUndefined();
+  expect(value('thickness', { zones, kin: times(6, () => seen(ONE, ['pit'])) })).toBeUndefined();
+});
+
 test('every fact and value it can say is one that the clinic knows', () => {
   const full = readRecord({
     ...nothing,
@@ -59,7 +75,7 @@ test('every fact and value it can say is one that the clinic knows', () => {
     absorption: 4,
     layers: [{ method: 'brush', coats: 2, driedBefore: false, stage: 'bisque', slip: false }],
     oxides: { Li2O: 3, ZnO: 2, CaO: 5, MgO: 6, SnO2: 2, Fe2O3: 3, TiO2: 1 },
-    materials: ['Silicon carbide', 'Rutile', 'Manganese dioxide'],
+    recipes: [['Silicon carbide', 'Rutile', 'Manganese dioxide'].map((name) => ({ name, amount: 10, addition: false }))], // prettier-ignore
     gap: 0.8,
   });
   for (const { fact, value: is, words } of full) {
@@ -135,6 +151,10 @@ test('this body alone, or every body', () => {
   expect(value('body', { zones, kin: others, onBody })).toBe('only');
   // One coating alone is the coating’s, not the body’s.
   expect(value('body', { zones, kin: others, onBody: onBody.slice(0, 1) })).toBeUndefined();
+  // One in a dozen elsewhere is an exception; one in four is not.
+  const elsewhere = (n: number) => [...times(n, () => seen(ONE, [], { bodyId: 'b2' })), seen(ONE, ['pit'], { bodyId: 'b2' })]; // prettier-ignore
+  expect(value('body', { zones, kin: elsewhere(11), onBody })).toBe('only');
+  expect(value('body', { zones, kin: elsewhere(3), onBody })).toBeUndefined();
   expect(value('body', { zones, kin: times(3, () => seen(ONE, ['pit'], { bodyId: 'b2' })), onBody })).toBe('every'); // prettier-ignore
 });
 

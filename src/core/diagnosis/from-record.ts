@@ -2,11 +2,11 @@
  * What the records answer by themselves: facts with the words they were read from. Counts that are too few say
  * nothing; thresholds are judgement.
  */
-import { coneOrdinal, isCone } from '../cones';
 import type { OxideAmounts } from '../chemistry';
 import { count } from '../units';
 import { coatsOfKey, type Method, type Stage } from '../zones';
-import { readRecipe } from './from-recipe';
+import { PIECE_READINGS, type Reading } from './from-piece';
+import { readRecipe, type Recipe } from './from-recipe';
 import { told, type Told } from './told';
 
 /** One stack on one piece after one firing. */
@@ -19,6 +19,9 @@ export type SeenStack = {
   cone: string;
   refired: boolean;
   shelf: number | null;
+  surface: string | null;
+  /** Seconds in the bucket, all its coats together; null where nobody wrote them down. */
+  seconds: number | null;
   faults: readonly string[];
 };
 
@@ -49,6 +52,8 @@ export type CaseRecord = {
   /** What shows the fault on its body at its cone. */
   onBody: readonly SeenStack[];
   reached: number | null;
+  /** By what that is known: "the cones at its shelf". */
+  reachedBy: string;
   target: string | null;
   coatings: readonly ({ name: string; slug: string } & Range)[];
   body: Range & { ground: 'white' | 'buff' | 'dark' | null; red: boolean; porcelain: boolean };
@@ -57,8 +62,8 @@ export type CaseRecord = {
   air: string;
   /** Fired mass % of the glazes of its stacks; null where a recipe or an analysis is missing. */
   oxides: OxideAmounts | null;
-  /** Names of what is in them. */
-  materials: readonly string[];
+  /** What they are weighed out of; empty where one of them has no recipe here. */
+  recipes: readonly Recipe[];
   /** Glaze less body, 10⁻⁶/K. */
   gap: number | null;
 };
@@ -82,6 +87,7 @@ export const NOTHING_KNOWN: CaseRecord = {
   kin: [],
   onBody: [],
   reached: null,
+  reachedBy: 'the cone of the firing',
   target: null,
   coatings: [],
   body: { low: null, high: null, ground: null, red: false, porcelain: false },
@@ -89,20 +95,26 @@ export const NOTHING_KNOWN: CaseRecord = {
   layers: [],
   air: 'oxidation',
   oxides: null,
-  materials: [],
+  recipes: [],
   gap: null,
 };
 
-type Parsed = { stack: string; coats: number };
+type Parsed = {
+  stack: string;
+  coats: number;
+  /** Which version of each coat. */
+  versions: string;
+};
 /** A studio has some hundreds of stacks, and a record names them thousands of times. */
 const parsed = new Map<string, Parsed>();
-/** A stack key as its coats in order, and how many they are together. */
+/** A stack key as its coats in order, their versions, and how many they are together. */
 export function stackParts(key: string): Parsed {
   const known = parsed.get(key);
   if (known !== undefined) return known;
   const all = coatsOfKey(key);
   const one = {
     stack: all.map(({ slug }) => slug).join('>'),
+    versions: all.map(({ version }) => version).join('>'),
     coats: all.reduce((sum, { amount }) => sum + Number(/×(\d+)/.exec(amount)?.[1] ?? 1), 0),
   };
   if (parsed.size > 10_000) parsed.clear();
@@ -128,10 +140,34 @@ function share(list: readonly SeenStack[], sign: string): Share {
   return { with: faulty.size, of: pieces.size };
 }
 const words = ({ with: k, of }: Share): string => `${k} of ${count(of, 'piece')}`;
-const most = ({ with: k, of }: Share): boolean => of >= FEW && k / of >= 0.5;
+const half = ({ with: k, of }: Share): boolean => of >= FEW && k / of >= 0.5;
 const none = ({ with: k, of }: Share): boolean => of >= FEW && k === 0;
+/** Hardly ever: one in ten, where there are enough to say so. */
+const hardly = (one: Share): boolean => none(one) || (one.of >= 10 && one.with / one.of <= 0.1);
 
-type Reading = (record: CaseRecord) => Told | null;
+/** Pieces of as many coats that were held shorter and longer: the longer ones took more. */
+function heldLong(alike: readonly SeenStack[], sign: string, coats: number): Told | null {
+  const known = alike.filter((one) => one.seconds !== null && coatsOf(one.stackKey) === coats);
+  const seconds = known.map((one) => one.seconds!);
+  const [least, most] = [Math.min(...seconds), Math.max(...seconds)];
+  // Less than half as long again is the same dip.
+  if (known.length === 0 || most < least * 1.5) return null;
+  const middle = (least + most) / 2;
+  const long = share(
+    known.filter((one) => one.seconds! > middle),
+    sign,
+  );
+  const short = share(
+    known.filter((one) => one.seconds! <= middle),
+    sign,
+  );
+  if (long.of < FEW || short.of < FEW) return null;
+  const said = `held long ${words(long)} show it, held short ${words(short)}`;
+  if (long.with > 0 && short.with === 0) return told('thickness', 'only-thick', said);
+  if (short.with > 0 && long.with === 0) return told('thickness', 'only-thin', said);
+  return half(long) && half(short) ? told('thickness', 'alike', said) : null;
+}
+
 const thickness: Reading = ({ zones, kin, sign, bodyId, cone }) => {
   const [has, clean] = [zones.filter((one) => one.has), zones.filter((one) => !one.has)];
   const own = has[0];
@@ -158,11 +194,11 @@ const thickness: Reading = ({ zones, kin, sign, bodyId, cone }) => {
     elsewhere.filter(({ stackKey }) => coatsOf(stackKey) === 1),
     sign,
   );
-  if (thick.of < FEW || thin.of < FEW) return null;
+  if (thick.of < FEW || thin.of < FEW) return heldLong(elsewhere, sign, total);
   const said = `with several coats ${words(thick)} show it, with one ${words(thin)}`;
   if (thick.with > 0 && thin.with === 0) return told('thickness', 'only-thick', said);
   if (thin.with > 0 && thick.with === 0) return told('thickness', 'only-thin', said);
-  return most(thick) && most(thin) ? told('thickness', 'alike', said) : null;
+  return half(thick) && half(thin) ? told('thickness', 'alike', said) : null;
 };
 
 const load: Reading = ({ load: all, pieceId, zones, sign }) => {
@@ -207,8 +243,8 @@ const body: Reading = ({ kin, onBody, zones, sign, bodyId, cone }) => {
   const others = new Set(here.filter(({ faults }) => faults.includes(sign)).map(({ stackKey }) => stackOf(stackKey))); // prettier-ignore
   if (there.of < FEW) return null;
   const said = `the same stack on other bodies: ${words(there)}; other stacks on this body with it: ${others.size}`;
-  if (none(there) && others.size >= 2) return told('body', 'only', said);
-  return most(there) ? told('body', 'every', said) : null;
+  if (hardly(there) && others.size >= 2) return told('body', 'only', said);
+  return half(there) ? told('body', 'every', said) : null;
 };
 
 const recipe: Reading = ({ kin, zones, sign }) => {
@@ -219,7 +255,7 @@ const recipe: Reading = ({ kin, zones, sign }) => {
     const all = share(alone, sign);
     const bodies = new Set(shown.map((one) => one.bodyId)).size;
     const firings = new Set(shown.map((one) => one.firingId)).size;
-    if (most(all) && bodies >= 2 && firings >= 2)
+    if (half(all) && bodies >= 2 && firings >= 2)
       return told('recipe', 'everywhere', `alone it shows it on ${bodies} bodies, in ${firings} firings: ${words(all)}`); // prettier-ignore
   }
   return null;
@@ -252,128 +288,10 @@ const order: Reading = ({ kin, zones, sign, bodyId }) => {
   const other = share(kin.filter((one) => one.bodyId === bodyId && stackOf(one.stackKey) === turned), sign); // prettier-ignore
   if (other.of === 0) return told('order', 'not-tried', 'the other way round was never seen');
   if (none(other)) return told('order', 'one-order', `turned round: ${words(other)}`);
-  return most(other) ? told('order', 'both', `turned round: ${words(other)}`) : null;
+  return half(other) ? told('order', 'both', `turned round: ${words(other)}`) : null;
 };
 
-const within = (reached: number, { low, high }: Range): string | null => {
-  if (low === null || high === null || !isCone(low) || !isCone(high)) return null;
-  const [from, to] = [coneOrdinal(low), coneOrdinal(high)];
-  if (reached < from - 0.25) return 'below';
-  if (reached > to + 0.25) return 'above';
-  return reached < (from + to) / 2 ? 'lower' : 'upper';
-};
-
-const heat: Reading = ({ reached, coatings }) => {
-  if (reached === null) return null;
-  const found = coatings.map((one) => ({ one, at: within(reached, one) }));
-  const far = found.find(({ at }) => at === 'above' || at === 'below') ?? found.find(({ at }) => at !== null); // prettier-ignore
-  return far?.at == null
-    ? null
-    : told('heat', far.at, `the cone of the firing against ${far.one.name}, ${far.one.low} to ${far.one.high}`); // prettier-ignore
-};
-const bodyHeat: Reading = ({ reached, body: range }) => {
-  const at = reached === null ? null : within(reached, range);
-  return at === null ? null : told('body-heat', at, `the cone of the firing against the body, ${range.low} to ${range.high}`); // prettier-ignore
-};
-const range: Reading = ({ target, coatings }) => {
-  if (target === null || !isCone(target)) return null;
-  const known = coatings.filter(({ low }) => low !== null && isCone(low));
-  if (known.length === 0) return null;
-  const hotter = known.find(({ low }) => coneOrdinal(low!) > coneOrdinal(target) + 0.5);
-  return hotter === undefined
-    ? told('range', 'fits', `meant for cone ${target}, as all of it`)
-    : told('range', 'hotter', `${hotter.name} is for cone ${hotter.low} and up`);
-};
-
-const generation: Reading = ({ generation: no, cleanBefore }) =>
-  no <= 1
-    ? told('generation', 'first', 'its first glaze firing')
-    : cleanBefore === true
-      ? told('generation', 'new-since', 'clean after the firing before')
-      : told('generation', 'again', 'fired with glaze before');
-
-const firstSeen: Reading = ({ seenAfterDays: days, cleanAtFirst }) => {
-  if (days === null) return null;
-  if (!cleanAtFirst) return days < 3 ? told('first-seen', 'opening', 'seen at the opening') : null;
-  const value = days < 8 ? 'days' : days < 90 ? 'weeks' : 'years';
-  return told('first-seen', value, `clean at first, seen ${count(Math.round(days), 'day')} after the opening`); // prettier-ignore
-};
-
-const surface: Reading = ({ surface: is }) =>
-  is === null ? null : told('surface', is, `written up as ${is}`);
-const moved: Reading = ({ movementMm: mm }) =>
-  mm === null
-    ? null
-    : told('moved', mm === 0 ? 'still' : mm < 5 ? 'little' : 'ran', `moved ${mm} mm`);
-
-const dried: Reading = ({ layers }) => {
-  const said = layers.filter(({ driedBefore }) => driedBefore !== null);
-  if (said.length === 0) return null;
-  return said.some(({ driedBefore }) => driedBefore === false)
-    ? told('dried-between', 'no', 'a coat went on before the one below was dry')
-    : told('dried-between', 'yes', 'each coat was dry before the next');
-};
-const applied: Reading = ({ layers }) => {
-  const glazes = layers.filter(({ slip }) => !slip);
-  const brushed = glazes.find(({ method }) => method === 'brush');
-  if (brushed !== undefined)
-    return told('applied', brushed.coats < 3 ? 'few-coats' : 'brushed', `brushed, ${count(brushed.coats, 'coat')}`); // prettier-ignore
-  const [first] = glazes;
-  if (first === undefined) return null;
-  if (first.method === 'spray') return told('applied', 'sprayed', 'sprayed');
-  return first.method === 'dip' || first.method === 'pour'
-    ? told('applied', 'dipped', first.method === 'dip' ? 'dipped' : 'poured')
-    : null;
-};
-const slipStage: Reading = ({ layers }) => {
-  const slip = layers.find((one) => one.slip);
-  if (slip === undefined) return null;
-  if (slip.stage === 'leather-hard') return told('slip-stage', 'leather', 'slip at leather-hard');
-  return told('slip-stage', 'dry', `slip on ${slip.stage} clay`);
-};
-
-const ground: Reading = ({ body: { ground: is } }) =>
-  is === null ? null : told('ground', is, `a ${is} body`);
-const redBody: Reading = ({ body: { red } }) =>
-  red ? told('red-body', 'yes', 'a red body') : null;
-const porcelain: Reading = ({ body: is }) =>
-  is.porcelain ? told('porcelain', 'yes', 'porcelain') : null;
-const absorption: Reading = ({ absorption: percent }) =>
-  percent === null
-    ? null
-    : told('absorption', percent < 1 ? 'tight' : percent < 3 ? 'low' : percent < 8 ? 'open' : 'porous', `measured: ${percent} %`); // prettier-ignore
-const air: Reading = ({ air: is }) =>
-  told('air', is.includes('reduction') ? 'reduction' : 'oxidation', `fired in ${is}`);
-const fit: Reading = ({ gap }) =>
-  gap === null
-    ? null
-    : told('fit', gap < -2 ? 'far-below' : gap < -0.5 ? 'below' : gap < 0.5 ? 'near' : 'above', `computed, ${gap > 0 ? '+' : '−'}${Math.abs(gap).toFixed(1)} × 10⁻⁶/K against the body, within about 15 %`); // prettier-ignore
-
-const READINGS: readonly Reading[] = [
-  thickness,
-  load,
-  place,
-  body,
-  recipe,
-  stack,
-  order,
-  heat,
-  bodyHeat,
-  range,
-  generation,
-  firstSeen,
-  surface,
-  moved,
-  dried,
-  applied,
-  slipStage,
-  ground,
-  redBody,
-  porcelain,
-  absorption,
-  air,
-  fit,
-];
+const READINGS: readonly Reading[] = [thickness, load, place, body, recipe, stack, order, ...PIECE_READINGS]; // prettier-ignore
 
 /** Every fact that the records answer, with the words it was read from; what they do not answer is left out. */
 export const readRecord = (record: CaseRecord): Told[] => [

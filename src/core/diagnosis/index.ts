@@ -1,15 +1,23 @@
 /** Why a fault is there: complaints, facts, causes, and the reckoning between them. */
+export { marked, shows, toldBySurface } from './as-seen';
 export * from './case';
 export * from './cause-types';
 export * from './complaints';
+export { contradictionsIn, type Contradiction } from './contradictions';
 export { contrastsOf, type Contrast } from './contrasts';
 export * from './diagnose';
+export * from './drill';
 export * from './effects';
 export * from './fact-types';
+export * from './factors';
 export * from './facts';
 export * from './knowledge';
 export * from './from-log';
+export * from './from-recipe';
 export * from './from-record';
+export * from './from-work';
+export * from './now';
+export * from './outcome';
 export * from './tests';
 export * from './here';
 export * from './load';

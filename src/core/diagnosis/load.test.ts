@@ -1,7 +1,7 @@
 /** What unrelated stacks of a load share is the firing’s, when other firings have hardly as much. */
 import { sharedComplaints, type FiringFaults } from './load';
 
-const firing = (firingId: string, stacks: number, faults: Record<string, number>): FiringFaults => ({ firingId, stacks, faults }); // prettier-ignore
+const firing = (firingId: string, stacks: number, faults: Record<string, number>): FiringFaults => ({ firingId, stacks, faults, bodies: 1, on: {} }); // prettier-ignore
 const calm = Array.from({ length: 20 }, (_, i) => firing(`f${i}`, 12, i % 4 === 0 ? { dry: 1, pit: 4 } : { pit: 3 })); // prettier-ignore
 
 test('under-reduced: nine of twelve stacks off colour, where other firings have none', () => {
@@ -11,6 +11,13 @@ test('under-reduced: nine of twelve stacks off colour, where other firings have 
 
 test('what every firing of the studio has as much of is no firing’s', () => {
   expect(sharedComplaints(firing('own', 12, { pit: 4 }), calm)).toEqual([]);
+});
+
+test('what one body alone shows is the body’s, where there are others beside it', () => {
+  const own = firing('own', 12, { crazing: 6 });
+  expect(sharedComplaints({ ...own, bodies: 3, on: { crazing: 1 } }, calm)).toEqual([]);
+  expect(sharedComplaints({ ...own, bodies: 3, on: { crazing: 2 } }, calm)).toHaveLength(1);
+  expect(sharedComplaints(own, calm)).toHaveLength(1);
 });
 
 test('too few stacks, or too small a part of the load, share nothing', () => {

@@ -5,6 +5,9 @@ export type FiringFaults = {
   firingId: string;
   stacks: number;
   faults: Readonly<Record<string, number>>;
+  /** How many bodies were looked at, and on how many of them each fault shows. */
+  bodies: number;
+  on: Readonly<Record<string, number>>;
 };
 
 export type SharedComplaint = {
@@ -26,7 +29,7 @@ const RARE = 0.9;
 const FIRINGS = 6;
 
 /**
- * Faults that at least three stacks and a quarter of a load show, and that hardly another firing has as much of; the
+ * Faults on more than one body, where there are several, that at least three stacks and a quarter of a load show, and that hardly another firing has as much of; the
  * rarest first. With too few other firings a half of the load must show it.
  * @param own the firing that is asked about; `others` all others of the studio.
  */
@@ -43,7 +46,9 @@ export function sharedComplaints(
       const fewer = comparable.filter((one) => (one.faults[sign] ?? 0) / one.stacks < share).length;
       return { sign, with: shown, of: own.stacks, others: comparable.length, fewer };
     })
-    .filter(({ with: shown, of, others: n, fewer }) => {
+    .filter(({ sign, with: shown, of, others: n, fewer }) => {
+      // What one body alone shows is the body’s.
+      if (own.bodies > 1 && (own.on[sign] ?? 0) < 2) return false;
       if (shown < STACKS || shown / of < SHARE) return false;
       return n < FIRINGS ? shown / of >= 0.5 : fewer / n >= RARE;
     })

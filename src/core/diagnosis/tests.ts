@@ -35,6 +35,8 @@ export const TESTS: readonly ClinicTest[] = [
 ];
 
 const BY_FACT = new Map(TESTS.map((one) => [one.fact, one]));
+/** Are its tiles weighed out, each with a recipe of its own? */
+export const isWeighed = (fact: string): boolean => testOf(fact)?.design === 'crazing';
 export const testOf = (fact: string): ClinicTest | undefined => BY_FACT.get(fact);
 
 /** A probability in words that promise no more than it does. */

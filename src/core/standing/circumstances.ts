@@ -19,6 +19,15 @@ export type History = {
 /** Circumstances that all pieces of a firing share: they are counted by firings, never by pieces. */
 export const FIRINGS_OWN: ReadonlySet<string> = new Set(['kiln', 'firing', 'how full']);
 
+/** Under which name it stands how long each coat was held. */
+export const SECONDS = 'seconds in the bucket';
+
+/** How long a piece was held in all, as it stands under that name ("3 s then 9 s"); null where nobody wrote it down. */
+export const secondsTold = (held: string | null): number | null =>
+  held === null
+    ? null
+    : held.split(' then ').reduce((sum, part) => sum + Number.parseFloat(part), 0);
+
 /**
  * The recorded circumstances of a piece by name, for telling disagreeing pieces apart.
  * What is unknown has no entry, so that it is never taken for a difference.
@@ -37,7 +46,7 @@ export function circumstances(history: History): Record<string, string> {
   const seconds = history.layers.flatMap((layer) =>
     layer.seconds === null ? [] : [`${layer.seconds} s`],
   );
-  if (seconds.length > 0) found['seconds in the bucket'] = seconds.join(' then ');
+  if (seconds.length > 0) found[SECONDS] = seconds.join(' then ');
   const dried = history.layers.flatMap((layer) =>
     layer.driedBefore === null ? [] : [layer.driedBefore],
   );

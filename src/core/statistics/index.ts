@@ -1,2 +1,3 @@
-/** Shares with intervals, and exact tests of tables. */
+/** Shares with intervals, exact tests of tables, strata taken together, many tests looked at together. */
+export * from './pooled';
 export * from './shares';

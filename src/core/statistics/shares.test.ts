@@ -14,6 +14,14 @@ describe('Wilson’s interval', () => {
     expect(wilson(k, n).high).toBeCloseTo(high, 4);
   });
 
+  test('is that of a reference package', () => {
+    // prop.test without continuity, R 4.2.
+    expect(wilson(15, 148).low).toBeCloseTo(0.0623864, 7);
+    expect(wilson(15, 148).high).toBeCloseTo(0.16048724, 7);
+    expect(wilson(3, 7).low).toBeCloseTo(0.15821986, 7);
+    expect(wilson(3, 7).high).toBeCloseTo(0.74954164, 7);
+  });
+
   test('of nothing is everything, and what is no share is refused', () => {
     expect(wilson(0, 0)).toEqual({ low: 0, high: 1 });
     expect(() => wilson(3, 2)).toThrow(RangeError);
@@ -24,25 +32,58 @@ describe('Wilson’s interval', () => {
 describe('Fisher’s exact test', () => {
   test('the lady tasting tea: three right of four and four, both ways', () => {
     // Fisher 1935: one-sided 17/70; the other end mirrors it.
-    expect(fisherExact([[3, 1], [1, 3]])).toBeCloseTo(34 / 70, 10); // prettier-ignore
-    expect(fisherExact([[4, 0], [0, 4]])).toBeCloseTo(2 / 70, 10); // prettier-ignore
+    expect(
+      fisherExact([
+        [3, 1],
+        [1, 3],
+      ]),
+    ).toBeCloseTo(34 / 70, 10);
+    expect(
+      fisherExact([
+        [4, 0],
+        [0, 4],
+      ]),
+    ).toBeCloseTo(2 / 70, 10);
   });
 
   test('a table of a handbook', () => {
     // From memory: Agresti, Categorical Data Analysis (1990), criminal convictions of twins: 2/13 and 10/17.
-    expect(fisherExact([[2, 15], [10, 3]])).toBeCloseTo(0.0005367, 6); // prettier-ignore
+    expect(
+      fisherExact([
+        [2, 15],
+        [10, 3],
+      ]),
+    ).toBeCloseTo(0.0005367, 6);
   });
 
   test('an empty row tells nothing; turned or mirrored a table says the same', () => {
-    expect(fisherExact([[0, 0], [3, 4]])).toBeCloseTo(1, 10); // prettier-ignore
+    expect(
+      fisherExact([
+        [0, 0],
+        [3, 4],
+      ]),
+    ).toBeCloseTo(1, 10);
     const n = fc.integer({ min: 0, max: 30 });
     fc.assert(
       fc.property(n, n, n, n, (a, b, c, d) => {
-        const p = fisherExact([[a, b], [c, d]]); // prettier-ignore
+        const p = fisherExact([
+          [a, b],
+          [c, d],
+        ]);
         expect(p).toBeGreaterThan(0);
         expect(p).toBeLessThanOrEqual(1);
-        expect(fisherExact([[c, d], [a, b]])).toBeCloseTo(p, 9); // prettier-ignore
-        expect(fisherExact([[a, c], [b, d]])).toBeCloseTo(p, 9); // prettier-ignore
+        expect(
+          fisherExact([
+            [c, d],
+            [a, b],
+          ]),
+        ).toBeCloseTo(p, 9);
+        expect(
+          fisherExact([
+            [a, c],
+            [b, d],
+          ]),
+        ).toBeCloseTo(p, 9);
       }),
     );
   });
@@ -74,13 +115,33 @@ describe('Fisher’s exact test', () => {
     const sum = (logs: readonly number[]): number =>
       logs.reduce((total, one) => total + Math.exp(one - top), 0);
     const p = sum(all.filter((one) => one <= log(a) + 1e-7)) / sum(all);
-    expect(fisherExact([[a, b], [c, d]])).toBeCloseTo(p, 9); // prettier-ignore
+    expect(
+      fisherExact([
+        [a, b],
+        [c, d],
+      ]),
+    ).toBeCloseTo(p, 9);
     expect(p).toBeLessThan(0.01);
-    expect(fisherExact([[5000, 0], [0, 5000]])).toBeLessThan(1e-300); // prettier-ignore
+    expect(
+      fisherExact([
+        [5000, 0],
+        [0, 5000],
+      ]),
+    ).toBeLessThan(1e-300);
   });
 
   test('counts that are none are refused', () => {
-    expect(() => fisherExact([[0.5, 1], [1, 1]])).toThrow(RangeError); // prettier-ignore
-    expect(() => fisherExact([[-1, 1], [1, 1]])).toThrow(RangeError); // prettier-ignore
+    expect(() =>
+      fisherExact([
+        [0.5, 1],
+        [1, 1],
+      ]),
+    ).toThrow(RangeError);
+    expect(() =>
+      fisherExact([
+        [-1, 1],
+        [1, 1],
+      ]),
+    ).toThrow(RangeError);
   });
 });

@@ -11,7 +11,8 @@ export const fit: readonly Cause[] = [
       source: 'published',
       shares: { crazing: 65, staining: 10 },
       evidence: [
-        says('fit', { above: 0.6, below: -0.7, 'far-below': -1 }),
+        says('fit', { above: 0.6, near: 0, below: -0.7, 'far-below': -1 }),
+        says('t-ladder', { yes: 0.8 }),
         says('first-seen', { opening: 0.1, days: 0.2, weeks: -0.3, years: -0.6 }, 'crazing'),
         says('absorption', { tight: 0.3, porous: -0.3 }, 'crazing'),
       ],

@@ -20,3 +20,19 @@ export const CAUSES: readonly Cause[] = [
 
 const BY_ID = new Map(CAUSES.map((one) => [one.id, one]));
 export const causeOf = (id: string): Cause | undefined => BY_ID.get(id);
+
+const bearing = new Map<string, ReadonlySet<string>>();
+/** Facts that some cause of a complaint cares about; of a complaint that is not named all of them. */
+export function factsThatBear(complaint: string): ReadonlySet<string> {
+  const known = bearing.get(complaint);
+  if (known !== undefined) return known;
+  const its = CAUSES.filter(({ shares }) => (shares[complaint] ?? 0) > 0);
+  const found = new Set(
+    (its.length === 0 ? CAUSES : its).flatMap(({ evidence, needs }) => [
+      ...Object.keys(needs),
+      ...evidence.flatMap(({ fact, of }) => (its.length > 0 && of?.includes(complaint) === false ? [] : [fact])), // prettier-ignore
+    ]),
+  );
+  bearing.set(complaint, found);
+  return found;
+}
