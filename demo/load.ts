@@ -15,6 +15,8 @@ import { hashPassword } from '../src/platform/passwords';
 import { demoHistory } from './history';
 import { paintAll } from './paint-all';
 import { Random } from './random';
+import { askClinic } from './cases';
+import { glazedOn, writeThinBucket } from './glazing';
 import { askQuestions } from './questions';
 import { writeShelves } from './store';
 import { BODIES, COATINGS, DEMO_PASSWORD, KILNS, PEOPLE, STUDIO } from './studio';
@@ -54,6 +56,7 @@ export async function loadDemo(
     const ids = await writeStore(trx, random, now);
     await writeRecords(trx, history, ids, random);
     await writeShelves(trx, ids.people, random, now);
+    await writeThinBucket(trx, history, ids.people);
     await writeKilns(trx, history, ids, random, now);
     await createPhotos(
       trx,
@@ -73,6 +76,7 @@ export async function loadDemo(
     await rebuildSummaries(trx);
   });
   await askQuestions(db, now);
+  await askClinic(db, now);
   return { pieces: history.pieces.length, firings: history.firings.length, pictures: kept.length };
 }
 
@@ -176,7 +180,7 @@ async function writeRecords(
   );
   await setMade(
     trx,
-    pieces.map((piece) => ({ id: piece.id, at: piece.madeAt })),
+    pieces.map((piece) => ({ id: piece.id, at: piece.madeAt, glazedAt: glazedOn(history, piece) })),
   );
   for (const piece of pieces)
     if (piece.spec.flag)

@@ -13,8 +13,16 @@ export type ClinicCase = {
   ownerId: string | null;
   firingId: string | null;
   coatingId: string | null;
+  bucketId: string | null;
   bodyId: string | null;
+  /** The coating, bucket or body that it is of, by name and address; null where it is of none. */
+  subject: { name: string; slug: string } | null;
   questionId: string | null;
+  questionNo: number | null;
+  /** Kiln and number of its firing: "Gable 7". */
+  firing: string | null;
+  /** Which test that question was made for. */
+  testFact: string | null;
   /** What is complained of, by the clinic's names. */
   complaints: string[];
   openedBy: string;
@@ -37,8 +45,20 @@ const clinicCase = (row: Row): ClinicCase => ({
   ownerId: row.owner_id ?? null,
   firingId: row.firing_id,
   coatingId: row.coating_id,
+  bucketId: row.bucket_id,
   bodyId: row.body_id,
+  subject:
+    row.bucket_id !== null
+      ? { name: row.bucket_name, slug: row.bucket_id }
+      : row.coating_id !== null
+        ? { name: row.coating_name, slug: row.coating_slug }
+        : row.body_id !== null
+          ? { name: row.body_name, slug: row.body_slug }
+          : null,
   questionId: row.question_id,
+  questionNo: row.question_no ?? null,
+  firing: row.kiln_name == null ? null : `${row.kiln_name} ${row.firing_no}`,
+  testFact: row.test_fact,
   complaints: row.complaints,
   openedBy: row.opened_by,
   openedByName: row.opened_by_name,
@@ -53,10 +73,16 @@ const clinicCase = (row: Row): ClinicCase => ({
 /** Cases, open ones first, then the newest. */
 export async function listCases(
   src: Source,
-  filter: { id?: string; pieceId?: string; firingId?: string; openedBy?: string; open?: boolean } = {}, // prettier-ignore
+  filter: { id?: string; pieceId?: string; firingId?: string; /** A coating, bucket or body that cases are of. */ of?: string; openedBy?: string; open?: boolean } = {}, // prettier-ignore
 ): Promise<ClinicCase[]> {
   const query = src('clinic_case')
     .leftJoin('piece', 'piece.id', 'clinic_case.piece_id')
+    .leftJoin('question', 'question.id', 'clinic_case.question_id')
+    .leftJoin('firing', 'firing.id', 'clinic_case.firing_id')
+    .leftJoin('kiln', 'kiln.id', 'firing.kiln_id')
+    .leftJoin('coating', 'coating.id', 'clinic_case.coating_id')
+    .leftJoin('bucket', 'bucket.id', 'clinic_case.bucket_id')
+    .leftJoin('body', 'body.id', 'clinic_case.body_id')
     .join('person as opener', 'opener.id', 'clinic_case.opened_by')
     .leftJoin('person as closer', 'closer.id', 'clinic_case.closed_by')
     .orderByRaw('clinic_case.closed_at IS NOT NULL, clinic_case.opened_at DESC')
@@ -64,12 +90,31 @@ export async function listCases(
       'clinic_case.*',
       'piece.code',
       'piece.owner_id',
+      'question.no as question_no',
+      'firing.no as firing_no',
+      'kiln.name as kiln_name',
+      'coating.name as coating_name',
+      'coating.slug as coating_slug',
+      'bucket.name as bucket_name',
+      'body.name as body_name',
+      'body.slug as body_slug',
       'opener.name as opened_by_name',
       'closer.name as closed_by_name',
     );
   if (filter.id !== undefined) query.where('clinic_case.id', filter.id);
   if (filter.pieceId !== undefined) query.where('clinic_case.piece_id', filter.pieceId);
   if (filter.firingId !== undefined) query.where('clinic_case.firing_id', filter.firingId);
+  const { of } = filter;
+  if (of !== undefined)
+    query.where((one) =>
+      one
+        .where('clinic_case.bucket_id', of)
+        .orWhere('clinic_case.body_id', of)
+        // What is of one bucket is not of the whole coating.
+        .orWhere((all) =>
+          all.where('clinic_case.coating_id', of).whereNull('clinic_case.bucket_id'),
+        ),
+    );
   if (filter.openedBy !== undefined) query.where('clinic_case.opened_by', filter.openedBy);
   if (filter.open === true) query.whereNull('clinic_case.closed_at');
   return ((await query) as Row[]).map(clinicCase);
@@ -77,7 +122,7 @@ export async function listCases(
 
 export type NewCase = Pick<
   ClinicCase,
-  'id' | 'scope' | 'pieceId' | 'firingId' | 'coatingId' | 'bodyId' | 'complaints'
+  'id' | 'scope' | 'pieceId' | 'firingId' | 'coatingId' | 'bucketId' | 'bodyId' | 'complaints'
 >;
 
 /** Opens a case; its number. Two at once come one after the other. */
@@ -98,6 +143,7 @@ export async function createCase(
     piece_id: one.pieceId,
     firing_id: one.firingId,
     coating_id: one.coatingId,
+    bucket_id: one.bucketId,
     body_id: one.bodyId,
     complaints: JSON.stringify(one.complaints),
     opened_by: by,
@@ -165,6 +211,7 @@ export async function changeCase(
     closedAt?: Date | null;
     closingNote?: string;
     questionId?: string | null;
+    testFact?: string | null;
   },
 ): Promise<boolean> {
   const json = (list: readonly string[] | null | undefined): string | null | undefined =>
@@ -176,6 +223,7 @@ export async function changeCase(
     closed_at: change.closedAt,
     closing_note: change.closingNote,
     question_id: change.questionId,
+    test_fact: change.testFact,
   };
   const said = Object.fromEntries(Object.entries(columns).filter(([, one]) => one !== undefined));
   const changed = await src('clinic_case')

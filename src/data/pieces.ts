@@ -279,10 +279,13 @@ export async function findByMarks(
 /** Puts pieces of the past on the day they were made. */
 export async function setMade(
   src: Source,
-  pieces: readonly { id: string; at: Date }[],
+  pieces: readonly { id: string; at: Date; glazedAt: Date | null }[],
 ): Promise<void> {
-  for (const piece of pieces)
-    await src('piece').where({ id: piece.id }).update({ created_at: piece.at });
+  for (const { id, at, glazedAt } of pieces) {
+    await src('piece').where({ id }).update({ created_at: at });
+    if (glazedAt !== null)
+      await src('layer').where({ piece_id: id, intent: 'done' }).update({ recorded_at: glazedAt });
+  }
 }
 
 export type HeldPiece = Pick<PieceSummary, 'id' | 'code' | 'ownerId' | 'binned'>;

@@ -58,6 +58,37 @@ export async function glazeFirings(
   return new Map(rows.map((row: Row) => [String(row.piece_id), Number(row.n)]));
 }
 
+/** Somebody's own pieces that came out of a kiln and that nobody has written up, by firing, the newest first. */
+export async function ownUnwritten(
+  src: Source,
+  ownerId: string,
+): Promise<{ firingId: string; label: string; pieces: number }[]> {
+  const rows: Row[] = await src('placement')
+    .join('piece', 'piece.id', 'placement.piece_id')
+    .join('firing', 'firing.id', 'placement.firing_id')
+    .join('kiln', 'kiln.id', 'firing.kiln_id')
+    .where({ 'piece.owner_id': ownerId, 'firing.status': 'opened' })
+    .whereNull('piece.binned_at')
+    .whereNot('firing.kind', 'bisque')
+    .whereNotExists(
+      src('observation')
+        .whereRaw(
+          'observation.piece_id = placement.piece_id AND observation.firing_id = placement.firing_id',
+        )
+        .whereNull('superseded_at')
+        .select(src.raw('1')),
+    )
+    .groupBy('firing.id', 'firing.no', 'firing.opened_at', 'kiln.name')
+    .orderBy('firing.opened_at', 'desc')
+    .select('firing.id', 'firing.no', 'kiln.name')
+    .count({ n: '*' });
+  return rows.map((row) => ({
+    firingId: row.id,
+    label: `${row.name} ${row.no}`,
+    pieces: Number(row.n),
+  }));
+}
+
 /** Which open firing holds each of these pieces, if any. */
 export async function openFiringsOf(
   src: Source,

@@ -35,6 +35,7 @@ export type Question = QuestionFields & {
   askedBy: string;
   askedAt: Date;
   madeAt: Date | null;
+  /** Those that broke before anybody saw them fired are not waited for. */
   tiles: number;
   /** Tiles that something has been written of after a glaze firing. */
   seen: number;
@@ -92,7 +93,8 @@ const questions = (src: Source) =>
       'asker.name as asked_by_name',
       'judge.name as concluded_by_name',
       src.raw(
-        '(SELECT COUNT(*) FROM question_tile WHERE question_tile.question_id = question.id) as tiles',
+        `(SELECT COUNT(*) FROM question_tile JOIN piece ON piece.id = question_tile.piece_id
+          WHERE question_tile.question_id = question.id AND (piece.binned_at IS NULL OR ${OBSERVED})) as tiles`,
       ),
       src.raw(
         `(SELECT COUNT(*) FROM question_tile WHERE question_tile.question_id = question.id AND ${OBSERVED}) as seen`,
@@ -126,6 +128,15 @@ export async function ripeQuestions(
     waiting: row.case_id === null ? null : { caseId: row.case_id, caseNo: row.case_no },
   }));
 }
+
+/** Was it made for a case of the clinic that this person asked about? */
+export const askedThroughClinic = async (
+  src: Source,
+  questionId: string,
+  personId: string,
+): Promise<boolean> =>
+  (await src('clinic_case').where({ question_id: questionId, opened_by: personId }).first('id')) !==
+  undefined;
 
 const columns = (fields: QuestionFields): Record<string, unknown> => ({
   text: fields.text,

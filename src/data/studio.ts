@@ -70,7 +70,7 @@ export const isBeginning = (has: { bodies: number; coatings: number; kilns: numb
 
 export async function countStore(
   src: Source,
-): Promise<{ bodies: number; coatings: number; kilns: number; doubted: number }> {
+): Promise<{ bodies: number; coatings: number; kilns: number; doubted: number; due: number }> {
   const count = (table: string) => src(table).count('*');
   const row = (await src
     .select({
@@ -78,6 +78,7 @@ export async function countStore(
       coatings: count('coating'),
       kilns: count('kiln').where({ nobody_knows: false }),
       doubted: count('observation').whereNotNull('doubted_as'),
+      due: count('use_test').whereNotNull('due_on').whereNull('dropped_at'),
     })
     .first()) as Row;
   return {
@@ -85,5 +86,6 @@ export async function countStore(
     coatings: Number(row.coatings),
     kilns: Number(row.kilns),
     doubted: Number(row.doubted),
+    due: Number(row.due),
   };
 }

@@ -33,6 +33,8 @@ import * as sessions from './0031-sessions';
 import * as changed from './0032-changed';
 import * as clinic from './0033-clinic';
 import * as disagreed from './0034-disagreed';
+import * as widerCases from './0035-wider-cases';
+import * as useTests from './0036-use-tests';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -72,6 +74,8 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0032-changed', ...changed },
   { name: '0033-clinic', ...clinic },
   { name: '0034-disagreed', ...disagreed },
+  { name: '0035-wider-cases', ...widerCases },
+  { name: '0036-use-tests', ...useTests },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>
