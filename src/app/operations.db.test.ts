@@ -44,6 +44,7 @@ test('every operation asks who is there, and every role gets what the deeds say'
   const student = [
     'clinic.answer',
     'clinic.close',
+    'clinic.make-test',
     'clinic.name',
     'clinic.open',
     'clinic.reopen',
@@ -55,6 +56,8 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'people.end-session',
     'pieces.edit',
     'pieces.flag',
+    'usetests.done',
+    'usetests.drop',
   ];
   const technicianOnly = [
     'clinic.disagree',

@@ -12,6 +12,7 @@ import { piecesOperations } from '@/features/pieces/server';
 import { questionsOperations } from '@/features/questions/server';
 import { storeOperations } from '@/features/store/server';
 import { testsOperations } from '@/features/tests/server';
+import { usetestsOperations } from '@/features/usetests/server';
 import type { Operation } from '@/platform/operation';
 
 /** Every write the application knows, by name. */
@@ -31,6 +32,7 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
     exchangeOperations,
     mergingOperations,
     clinicOperations,
+    usetestsOperations,
   ]
     .flatMap((group): Operation[] => Object.values(group))
     .map((operation) => [operation.contract.name, operation]),

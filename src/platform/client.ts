@@ -70,6 +70,10 @@ export const send = <I extends z.ZodType, R>(
 /** A write that waited on this device, by the name its contract had when it was kept. */
 export type Kept = { id: string; name: string; input: unknown; file?: File | null };
 
+/** Problems that pass by themselves: the same can be sent again later. */
+const PASSING = new Set(['offline', 'failed', 'database-away', 'not-signed-in', 'too-many']);
+export const passes = (code: string): boolean => PASSING.has(code);
+
 export async function sendKept<R = unknown>({
   id,
   name,

@@ -3,6 +3,7 @@ import type { Database } from '@/data/database';
 import { openFirings } from '@/data/firings';
 import { countStore, type Studio } from '@/data/studio';
 import type { Person } from '@/data/people';
+import { proposedLines } from '../clinic/rooms/ProposedLines';
 import { houseLines } from '../house/rooms/HouseLines';
 import { hotLines } from '../firelog/rooms/HotLines';
 import { plannedLines } from '../firings/rooms/PlannedLines';
@@ -13,6 +14,7 @@ import { grindLines } from '../kilns/rooms/GrindLines';
 import { today } from '@/ui/time';
 import { flagLines } from '../pieces/rooms/FlagLines';
 import { ripeLines, stockLines } from '../questions/rooms/QuestionLines';
+import { dueLines } from '../usetests/rooms/DueLines';
 import { bucketLines } from '../store/rooms/BucketLines';
 
 export type DaySheet = Record<
@@ -26,15 +28,18 @@ export async function daySheet(db: Database, studio: Studio, person: Person): Pr
   const among = (...statuses: readonly string[]) =>
     firings.filter(({ firing }) => statuses.includes(firing.status));
   const planned = among('planned', 'loaded');
-  const [has, hot, waiting, ripe, buckets, stock, flags, grind] = await Promise.all([
-    countStore(db),
+  const has = await countStore(db);
+  const day = today(studio.timeZone);
+  const [hot, waiting, ripe, buckets, stock, flags, grind, due, shared] = await Promise.all([
     hotLines(db, studio, among('firing', 'cooling')),
     waitingLines(db, planned),
     ripeLines(db),
     bucketLines(db),
     stockLines(db),
     flagLines(db),
-    grindLines(db, today(studio.timeZone)),
+    grindLines(db, day),
+    has.due > 0 ? dueLines(db, day) : [],
+    proposedLines(db, among('opened')),
   ]);
   return {
     has,
@@ -42,12 +47,13 @@ export async function daySheet(db: Database, studio: Studio, person: Person): Pr
     hot,
     opened: [
       ...openingLines(among('opened'), studio.timeZone),
+      ...shared,
       ...grind,
       ...doubtLines(has.doubted),
     ],
     waiting,
     planned: plannedLines(planned),
-    store: [...ripe, ...buckets, ...stock],
+    store: [...ripe, ...due, ...buckets, ...stock],
     flags,
   };
 }

@@ -1,18 +1,22 @@
-import { factOf } from '@/core/diagnosis';
+import { factOf, isWeighed } from '@/core/diagnosis';
 import {
   addAnswer,
   changeCase,
   createCase,
   listCases,
   sayOfCause,
+  type CaseScope,
   type ClinicCase,
 } from '@/data/clinic';
+import { listBodies } from '@/data/bodies';
+import { listBuckets } from '@/data/buckets';
+import { listCoatings } from '@/data/coatings';
 import { newId } from '@/data/ids';
 import { loadPieces } from '@/data/pieces';
 import { wasIn } from '@/data/placements';
 import { operation, type Act } from '@/platform/operation';
 import { conflict, notFound, refuse } from '@/platform/refusal';
-import { may, maySeePiece, mayTouchPiece, permit } from '../people';
+import { may, maySeePiece, permit } from '../people';
 import * as contracts from './contracts';
 import { makeTest as makeTestOf } from './make-test';
 import { maySeeCase } from './who-may';
@@ -33,29 +37,39 @@ async function openCase(act: Act, one: ClinicCase | string): Promise<ClinicCase>
 export const open = operation({
   contract: contracts.open,
   permit: permit('see the chart'),
-  async run({ trx, person, now }, { pieceId, firingId, complaints }) {
+  async run({ trx, person, now }, { id = newId(), complaints, ...of }) {
+    const { pieceId, firingId } = of;
     if (pieceId !== null) {
       const [piece] = await loadPieces(trx, { ids: [pieceId] });
       if (piece === undefined || !maySeePiece(person, piece))
         throw notFound('There is no such piece.');
-      // Others’ ware is read of, not asked about by strangers; study tiles are everybody’s.
-      if (piece.ownerId !== null && !mayTouchPiece(person, piece.ownerId))
-        throw refuse('Its owner, a teacher or a technician asks about this piece.');
       if (firingId !== null && !(await wasIn(trx, pieceId, firingId)))
         throw refuse('The piece was not in that firing.');
-    } else if (!may(person, 'see records') && firingId !== null)
-      throw refuse('A teacher or a technician asks about a firing.');
-    const id = newId();
-    const scope = pieceId !== null ? 'piece' : firingId !== null ? 'firing' : 'coating';
+    } else if (!may(person, 'see records') && (firingId ?? of.bucketId) !== null)
+      throw refuse('A teacher or a technician asks about a firing or a bucket.');
+    const bucket = of.bucketId === null ? undefined : (await listBuckets(trx, { id: of.bucketId }))[0]; // prettier-ignore
+    if (of.bucketId !== null && bucket === undefined) throw notFound('There is no such bucket.');
+    const coating = (await listCoatings(trx)).find(({ id, slug }) => id === of.coatingId || slug === bucket?.coatingSlug); // prettier-ignore
+    if (of.coatingId !== null && coating === undefined) throw notFound('There is no such coating.');
+    if (of.bodyId !== null && !(await listBodies(trx)).some(({ id }) => id === of.bodyId))
+      throw notFound('There is no such body.');
     const no = await createCase(
       trx,
-      { id, scope, pieceId, firingId, coatingId: null, bodyId: null, complaints },
+      { ...of, id, scope: scopeOf(of), coatingId: coating?.id ?? null, complaints },
       person.id,
       now,
     );
     return { id, no };
   },
 });
+
+/** On what a case is: what it is of says that; of nothing on record it is taken for the coating. */
+function scopeOf(of: Pick<ClinicCase, 'pieceId' | 'firingId' | 'bucketId' | 'bodyId'>): CaseScope {
+  if (of.pieceId !== null) return 'piece';
+  if (of.firingId !== null) return 'firing';
+  if (of.bucketId !== null) return 'bucket';
+  return of.bodyId === null ? 'coating' : 'body';
+}
 
 export const answer = operation({
   contract: contracts.answer,
@@ -115,8 +129,17 @@ export const disagree = operation({
 
 export const makeTest = operation({
   contract: contracts.makeTest,
-  permit: permit('keep records'),
+  permit: permit('see the chart'),
   async run(act, { caseId, ...wanted }) {
-    return makeTestOf(act, await openCase(act, caseId), wanted);
+    const one = await openCase(act, caseId);
+    if (!may(act.person, 'keep records')) {
+      if (one.openedBy !== act.person.id)
+        throw refuse('Whoever asked, a teacher or a technician makes its tiles.');
+      // What has to be weighed is for those who mix; and one set of tiles at a time.
+      if (isWeighed(wanted.fact))
+        throw refuse('Its tiles are weighed out: ask a teacher or a technician.');
+      if (one.questionId !== null) throw refuse('Its tiles are made already: write them up first.');
+    }
+    return makeTestOf(act, one, wanted);
   },
 });

@@ -15,6 +15,7 @@ import { listCases } from '@/data/clinic';
 import { effectsSeen } from '@/data/clinic-evidence';
 import { evidenceOf } from './evidence';
 import { factsOf } from './facts';
+import { questionSeen } from '../questions/server';
 import { caseView, proposalsFor } from './queries';
 
 let studio: TestStudio;
@@ -38,7 +39,8 @@ afterAll(() => studio.db.destroy());
 type Opened = { id: string; no: number };
 const open = async (input: object, as = studio.technician): Promise<Opened> =>
   (await studio.must('clinic.open', { pieceId: thick, firingId: firing, complaints: ['pit'], ...input }, as)) as Opened; // prettier-ignore
-const view = async (id: string) => caseView(studio.db, (await listCases(studio.db, { id }))[0]!);
+const view = async (id: string) =>
+  caseView(studio.db, (await listCases(studio.db, { id }))[0]!, new Date());
 const value = (told: readonly Told[], fact: string): string | undefined =>
   told.find((one) => one.fact === fact)?.value;
 
@@ -126,8 +128,11 @@ test('a student asks of study tiles and of own pieces, and sees those cases alon
   const peek = await studio.act('clinic.answer', { caseId: theirs.id, fact: 'body', value: 'only' }, studio.student); // prettier-ignore
   expect(peek).toMatchObject({ ok: false, problem: { code: 'not-found' } });
   await studio.db('piece').where({ id: thin[1] }).update({ owner_id: studio.teacher.id, shown: 1 });
-  const ware = await studio.act('clinic.open', { pieceId: thin[1], firingId: null, complaints: ['pit'] }, studio.student); // prettier-ignore
-  expect(ware).toMatchObject({ ok: false });
+  // Ware whose owner shows it may be asked about; what nobody shows is not there.
+  const ask = { pieceId: thin[1], firingId: null, complaints: ['pit'] };
+  expect(await studio.act('clinic.open', ask, studio.student)).toMatchObject({ ok: true });
+  await studio.db('piece').where({ id: thin[1] }).update({ shown: 0 });
+  expect(await studio.act('clinic.open', ask, studio.student)).toMatchObject({ ok: false, problem: { code: 'not-found' } }); // prettier-ignore
 });
 
 test('a piece that was put away meanwhile leaves its case readable', async () => {
@@ -182,15 +187,27 @@ test('a test is made in one act: question, tiles, expectation, places; the case 
   const question = await studio.db('question').where({ no }).first();
   expect(question).toMatchObject({ about: 'pit', expected: expect.stringContaining('the coat is too thick') }); // prettier-ignore
   expect(await studio.db('question_tile').where({ question_id: question.id }).count({ n: '*' }).first()).toEqual({ n: 3 }); // prettier-ignore
-  expect((await view(id)).test).toEqual({ no, tiles: 3, seen: 0 });
+  expect((await view(id)).test).toEqual({ no, tiles: 3, seen: 0, fact: 't-thin-thick' });
   // Somebody else did it meanwhile: no second set of tiles lies about.
   const twice = await studio.act('clinic.make-test', { caseId: id, revision: 1, fact: 't-order' });
   expect(twice).toMatchObject({ ok: false });
   const again = await studio.act('clinic.make-test', { caseId: id, revision: 1, fact: 't-thin-thick' }); // prettier-ignore
   expect(again).toMatchObject({ ok: false, problem: { code: 'conflict' } });
   expect(await studio.db('question').count({ n: '*' }).first()).toEqual({ n: 1 });
-  const student = await studio.act('clinic.make-test', { caseId: id, revision: 2, fact: 't-thin-thick' }, studio.student); // prettier-ignore
-  expect(student).toMatchObject({ ok: false, problem: { code: 'not-allowed' } });
+  // A student has tiles made for an own case, once, and none that have to be weighed out.
+  const student = (rest: object) => studio.act('clinic.make-test', { revision: 1, fact: 't-thin-thick', ...rest }, studio.student); // prettier-ignore
+  expect(await student({ caseId: id })).toMatchObject({ ok: false, problem: { code: 'not-found' } }); // prettier-ignore
+  const own = await open({}, studio.student);
+  expect(await student({ caseId: own.id, fact: 't-ladder' })).toMatchObject({ ok: false });
+  const mine = await student({ caseId: own.id });
+  expect(mine).toMatchObject({ ok: true });
+  expect(await student({ caseId: own.id, revision: 2 })).toMatchObject({ ok: false });
+  // They see that question, with its glazing order and labels, and no other.
+  const asked = (mine as { data: { no: number } }).data.no;
+  const seen = await questionSeen(studio.db, studio.student, asked);
+  expect(seen!.sheets.map(({ key }) => key)).toEqual(['glaze', 'labels']);
+  expect(await questionSeen(studio.db, studio.student, no)).toBeNull();
+  expect((await questionSeen(studio.db, studio.teacher, no))!.tiles).toHaveLength(3);
 });
 
 test('unrelated stacks of a load that share a fault: a case on the firing, with what the load says', async () => {

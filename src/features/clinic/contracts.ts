@@ -6,11 +6,24 @@ const one = (ids: readonly { id: string }[], words: string) =>
   z.string().refine((id) => ids.some((known) => known.id === id), words);
 const complaint = one(COMPLAINTS, 'No complaint that the clinic knows.');
 
-export const openSchema = z.object({
-  pieceId: z.uuid().nullable().default(null),
-  firingId: z.uuid().nullable().default(null),
-  complaints: z.array(complaint).max(4, 'At most four complaints in one case.'),
-});
+const whose = z.uuid().nullable().default(null);
+/** What a case is of: a piece after a firing, a firing, all with a coating, a bucket, all on a body, or nothing on record. */
+export const openSchema = z
+  .object({
+    /** Its address, where the device that asks has given it one already. */
+    id: z.uuid().optional(),
+    pieceId: whose,
+    firingId: whose,
+    coatingId: whose,
+    bucketId: whose,
+    bodyId: whose,
+    complaints: z.array(complaint).max(4, 'At most four complaints in one case.'),
+  })
+  .refine(
+    ({ pieceId, firingId, coatingId, bucketId, bodyId }) =>
+      [pieceId ?? firingId, coatingId, bucketId, bodyId].filter((one) => one !== null).length <= 1,
+    'A case is of one thing.',
+  );
 export const open = contract('clinic.open', openSchema, answers<{ id: string; no: number }>());
 
 export const answerSchema = z.object({

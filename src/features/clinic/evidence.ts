@@ -1,31 +1,31 @@
 /** What the records say around a fault on a piece, as facts with where each was read. */
-import { analyse, expansion, type OxideAmounts } from '@/core/chemistry';
 import {
   complaintOf,
   contrastsOf,
-  NOTHING_KNOWN,
-  readLog,
+  marked,
   readRecord,
+  stackParts,
   type CaseRecord,
   type Contrast,
   type Told,
 } from '@/core/diagnosis';
 import { airAt } from '@/core/atmosphere';
-import { decimated } from '@/core/heatwork';
 import { coatsOfKey } from '@/core/zones';
-import { listBodies } from '@/data/bodies';
 import { faultyOnBody, seenInFiring, seenWithCoats } from '@/data/clinic-evidence';
-import { listCoatings } from '@/data/coatings';
 import type { Source } from '@/data/database';
 import { listFirings, type Firing } from '@/data/firings';
-import { keepRead } from '@/data/kept';
+import { reachedAt, type WitnessCone } from '@/core/cones';
 import { listObservations } from '@/data/observations';
 import { loadPieces } from '@/data/pieces';
+import { testsOnPieces } from '@/data/use-tests';
+import { toldByTests, weighedAbsorption } from '@/core/usetests';
 import { listPlacements } from '@/data/placements';
-import { logOf } from '@/data/readings';
-import { recipesOf } from '@/data/recipes';
-import { bodyTestsOf } from '@/data/stock';
-import { bodyFits, linesOf, recipeMaterials } from '../store/server';
+import type { Body } from '@/data/bodies';
+import type { Coating } from '@/data/coatings';
+import { aroundTold } from './around';
+import { chemistryOf } from './chemistry';
+import { keptBodies, keptCoatings, keptFits, keptTests, keptWitnesses, logTold } from './kept';
+import { linked } from './links';
 
 export type Evidence = {
   told: Told[];
@@ -33,72 +33,100 @@ export type Evidence = {
   missing: string[];
   /** The nearest clean pieces of the same coats. */
   contrasts: Contrast[];
+  /** Signs of the piece as it is on record now that nobody wanted; null where it is of no piece, or not written up. */
+  signs: string[] | null;
+  /** The body and the stack that it is read for; null where it is of no one stack. */
+  place: { bodyId: string; stack: string; stackKey: string } | null;
+};
+
+export const NO_EVIDENCE: Evidence = {
+  told: [],
+  missing: [],
+  contrasts: [],
+  signs: null,
+  place: null,
 };
 
 const DAY = 86_400_000;
-const NO_CONE = 'No cone was read in that firing and its log says none: the heat is not known.';
+/** What is written within half a day is one look, zone by zone. */
+const ANOTHER_LOOK = DAY / 2;
+export const NO_CONE =
+  'No cone was read in that firing and its log says none: the heat is not known.';
 
-// What every case reads alike is kept until it changes.
-const keptCoatings = keepRead({ most: 1, key: () => '', read: listCoatings });
-const keptBodies = keepRead({ most: 1, key: () => '', read: listBodies });
-const keptMaterials = keepRead({ most: 1, key: () => '', read: recipeMaterials });
-const keptFits = keepRead({ most: 60, key: (bodyId: string) => bodyId, read: bodyFits });
-const keptTests = keepRead({ most: 60, key: (bodyId: string) => bodyId, read: bodyTestsOf });
-const keptRecipes = keepRead({ most: 200, key: (ids: readonly string[]) => ids.join(), read: recipesOf }); // prettier-ignore
+/** The versions that lie in stacks, with their names. */
+export function versionsIn(
+  stackKeys: readonly string[],
+  coatings: readonly Coating[],
+): { id: string; name: string; slug: string }[] {
+  const found = new Map<string, { id: string; name: string; slug: string }>();
+  for (const { slug, version } of stackKeys.flatMap(coatsOfKey)) {
+    const coating = coatings.find((one) => one.slug === slug);
+    const id = coating?.versions.find(({ no }) => no === version)?.id;
+    if (coating !== undefined && id !== undefined) found.set(id, { id, name: coating.name, slug });
+  }
+  return [...found.values()];
+}
 
-/** A firing's log: of one that is over it does not change any more. */
-const keptLog = keepRead({
-  most: 40,
-  key: (firingId: string, from: Date) => `${firingId}/${from.getTime()}`,
-  read: logOf,
+/** A body as the reading of a record takes it. */
+export const bodyRecord = (body: Body | undefined): CaseRecord['body'] => ({
+  low: body?.coneLow ?? null,
+  high: body?.coneHigh ?? null,
+  ground: body === undefined ? null : body.ironBearing ? 'dark' : body.ground === 'mid' ? 'buff' : body.ground === 'dark' ? 'dark' : 'white', // prettier-ignore
+  red: body !== undefined && body.ironBearing && body.kind === 'earthenware',
+  porcelain: body?.kind === 'porcelain',
 });
 
-/** What the log of a firing says, where somebody lit it. */
-async function logTold(src: Source, firing: Firing): Promise<Told[]> {
-  if (firing.startedAt === null) return [];
-  const log = await keptLog(src, firing.id, firing.startedAt);
-  const at = firing.openedAt === null ? null : (firing.openedAt.getTime() - firing.startedAt.getTime()) / 1000; // prettier-ignore
-  // A reading a second tells no more of this than one in a minute.
-  return readLog(decimated(log, 1500), at);
-}
+/** The ranges of these coatings. */
+export const rangesOf = (
+  coatings: readonly Coating[],
+  slugs: readonly string[],
+): CaseRecord['coatings'] =>
+  coatings
+    .filter(({ slug }) => slugs.includes(slug))
+    .map(({ slug, name, coneLow, coneHigh }) => ({ slug, name, low: coneLow, high: coneHigh }));
 
-/** Of several coats the most of each oxide: whichever holds it brings it. */
-function together(all: readonly OxideAmounts[]): OxideAmounts {
-  const found: OxideAmounts = {};
-  for (const mass of all)
-    for (const [oxide, percent] of Object.entries(mass) as [keyof OxideAmounts, number][])
-      found[oxide] = Math.max(found[oxide] ?? 0, percent);
-  return found;
-}
-
-/** The chemistry of coating versions; what has no analysis is named. */
-async function chemistryOf(src: Source, versions: readonly { id: string; name: string }[]) {
-  const ids = versions.map(({ id }) => id);
-  const [recipes, materials] = await Promise.all([keptRecipes(src, ids), keptMaterials(src)]);
-  const missing: string[] = [];
-  const found = versions.flatMap(({ id, name }) => {
-    const recipe = recipes.get(id);
-    if (recipe === undefined) {
-      missing.push(`${name} has no recipe here: nothing is known of what is in it.`);
-      return [];
-    }
-    const chemistry = analyse(linesOf(recipe, materials));
-    if (chemistry === null || chemistry.unknown.share >= 0.1) {
-      missing.push(
-        `${name}: ${chemistry?.unknown.names.join(', ') || 'its materials'} has no analysis.`,
-      );
-      return [];
-    }
-    return [chemistry];
-  });
-  const names = ids.flatMap((id) => recipes.get(id)?.lines.map(({ name }) => name) ?? []);
+/** What is known of a body itself: its absorption and its expansion. */
+export async function bodyKnown(
+  src: Source,
+  bodyId: string,
+): Promise<{ absorption: number | null; expansion: number | null }> {
+  const [[fit], tests] = await Promise.all([keptFits(src, bodyId), keptTests(src, bodyId)]);
   return {
-    missing,
-    oxides: found.length === 0 ? null : together(found.map(({ mass }) => mass)),
-    appen: found.length === 0 ? null : Math.max(...found.map((one) => expansion(one).appen)),
-    materials: missing.some((one) => one.includes('no recipe')) ? [] : names,
+    expansion: fit?.value ?? fit?.placed?.at ?? null,
+    absorption: tests.find(({ kind, value }) => kind === 'absorption' && value !== null)?.value ?? null, // prettier-ignore
   };
 }
+
+/** What would have told of the body, and is not on record. */
+export function missingOfBody(
+  name: string,
+  known: { absorption: number | null; expansion: number | null },
+  appen: number | null,
+): string[] {
+  return [
+    ...(known.expansion === null && appen !== null
+      ? [`The expansion of ${name} is not known here: the fit is not reckoned.`]
+      : []),
+    ...(known.absorption === null ? [`The absorption of ${name} was never measured.`] : []),
+  ];
+}
+
+/** The heat that a place got: by the cones at its shelf, by those of the firing, or by its log. */
+function heatOf(
+  firing: Firing,
+  shelf: number | null,
+  cones: readonly WitnessCone[],
+): Pick<CaseRecord, 'reached' | 'reachedBy'> {
+  const there = shelf === null ? null : reachedAt(cones, shelf, firing.shelves);
+  if (there !== null) return { reached: there, reachedBy: 'the cones at its shelf' };
+  if (firing.reachedOrdinal !== null)
+    return { reached: firing.reachedOrdinal, reachedBy: 'the cone of the firing' };
+  return { reached: firing.byLog?.ordinal ?? null, reachedBy: 'the log, by what its kiln taught,' };
+}
+
+/** A body with a stack, for a test or its outcome. */
+export const placeOf = (bodyId: string, stackKey: string | undefined): Evidence['place'] =>
+  stackKey === undefined ? null : { bodyId, stackKey, stack: stackParts(stackKey).stack };
 
 /** Facts of a case on a piece after a firing. */
 export async function evidenceOf(
@@ -106,48 +134,58 @@ export async function evidenceOf(
   of: { pieceId: string; firingId: string; complaint: string },
 ): Promise<Evidence> {
   const sign = complaintOf(of.complaint)?.sign ?? of.complaint;
-  const [[piece], [firing], load, looks, placements, coatings, bodies] = await Promise.all([
-    loadPieces(src, { ids: [of.pieceId] }),
-    listFirings(src, { ids: [of.firingId] }),
-    seenInFiring(src, of.firingId),
-    listObservations(src, { pieceIds: [of.pieceId], current: true }),
-    listPlacements(src, { pieceIds: [of.pieceId] }),
-    keptCoatings(src),
-    keptBodies(src),
-  ]);
-  if (piece === undefined || firing === undefined) return { told: [], missing: [], contrasts: [] };
+  const [[piece], [firing], inLoad, looks, placements, coatings, bodies, tests] = await Promise.all(
+    [
+      loadPieces(src, { ids: [of.pieceId] }),
+      listFirings(src, { ids: [of.firingId] }),
+      seenInFiring(src, of.firingId),
+      listObservations(src, { pieceIds: [of.pieceId], current: true }),
+      listPlacements(src, { pieceIds: [of.pieceId] }),
+      keptCoatings(src),
+      keptBodies(src),
+      testsOnPieces(src, [of.pieceId]),
+    ],
+  );
+  if (piece === undefined || firing === undefined) return NO_EVIDENCE;
+  const mine = inLoad.filter(({ pieceId }) => pieceId === of.pieceId);
+  // A surface that is otherwise than meant is the complaint where it was called nothing.
+  const same = new Set(mine.map(({ stackKey }) => stackParts(stackKey).stack));
+  const load = marked(inLoad, of.complaint, sign, same);
   const own = load.filter(({ pieceId }) => pieceId === of.pieceId);
-  const stacks = own.some(({ faults }) => faults.includes(sign))
-    ? own.filter(({ faults }) => faults.includes(sign))
-    : own;
-  const slugs = [...new Set(stacks.flatMap(({ stackKey }) => coatsOfKey(stackKey).map(({ slug }) => slug)))]; // prettier-ignore
-  const versions =
-    [...new Set(stacks.flatMap(({ stackKey }) => coatsOfKey(stackKey).map(({ slug, version }) => `${slug}#${version}`)))] // prettier-ignore
-      .flatMap((key) => {
-        const [slug, no] = key.split('#');
-        const coating = coatings.find((one) => one.slug === slug);
-        const version = coating?.versions.find((one) => one.no === Number(no));
-        return coating === undefined || version === undefined ? [] : [{ id: version.id, name: coating.name }]; // prettier-ignore
-      });
-  const [kin, onBody, chemistry, fits, tests, log] = await Promise.all([
+  const shows = own.filter(({ faults }) => faults.includes(sign));
+  const stacks = shows.length > 0 ? shows : own;
+  const versions = versionsIn(
+    stacks.map(({ stackKey }) => stackKey),
+    coatings,
+  );
+  const slugs = [...new Set(versions.map(({ slug }) => slug))];
+  const placement = placements.find(({ firingId }) => firingId === of.firingId);
+  const stackNames = new Set(stacks.map(({ stackKey }) => stackParts(stackKey).stack));
+  const [alike, onBody, chemistry, known, log, around, cones] = await Promise.all([
     seenWithCoats(src, slugs),
     faultyOnBody(src, { bodyId: piece.bodyId, cone: firing.coneBand, sign }),
     chemistryOf(src, versions),
-    keptFits(src, piece.bodyId),
-    keptTests(src, piece.bodyId),
+    bodyKnown(src, piece.bodyId),
     logTold(src, firing),
+    aroundTold(src, {
+      complaint: of.complaint,
+      pieceId: of.pieceId,
+      firing,
+      placement,
+      twins: load.filter(({ stackKey }) => stackNames.has(stackParts(stackKey).stack)),
+      sign,
+      versionIds: versions.map(({ id }) => id),
+    }),
+    keptWitnesses(src, of.firingId),
   ]);
+  const kin = marked(alike, of.complaint, sign, stackNames);
   const body = bodies.find(({ id }) => id === piece.bodyId);
-  const placement = placements.find(({ firingId }) => firingId === of.firingId);
   const after = looks.filter((one) => one.firingId === of.firingId).sort((a, b) => a.seenAt.getTime() - b.seenAt.getTime()); // prettier-ignore
   const bears = (one: (typeof looks)[number]): boolean => one.signs.some((seen) => seen.sign === sign); // prettier-ignore
   const first = after.find(bears);
   const before = placements
     .filter(({ generation }) => generation > 0 && generation === (placement?.generation ?? 1) - 1)
     .map(({ firingId }) => looks.filter((one) => one.firingId === firingId))[0];
-  const fit = fits[0];
-  const value = fit?.value ?? fit?.placed?.at ?? null;
-  const percent = tests.find(({ kind, value: one }) => kind === 'absorption' && one !== null)?.value ?? null; // prettier-ignore
   const record: CaseRecord = {
     sign,
     pieceId: of.pieceId,
@@ -161,26 +199,20 @@ export async function evidenceOf(
       first === undefined || firing.openedAt === null
         ? null
         : Math.max(0, (first.seenAt.getTime() - firing.openedAt.getTime()) / DAY),
-    cleanAtFirst: first !== undefined && after[0] !== first,
+    cleanAtFirst:
+      first !== undefined &&
+      after.some(({ seenAt }) => first.seenAt.getTime() - seenAt.getTime() > ANOTHER_LOOK),
     surface: stacks[0]?.surface ?? null,
     movementMm: stacks[0]?.movementMm ?? null,
     zones: own.map(({ stackKey, faults }) => ({ stackKey, has: faults.includes(sign) })),
     load,
     kin,
     onBody,
-    reached: firing.reachedOrdinal ?? firing.byLog?.ordinal ?? null,
+    ...heatOf(firing, placement?.shelf ?? null, cones),
     target: firing.targetCone,
-    coatings: coatings
-      .filter(({ slug }) => slugs.includes(slug))
-      .map(({ slug, name, coneLow, coneHigh }) => ({ slug, name, low: coneLow, high: coneHigh })),
-    body: {
-      low: body?.coneLow ?? null,
-      high: body?.coneHigh ?? null,
-      ground: body === undefined ? null : body.ironBearing ? 'dark' : body.ground === 'mid' ? 'buff' : body.ground === 'dark' ? 'dark' : 'white', // prettier-ignore
-      red: body !== undefined && body.ironBearing && body.kind === 'earthenware',
-      porcelain: body?.kind === 'porcelain',
-    },
-    absorption: percent,
+    coatings: rangesOf(coatings, slugs),
+    body: bodyRecord(body),
+    absorption: weighedAbsorption(tests) ?? known.absorption,
     layers: piece.done.map(({ method, coats, driedBefore, stage, coat }) => ({
       method,
       coats,
@@ -190,60 +222,30 @@ export async function evidenceOf(
     })),
     air: airAt(firing, placement?.shelf ?? null),
     oxides: chemistry.oxides,
-    materials: chemistry.materials,
-    gap: chemistry.appen === null || value === null ? null : chemistry.appen - value,
+    recipes: chemistry.recipes,
+    gap:
+      chemistry.appen === null || known.expansion === null
+        ? null
+        : chemistry.appen - known.expansion,
   };
-  const missing = [...chemistry.missing];
-  if (record.reached === null) missing.push(NO_CONE);
-  if (value === null && chemistry.appen !== null)
-    missing.push(
-      `The expansion of ${body?.name ?? 'the body'} is not known here: the fit is not reckoned.`,
-    );
-  if (percent === null)
-    missing.push(`The absorption of ${body?.name ?? 'the body'} was never measured.`);
-  const faulty = own.find(({ faults }) => faults.includes(sign));
+  const missing = [
+    ...chemistry.missing,
+    ...(record.reached === null ? [NO_CONE] : []),
+    ...missingOfBody(body?.name ?? 'the body', known, chemistry.appen),
+  ];
+  const [faulty] = shows;
   const contrasts = faulty === undefined ? [] : contrastsOf(faulty, sign, kin);
-  return { told: [...readRecord(record), ...log], missing, contrasts };
-}
-
-/** What a whole firing can answer: its heat, its air, where it was and how far it spread. */
-const OF_A_FIRING = new Set(['load', 'heat', 'range', 'air', 'place']);
-
-/** Facts of a case on a firing: of the stacks that share the complaint. */
-export async function firingEvidence(
-  src: Source,
-  of: { firingId: string; complaint: string },
-): Promise<Evidence> {
-  const sign = complaintOf(of.complaint)?.sign ?? of.complaint;
-  const [[firing], load, coatings] = await Promise.all([
-    listFirings(src, { ids: [of.firingId] }),
-    seenInFiring(src, of.firingId),
-    keptCoatings(src),
-  ]);
-  if (firing === undefined) return { told: [], missing: [], contrasts: [] };
-  const faulty = load.filter(({ faults }) => faults.includes(sign));
-  const slugs = new Set(
-    faulty.flatMap(({ stackKey }) => coatsOfKey(stackKey).map(({ slug }) => slug)),
-  );
-  const shelves = [...new Set(faulty.map(({ shelf }) => shelf))];
-  const reached = firing.reachedOrdinal ?? firing.byLog?.ordinal ?? null;
-  const told = readRecord({
-    ...NOTHING_KNOWN,
-    sign,
-    firingId: of.firingId,
-    cone: firing.coneBand,
-    shelf: shelves[0] ?? null,
-    load,
-    reached,
-    target: firing.targetCone,
-    coatings: coatings
-      .filter(({ slug }) => slugs.has(slug))
-      .map(({ slug, name, coneLow, coneHigh }) => ({ slug, name, low: coneLow, high: coneHigh })),
-    air: firing.atmosphere,
-  });
+  const links = { piece: piece.code, firing: of.firingId, body: body?.slug, coating: slugs[0] };
   return {
-    told: [...told.filter(({ fact }) => OF_A_FIRING.has(fact)), ...(await logTold(src, firing))],
-    missing: reached === null ? [NO_CONE] : [],
-    contrasts: [],
+    told: [
+      ...linked(readRecord(record), links),
+      ...linked(log, links),
+      ...around,
+      ...linked(toldByTests(tests), { ...links, coating: undefined }),
+    ],
+    missing,
+    contrasts,
+    signs: mine.length === 0 ? null : [...new Set(mine.flatMap(({ faults }) => faults))],
+    place: placeOf(piece.bodyId, stacks[0]?.stackKey),
   };
 }

@@ -1,5 +1,5 @@
-import { factOf, type Told } from '@/core/diagnosis';
-import type { Said } from './queries';
+import { diagnose, factOf, hereOf, type Diagnosis, type Told } from '@/core/diagnosis';
+import type { CaseView, Said } from './queries';
 
 export type KnownFact = {
   fact: string;
@@ -10,13 +10,15 @@ export type KnownFact = {
   from: string;
   /** What the records say where somebody says otherwise. */
   otherwise: string | null;
+  /** Where the record of it stands. */
+  href: string | null;
 };
 
 export type KnownFacts = {
   facts: Record<string, string>;
   list: KnownFact[];
   /** A fact in words, as evidence is told: as the records say it, or as it was asked and answered. */
-  tell: (fact: string) => string;
+  tell: (fact: string) => { words: string; href: string | null };
 };
 
 const wordsOf = (fact: string, value: string | null): string =>
@@ -31,7 +33,7 @@ export function factsOf(told: readonly Told[], said: readonly Said[]): KnownFact
     const question = factOf(fact)?.question ?? fact;
     // That nobody knows leaves what the records say.
     if (theirs === undefined || (theirs.value === null && own !== undefined))
-      return { fact, question, value: own!.value, words: wordsOf(fact, own!.value), from: own!.words, otherwise: null }; // prettier-ignore
+      return { fact, question, value: own!.value, words: wordsOf(fact, own!.value), from: own!.words, otherwise: null, href: own!.href ?? null }; // prettier-ignore
     return {
       fact,
       question,
@@ -39,15 +41,27 @@ export function factsOf(told: readonly Told[], said: readonly Said[]): KnownFact
       words: wordsOf(fact, theirs.value),
       from: theirs.by,
       otherwise: own !== undefined && own.value !== theirs.value ? `${wordsOf(fact, own.value)} (${own.words})` : null, // prettier-ignore
+      href: own?.href ?? null,
     };
   });
   const facts = Object.fromEntries(
     list.flatMap(({ fact, value }) => (value === null ? [] : [[fact, value]])),
   );
-  const tell = (fact: string): string => {
+  const tell: KnownFacts['tell'] = (fact) => {
     const known = list.find((one) => one.fact === fact);
-    if (known === undefined) return fact;
-    return people.get(fact)?.value == null ? known.from : `${known.question} ${known.words}`;
+    if (known === undefined) return { words: fact, href: null };
+    // What a person said is on no record.
+    return people.get(fact)?.value == null
+      ? { words: known.from, href: known.href }
+      : { words: `${known.question} ${known.words}`, href: null };
   };
   return { facts, list, tell };
 }
+
+/** What a case comes to: by what is known of it, and by what this studio has found and says. */
+export const reckoned = (
+  { confirmed, disagreed }: Pick<CaseView, 'confirmed' | 'disagreed'>,
+  complaints: readonly string[],
+  facts: KnownFacts['facts'],
+): Diagnosis =>
+  diagnose({ findings: complaints.map((sign) => ({ sign })), facts }, hereOf(confirmed, disagreed));

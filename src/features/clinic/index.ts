@@ -1,2 +1,4 @@
 /** From a fault to its cause and the next test. */
+export { Wishes } from './components/Wishes';
 export { Why } from './components/Why';
+export { maySeeCase } from './who-may';

@@ -1,10 +1,8 @@
 /** From a case to the sheets of its next test, in one act. */
-import { complaintOf, causeOf, diagnose, hereOf, testOf } from '@/core/diagnosis';
+import { complaintOf, causeOf, testOf } from '@/core/diagnosis';
 import { planTiles } from '@/core/designs';
-import { coatsOfKey } from '@/core/zones';
 import { listBodies } from '@/data/bodies';
-import { changeCase, confirmedCases, saidOfCauses, type ClinicCase } from '@/data/clinic';
-import { seenInFiring } from '@/data/clinic-evidence';
+import { changeCase, type ClinicCase } from '@/data/clinic';
 import { listCoatings } from '@/data/coatings';
 import { listFirings } from '@/data/firings';
 import { listMaterials } from '@/data/materials';
@@ -13,36 +11,35 @@ import { recipesOf } from '@/data/recipes';
 import type { Act } from '@/platform/operation';
 import { conflict, refuse } from '@/platform/refusal';
 import { questionsOperations } from '../questions/server';
-import { factsOf } from './facts';
-import { caseView } from './queries';
+import { factsOf, reckoned } from './facts';
+import { caseView, type CaseView } from './queries';
+import { versionsIn } from './evidence';
 import { designFor, type TestPlace } from './test-design';
 
-/** What a test of a case is made on: its body and stack as they lie, or as they were written up. */
-async function placeOf({ trx }: Act, one: ClinicCase, sign: string): Promise<TestPlace> {
-  const [piece] = await loadPieces(trx, { ids: [one.pieceId!] });
-  if (piece === undefined) throw refuse('The piece is not there any more.');
-  const seen = one.firingId === null ? [] : await seenInFiring(trx, one.firingId);
-  const own = seen.filter(({ pieceId }) => pieceId === one.pieceId);
-  const zone = own.find(({ faults }) => faults.includes(sign)) ?? own[0];
-  const [coatings, bodies, materials] = await Promise.all([
+/** What a test of a case is made on: the body and stack that it is read for, put on as they were on the piece. */
+async function placeFor(
+  { trx }: Act,
+  one: ClinicCase,
+  place: NonNullable<CaseView['place']>,
+): Promise<TestPlace> {
+  const [[piece], coatings, bodies, materials] = await Promise.all([
+    one.pieceId === null ? [] : loadPieces(trx, { ids: [one.pieceId] }),
     listCoatings(trx),
     listBodies(trx),
     listMaterials(trx),
   ]);
-  const stack = coatsOfKey(zone?.stackKey ?? 'bare').flatMap(
-    ({ slug, version }) =>
-      coatings.find((coating) => coating.slug === slug)?.versions.find(({ no }) => no === version)?.id ?? [], // prettier-ignore
-  );
+  if (one.pieceId !== null && piece === undefined) throw refuse('The piece is not there any more.');
+  const stack = versionsIn([place.stackKey], coatings).map(({ id }) => id);
   const recipes = await recipesOf(trx, stack);
-  const body = bodies.find(({ id }) => id === piece.bodyId);
+  const body = bodies.find(({ id }) => id === place.bodyId);
   const other = bodies.find(
-    (two) => two.id !== piece.bodyId && !two.archived && two.coneLow === body?.coneLow && two.ironBearing === false, // prettier-ignore
+    (two) => two.id !== place.bodyId && !two.archived && two.coneLow === body?.coneLow && two.ironBearing === false, // prettier-ignore
   );
   const named = (name: string): string | null =>
     materials.find((material) => !material.archived && material.name.toLowerCase().includes(name))?.id ?? null; // prettier-ignore
-  const layer = piece.done.find(({ coatingVersionId }) => stack.includes(coatingVersionId));
+  const layer = piece?.done.find(({ coatingVersionId }) => stack.includes(coatingVersionId));
   return {
-    bodyId: piece.bodyId,
+    bodyId: place.bodyId,
     otherBodyId: other?.id ?? null,
     stack,
     apply: {
@@ -65,22 +62,18 @@ export async function makeTest(
   { fact, revision }: { fact: string; revision: number },
 ): Promise<{ no: number; tiles: number }> {
   const { trx } = act;
-  if (one.pieceId === null)
-    throw refuse('A test is made of a piece on record: this case is of none.');
   const test = testOf(fact)!;
   const complaint = complaintOf(one.complaints[0] ?? '');
-  const [view, confirmed, said, [firing]] = await Promise.all([
-    caseView(trx, one),
-    confirmedCases(trx),
-    saidOfCauses(trx),
+  const [view, [firing]] = await Promise.all([
+    caseView(trx, one, act.now),
     one.firingId === null ? [] : listFirings(trx, { ids: [one.firingId] }),
   ]);
-  const plan = designFor(fact, await placeOf(act, one, complaint?.sign ?? ''));
+  if (view.place === null)
+    throw refuse('A test is made of a stack on a body: no record stands behind this case.');
+  const plan = designFor(fact, await placeFor(act, one, view.place));
   if ('why' in plan) throw refuse(plan.why);
-  const { causes } = diagnose(
-    { findings: one.complaints.map((sign) => ({ sign })), facts: factsOf(view.told, view.said).facts }, // prettier-ignore
-    hereOf(confirmed, said),
-  );
+  const { facts } = factsOf(view.told, view.said);
+  const { causes } = reckoned(view, one.complaints, facts);
   // What is expected is said before the tiles are made: whom the outcome would speak for.
   const speaks = causes.filter(({ id }) => causeOf(id)?.tests.some((of) => of.fact === fact)).slice(0, 3); // prettier-ignore
   const tiles = planTiles(plan.design).length;
@@ -88,7 +81,7 @@ export async function makeTest(
     act,
     {
       fields: {
-        text: `Case ${one.no}, ${complaint?.name.toLowerCase() ?? 'a fault'} on ${one.code}: ${test.name.toLowerCase()}?`,
+        text: `Case ${one.no}, ${complaint?.name.toLowerCase() ?? 'a fault'} on ${one.code ?? one.subject?.name ?? 'it'}: ${test.name.toLowerCase()}?`,
         varied: test.how,
         held: 'Everything else as on the piece.',
         expected: speaks.length === 0 ? '' : `If so: ${speaks.map(({ name }) => name.toLowerCase()).join(', or ')}.`, // prettier-ignore
@@ -108,7 +101,7 @@ export async function makeTest(
     },
     undefined,
   );
-  if (!(await changeCase(trx, one.id, revision, { questionId: made.id })))
+  if (!(await changeCase(trx, one.id, revision, { questionId: made.id, testFact: fact })))
     throw conflict('Somebody changed this case meanwhile. Look at it again; no tile was made.');
   return { no: made.no, tiles };
 }

@@ -1,8 +1,8 @@
 import {
   complaintOf,
   sharedComplaints,
+  toldBySurface,
   type Confirmed,
-  type Contrast,
   type Disagreed,
   type SharedComplaint,
   type Told,
@@ -14,10 +14,14 @@ import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
 import { keepRead } from '@/data/kept';
 import { listPhotos } from '@/data/photos';
-import { listPieces } from '@/data/pieces';
 import { listQuestions } from '@/data/questions';
 import { firingTitle } from '@/core/firing';
-import { evidenceOf, firingEvidence, type Evidence } from './evidence';
+import { keptCoatings } from './kept';
+import type { Among } from './rates';
+import { shownContrasts } from './shown-contrasts';
+import { outcomeTold } from './test-outcome';
+import { evidenceOf, NO_EVIDENCE, type Evidence } from './evidence';
+import { bodyEvidence, coatingEvidence, firingEvidence } from './evidence-wide';
 
 /** What somebody said of a fact. */
 export type Said = { fact: string; value: string | null; by: string; at: string };
@@ -47,27 +51,45 @@ export type CaseView = {
   confirmed: Confirmed[];
   disagreed: Disagreed[];
   firing: { id: string; title: string } | null;
+  /** The body and stack that a test would be made of. */
+  place: Evidence['place'];
+  /** That the record says otherwise by now than the case does; null where it agrees. */
+  corrected: string | null;
+  /** Over what the studio’s records are counted; null where they have nothing of it. */
+  over: { among: Among; over: string } | null;
   /** The nearest clean pieces of the same coats, with what is otherwise. */
   contrasts: { code: string; sha: string | null; differs: string[] }[];
-  /** The question that it waits for. */
-  test: { no: number; tiles: number; seen: number } | null;
+  /** The question that it waits for, and which test that is. */
+  test: { no: number; tiles: number; seen: number; fact: string | null } | null;
 };
 
-/** A case with what the records say of it now. */
-export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> {
+/**
+ * A case with what the records say of it now.
+ * @param records may whoever asks see the pages of firings and the store? Else what is said leads nowhere.
+ */
+export async function caseView(
+  src: Source,
+  one: ClinicCase,
+  now: Date,
+  records = true,
+): Promise<CaseView> {
   const { pieceId, firingId } = one;
   const [said, evidence, photos, [firing], confirmed, disagreed, [question]] = await Promise.all([
     answersOf(src, one.id),
-    readEvidence(src, one),
+    readEvidence(src, one, now),
     pieceId === null ? [] : listPhotos(src, { pieceIds: [pieceId] }),
     firingId === null ? [] : listFirings(src, { ids: [firingId] }),
     confirmedCases(src),
     saidOfCauses(src),
     one.questionId === null ? [] : listQuestions(src, { id: one.questionId }),
   ]);
-  const contrasts = await shownContrasts(src, evidence.contrasts);
+  const [contrasts, outcome] = await Promise.all([
+    shownContrasts(src, one, evidence.contrasts),
+    question === undefined ? [] : outcomeTold(src, one, question, evidence),
+  ]);
   return {
     contrasts,
+    place: evidence.place,
     one: {
       id: one.id,
       no: one.no,
@@ -79,13 +101,20 @@ export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> 
       closingNote: one.closingNote,
       revision: one.revision,
     },
-    told: evidence.told,
+    over: overOf(one, evidence.place),
+    corrected: correctedWords(one, evidence),
+    told: [
+      ...evidence.told.filter(({ fact }) => !outcome.some((shown) => shown.fact === fact)),
+      ...outcome,
+    ].map(({ href, ...told }) =>
+      href !== undefined && (records || href.startsWith('/pieces/')) ? { ...told, href } : told,
+    ),
     said: said.map(({ fact, value, byName, at }) => ({ fact, value, by: byName, at: at.toISOString() })), // prettier-ignore
     missing: evidence.missing,
     test:
       question === undefined
         ? null
-        : { no: question.no, tiles: question.tiles, seen: question.seen },
+        : { no: question.no, tiles: question.tiles, seen: question.seen, fact: one.testFact },
     confirmed,
     disagreed: disagreed.map(({ cause, off, factor }) => ({ cause, off, factor })),
     pictures: photos.map(({ sha }) => sha),
@@ -93,48 +122,47 @@ export async function caseView(src: Source, one: ClinicCase): Promise<CaseView> 
   };
 }
 
-const OTHERWISE: Readonly<Record<Contrast['differs'][number], string>> = {
-  thickness: 'another thickness',
-  body: 'another body',
-  ground: 'another ground',
-  cone: 'another cone',
-  firing: 'another firing',
-};
-
-/** Contrasts with their pictures; of ware that is not the studio's own nothing is shown. */
-async function shownContrasts(
-  src: Source,
-  contrasts: readonly Contrast[],
-): Promise<CaseView['contrasts']> {
-  if (contrasts.length === 0) return [];
-  const ids = contrasts.map(({ pieceId }) => pieceId);
-  const [pieces, photos] = await Promise.all([
-    listPieces(src, { ids }),
-    listPhotos(src, { pieceIds: ids }),
-  ]);
-  return contrasts.flatMap(({ pieceId, firingId, differs }) => {
-    const piece = pieces.find(({ id }) => id === pieceId);
-    if (piece === undefined || (piece.ownerId !== null && !piece.shown)) return [];
-    const own = photos.filter((photo) => photo.pieceId === pieceId);
-    const photo = own.find((one) => one.firingId === firingId) ?? own[0];
-    return [
-      {
-        code: piece.code,
-        sha: photo?.sha ?? null,
-        differs: differs.map((name) => OTHERWISE[name]),
-      },
-    ];
+/** What was asked about and is not on record of the piece any more, or was never written up there. */
+function correctedWords({ complaints, code }: ClinicCase, { signs }: Evidence): string | null {
+  if (code === null || signs === null) return null;
+  const gone = complaints.flatMap((id) => {
+    const one = complaintOf(id);
+    // What is on record as no sign of its own, or is told by its surface, cannot be missed there.
+    if (one?.sign == null || toldBySurface(id) || signs.includes(one.sign)) return [];
+    return [one.name.toLowerCase()];
   });
+  if (gone.length === 0) return null;
+  const now = signs.map((sign) => signOf(sign)?.name.toLowerCase() ?? sign);
+  return `The record of ${code} does not say ${gone.join(' or ')}${now.length === 0 ? '' : `, but ${now.join(' and ')}`}: it may have been corrected. Name it anew below if it is rather that.`;
 }
 
-/** What the records say of what a case is of: a piece after a firing, a firing, or nothing on record. */
-async function readEvidence(src: Source, one: ClinicCase): Promise<Evidence> {
-  const { pieceId, firingId } = one;
+/** What goes with a fault is counted over what holds its coats, over its body, or over the whole studio. */
+function overOf(
+  { firingId, bodyId, subject, complaints }: ClinicCase,
+  place: Evidence['place'],
+): CaseView['over'] {
+  if (bodyId !== null) return { among: { bodyId }, over: `on ${subject?.name ?? 'this body'}` };
+  if (place !== null) return { among: { slugs: [...new Set(place.stack.split('>'))], stack: place.stack }, over: complaints.some(toldBySurface) ? 'of this stack' : 'with any of its coats' }; // prettier-ignore
+  return firingId === null ? null : { among: {}, over: 'in the whole studio' };
+}
+
+/** What the records say of what a case is of; of nothing on record, nothing. */
+async function readEvidence(src: Source, one: ClinicCase, now: Date): Promise<Evidence> {
+  const { pieceId, firingId, bodyId, bucketId } = one;
   const complaint = one.complaints[0] ?? 'off-colour';
-  if (firingId === null) return { told: [], missing: [], contrasts: [] };
-  return pieceId === null
-    ? firingEvidence(src, { firingId, complaint })
-    : evidenceOf(src, { pieceId, firingId, complaint });
+  if (pieceId !== null && firingId !== null) return evidenceOf(src, { pieceId, firingId, complaint }); // prettier-ignore
+  if (firingId !== null) return firingEvidence(src, { firingId, complaint });
+  if (bodyId !== null) return bodyEvidence(src, { bodyId, complaint });
+  if (one.coatingId === null) return NO_EVIDENCE;
+  const coating = (await keptCoatings(src)).find(({ id }) => id === one.coatingId);
+  if (coating === undefined) return NO_EVIDENCE;
+  // A bucket is read as it is now, or as it was when the case was closed.
+  return coatingEvidence(src, {
+    slug: coating.slug,
+    complaint,
+    bucketId,
+    now: one.closedAt ?? now,
+  });
 }
 
 /** Of every firing: kept until something is written up. */

@@ -20,10 +20,14 @@ const AT_THE_KILN = 2 * 86_400_000;
 
 export type PaintChoice = Painted;
 
-/** Everything opening mode needs of a firing, shelf by shelf from the top. */
+/**
+ * Everything opening mode needs of a firing, shelf by shelf from the top.
+ * @param owner only what is theirs: a student writes up own pieces.
+ */
 export async function openingRoom(
   src: Source,
   firing: Firing,
+  owner: string | null = null,
 ): Promise<{ pieces: RoomPiece[]; coatings: PaintChoice[]; place: Place }> {
   const since = firing.openedAt === null ? 0 : Date.now() - firing.openedAt.getTime();
   const place = since > AT_THE_KILN ? 'desk' : 'kiln';
@@ -55,6 +59,7 @@ export async function openingRoom(
   const rooms = placements.flatMap((place): RoomPiece[] => {
     const piece = byId.get(place.pieceId);
     if (piece === undefined || piece.binned) return [];
+    if (owner !== null && piece.ownerId !== owner) return [];
     return [
       {
         id: piece.id,

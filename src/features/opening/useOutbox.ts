@@ -1,11 +1,9 @@
 'use client';
 import { get, set } from 'idb-keyval';
 import { useEffect, useState } from 'react';
-import { call, sendKept } from '@/platform/client';
+import { call, passes, sendKept } from '@/platform/client';
 import { sendPicture } from '../media';
 import { Outbox, type Delivery, type OutboxItem, type OutboxState } from './outbox';
-
-const LATER = new Set(['offline', 'failed', 'database-away', 'not-signed-in', 'too-many']);
 
 async function deliver(item: OutboxItem): Promise<Delivery> {
   const answer =
@@ -19,7 +17,7 @@ async function deliver(item: OutboxItem): Promise<Delivery> {
         );
   if (answer.ok) return { outcome: 'done' };
   const { code, message, details } = answer.problem;
-  return LATER.has(code) ? { outcome: 'later', message } : { outcome: 'refused', message, details };
+  return passes(code) ? { outcome: 'later', message } : { outcome: 'refused', message, details };
 }
 
 /** The outbox of one opening on this device; it is emptied whenever the server can be reached. */

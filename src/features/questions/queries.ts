@@ -4,12 +4,14 @@ import { readStudio, unitsOf } from '@/data/studio';
 import { listMaterials } from '@/data/materials';
 import { layersOf } from '@/data/layers';
 import { listPieces } from '@/data/pieces';
-import { listQuestions, tilesOf, type Question } from '@/data/questions';
+import { askedThroughClinic, listQuestions, tilesOf, type Question } from '@/data/questions';
+import type { Person } from '@/data/people';
 import { recipesOf } from '@/data/recipes';
 import { tileStock } from '@/data/stock';
 import { listObservations } from '@/data/observations';
 import { groupRows } from '@/data/rows';
 import { shownWords, stateOf } from '@/core/looks';
+import { may } from '../people';
 import { sheetsFor, type Sheet } from './sheets';
 import { listBodies } from '@/data/bodies';
 import { listCoatings, offeredVersions } from '@/data/coatings';
@@ -105,3 +107,14 @@ export async function askChoices(src: Source, now: Date, also?: string) {
 /** Questions whose tiles have all come out of the kiln and been written up: they ask to be concluded. */
 export const ripe = (question: Question): boolean =>
   question.conclusion === null && question.tiles > 0 && question.seen === question.tiles;
+
+/**
+ * A question as this person may see it: those who keep records all of it; whoever asked the clinic, what was made for
+ * their case, with the sheets that hold no recipe. Null where there is nothing for them.
+ */
+export async function questionSeen(src: Source, person: Person, no: number) {
+  const data = await questionData(src, no);
+  if (data === null || may(person, 'see records')) return data;
+  if (!(await askedThroughClinic(src, data.question.id, person.id))) return null;
+  return { ...data, sheets: data.sheets.filter(({ key }) => key === 'glaze' || key === 'labels') };
+}

@@ -1,3 +1,3 @@
 export * as questionsOperations from './actions';
 export { sheetPdf } from './pdf';
-export { askChoices, questionData, ripe } from './queries';
+export { askChoices, questionData, questionSeen, ripe } from './queries';

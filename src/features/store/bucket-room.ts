@@ -11,5 +11,5 @@ export async function bucketRoom(params: Promise<{ id: string }>) {
   const db = database();
   const found = await bucketOf(db, id);
   if (found === null) notFound();
-  return { studio, db, id, keeps: may(person, 'keep records'), ...found };
+  return { person, studio, db, id, keeps: may(person, 'keep records'), ...found };
 }

@@ -1,7 +1,9 @@
 'use client';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { reachedWords } from '@/core/firing';
+import { SECONDS } from '@/core/standing';
 import { changesWords } from '@/core/looks';
 import { formatLength, inUnits, type Units } from '@/core/units';
 import Link from '@/ui/Link';
@@ -10,9 +12,13 @@ import { calendarDay } from '@/ui/time';
 import { RunArrow, SignRow } from '../../drawings';
 import type { ZoomPiece as Piece } from '../zoom';
 
+// What the clinic knows is fetched where a fault is there to ask about.
+const Why = dynamic(() => import('../../clinic').then((module) => module.Why), { ssr: false });
+
 /** One piece of a cell: which part of it is meant, what lies there, how it was fired and came out. */
 export function ZoomPiece({ piece, units }: { piece: Piece; units: Units }) {
   const since = changesWords(piece.changes);
+  const faults = piece.signs.filter(({ wanted }) => !wanted).map(({ sign }) => sign);
   return (
     <Box sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1 }}>
       <Typography>
@@ -31,9 +37,7 @@ export function ZoomPiece({ piece, units }: { piece: Piece; units: Units }) {
       <Typography variant="body2">
         <b>{piece.where.join(' and ')}</b>: {inUnits(piece.what, units)}
         {piece.keyKnown === 'likely' ? ' (likely so, not on record)' : ''}
-        {piece.variables['seconds in the bucket']
-          ? `; ${piece.variables['seconds in the bucket']} in the bucket`
-          : ''}
+        {piece.variables[SECONDS] ? `; ${piece.variables[SECONDS]} in the bucket` : ''}
         {piece.variables['stood on'] ? `; on ${piece.variables['stood on']}` : ''}
       </Typography>
       {piece.besides.length > 0 && (
@@ -59,6 +63,9 @@ export function ZoomPiece({ piece, units }: { piece: Piece; units: Units }) {
         {since !== '' && <Typography sx={{ fontWeight: 650 }}>{since}</Typography>}
         {piece.split.length > 0 && (
           <Typography variant="body2">testers differ: {piece.split.join(', ')}</Typography>
+        )}
+        {piece.opens && faults.length > 0 && (
+          <Why pieceId={piece.pieceId} firingId={piece.firingId} signs={faults} open={null} />
         )}
       </Box>
     </Box>

@@ -9,8 +9,6 @@ import {
   COMPLAINTS,
   complaintsOf,
   confirmedWords,
-  diagnose,
-  hereOf,
   type Complaint,
 } from '@/core/diagnosis';
 import { count } from '@/core/units';
@@ -22,45 +20,57 @@ import { Picture } from '@/ui/Picture';
 import { ProblemNote } from '@/ui/Problem';
 import { Specimen } from '../../drawings';
 import * as contracts from '../contracts';
-import { factsOf } from '../facts';
+import { factsOf, reckoned } from '../facts';
 import type { CaseView, Said } from '../queries';
 import { CauseCard } from './CauseCard';
 import { CloseCase } from './CloseCase';
+import { Contradicts } from './Contradicts';
 import { Contrasts } from './Contrasts';
 import { Known } from './Known';
 import { More } from './More';
 import { NextQuestion } from './NextQuestion';
+import { NowWith } from './NowWith';
 import { Tests } from './Tests';
 
 /** How many causes are worth a line at first. */
 const FIRST = 5;
 
 /** The sheet of a case: cautions, what to ask next, causes in order, what is known, what to try, what it turned out to be. */
-export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean }) {
+export function CaseSheet({
+  view,
+  mayMake,
+  mayMix,
+}: {
+  view: CaseView;
+  /** May they have its tiles made, and such as are weighed out? */
+  mayMake: boolean;
+  mayMix: boolean;
+}) {
   const { one } = view;
   const router = useRouter();
   const { act, busy, problem } = useSend();
   const [said, setSaid] = useState<readonly Said[]>(view.said);
   const [complaints, setComplaints] = useState<readonly string[]>(one.complaints);
   const [all, setAll] = useState(false);
+  /** A fact that is asked again, because it does not go with another. */
+  const [again, setAgain] = useState<string | null>(null);
   const closed = one.closedAt !== null;
   const known = useMemo(() => factsOf(view.told, said), [view.told, said]);
   const found = useMemo(
     () =>
-      diagnose(
-        { findings: complaints.map((sign) => ({ sign })), facts: known.facts },
-        hereOf(view.confirmed, view.disagreed),
-      ),
+      reckoned({ confirmed: view.confirmed, disagreed: view.disagreed }, complaints, known.facts),
     [complaints, known, view.confirmed, view.disagreed],
   );
   // What nobody knows is not asked again.
   const answered = new Set(said.map(({ fact }) => fact));
   // A test whose tiles are written up comes before any look.
-  const ready = view.test !== null && view.test.seen === view.test.tiles;
-  const next = [...(ready ? found.tests : []), ...found.ask].find(
-    ({ fact }) => !answered.has(fact),
-  );
+  const ready = view.test !== null && view.test.tiles > 0 && view.test.seen === view.test.tiles;
+  const next =
+    again ??
+    [...(ready ? found.tests : []), ...found.ask].find(({ fact }) => !answered.has(fact))?.fact ??
+    null;
   const say = async (fact: string, value: string | null): Promise<void> => {
+    setAgain(null);
     const before = said.find((other) => other.fact === fact);
     const having = (one: Said | undefined) => (now: readonly Said[]) => [
       ...now.filter((other) => other.fact !== fact),
@@ -78,6 +88,7 @@ export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean 
     if (answer.ok) router.refresh();
     else setComplaints(before);
   };
+  const toldByTiles = view.told.some(({ fact }) => fact === view.test?.fact);
   const shown = found.causes.filter(({ probability }) => probability >= 0.01);
   return (
     <>
@@ -85,6 +96,11 @@ export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean 
         <Caution key={caution}>{caution}</Caution>
       ))}
       <ProblemNote>{problem}</ProblemNote>
+      {view.corrected !== null && (
+        <Typography role="status" sx={{ fontWeight: 650, mb: 1 }}>
+          {view.corrected}
+        </Typography>
+      )}
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
         {view.pictures[0] !== undefined && (
           <Box sx={{ width: { xs: 84, md: 120 }, flex: 'none' }}>
@@ -108,7 +124,10 @@ export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean 
           {/* On a phone the causes come before what they are made from. */}
           <Box sx={{ order: { xs: 0, md: 0 }, gridColumn: { md: 1 } }}>
             {!closed && (
-              <NextQuestion next={next ?? null} onSay={(fact, value) => void say(fact, value)} />
+              <>
+                <Contradicts facts={known.facts} onAsk={setAgain} />
+                <NextQuestion next={next} onSay={(fact, value) => void say(fact, value)} />
+              </>
             )}
           </Box>
           <Box sx={{ order: { xs: 2, md: 0 }, gridColumn: { md: 1 }, gridRow: { md: 2 } }}>
@@ -157,27 +176,39 @@ export function CaseSheet({ view, mayMake }: { view: CaseView; mayMake: boolean 
             {view.test !== null && (
               <Typography sx={{ my: 1.5 }}>
                 <Link href={`/tests/questions/${view.test.no}`}>Question {view.test.no}</Link> was
-                made to tell:{' '}
-                {view.test.seen === view.test.tiles
-                  ? 'its tiles are written up. Say above what it showed, when it is asked.'
-                  : `${view.test.seen} of ${count(view.test.tiles, 'tile')} written up so far.`}
+                made to tell: {waitWords(view.test, toldByTiles)}
               </Typography>
             )}
             {found.tests.length > 0 && !closed && (
               <Tests
                 caseId={one.id}
                 revision={one.revision}
-                facts={found.tests.slice(0, 3).map(({ fact }) => fact)}
-                mayMake={mayMake && one.code !== null}
+                facts={found.tests
+                  .map(({ fact }) => fact)
+                  // What was made already is waited for.
+                  .filter((fact) => fact !== view.test?.fact || view.test.tiles === 0)
+                  .slice(0, 3)}
+                mayMake={mayMake && view.place !== null}
+                mayMix={mayMix}
               />
             )}
             <Contrasts view={view} />
+            <NowWith complaints={complaints} one={one.code !== null} />
             <CloseCase one={one} causes={found.causes} />
           </Box>
         </Box>
       )}
     </>
   );
+}
+
+/** How far the test is that a case waits for. */
+function waitWords({ tiles, seen }: NonNullable<CaseView['test']>, told: boolean): string {
+  if (tiles === 0) return 'its tiles are gone; they can be made anew below.';
+  if (seen < tiles) return `${seen} of ${count(tiles, 'tile')} written up so far.`;
+  return told
+    ? 'its tiles are written up, and what they show is counted above.'
+    : 'its tiles are written up. Say above what it showed, when it is asked.';
 }
 
 /** What it is called, and its look-alikes beside it: a wrong name is put right by a touch. */

@@ -3,7 +3,9 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { causeOf, likelyWords, type Ranked, type Spoken } from '@/core/diagnosis';
 import { Caution } from '@/ui/Caution';
+import type { KnownFacts } from '../facts';
 import { More } from './More';
+import { ToRecord } from './ToRecord';
 
 /** How much it weighs: a mark for each factor of two. */
 const marks = (weight: number): string =>
@@ -16,12 +18,13 @@ function Evidence({
 }: {
   said: readonly Spoken[];
   against: boolean;
-  told: (fact: string) => string;
+  told: KnownFacts['tell'];
 }) {
   return said.map(({ fact, weight }) => (
     <Typography key={fact} component="li" variant="body2">
       <span aria-hidden>{marks(weight)}</span> {against ? 'against it: ' : ''}
-      {told(fact)}
+      {told(fact).words}
+      <ToRecord href={told(fact).href} />
     </Typography>
   ));
 }
@@ -39,7 +42,7 @@ export function CauseCard({
   ranked: Ranked;
   first: boolean;
   /** A fact in words, as it was read or said. */
-  told: (fact: string) => string;
+  told: KnownFacts['tell'];
   /** What the studio's own cases say. */
   own: string | null;
 }) {

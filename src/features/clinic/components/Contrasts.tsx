@@ -31,7 +31,7 @@ export function Contrasts({ view }: { view: CaseView }) {
               {code}
             </Link>
             <Typography variant="body2">
-              {differs.length === 0 ? 'nothing on record is otherwise' : differs.join(', ')}
+              {differs.length === 0 ? 'nothing on record is otherwise' : differs.join('; ')}
             </Typography>
           </div>
         ))}

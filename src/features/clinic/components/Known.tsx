@@ -9,6 +9,7 @@ import { count } from '@/core/units';
 import { Section } from '@/ui/Page';
 import type { KnownFact, KnownFacts } from '../facts';
 import { More } from './More';
+import { ToRecord } from './ToRecord';
 
 /** What is known, with where it is from; each can be said otherwise. */
 export function Known({
@@ -83,6 +84,7 @@ function One({ one, onSay }: { one: KnownFact; onSay: Parameters<typeof Known>[0
       <Typography variant="body2" color="text.secondary">
         {one.from}
         {one.otherwise === null ? '' : `; the records say otherwise: ${one.otherwise}`}
+        <ToRecord href={one.href} />
       </Typography>
     </Box>
   );

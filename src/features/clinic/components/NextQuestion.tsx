@@ -2,17 +2,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { factOf, type Asking } from '@/core/diagnosis';
+import { factOf } from '@/core/diagnosis';
 
 /** The one question that helps most, answered by a touch. */
 export function NextQuestion({
   next,
   onSay,
 }: {
-  next: Asking | null;
+  next: string | null;
   onSay: (fact: string, value: string | null) => void;
 }) {
-  const fact = next === null ? undefined : factOf(next.fact);
+  const fact = next === null ? undefined : factOf(next);
   return (
     <Box sx={{ border: '2px solid', borderColor: 'text.primary', p: 2, mb: 3 }} aria-live="polite">
       {fact === undefined ? (

@@ -9,13 +9,17 @@ import { Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
 import { Specimen } from '../../drawings';
 import * as contracts from '../contracts';
+import type { WideSubject } from './OpenWideCase';
 
 /** Faults in groups of look-alikes, drawn: the way in for whoever holds something in hand that is on no record. */
-export function Starts({ fuel }: { fuel: boolean }) {
+export function Starts({ fuel, of = null }: { fuel: boolean; of?: WideSubject | null }) {
   const { act, busy, problem } = useSend();
   const router = useRouter();
   const begin = async (id: string): Promise<void> => {
-    const answer = await act(contracts.open, { complaints: [id] });
+    const answer = await act(contracts.open, {
+      ...(of === null ? {} : { [`${of.kind}Id`]: of.id }),
+      complaints: [id],
+    });
     if (answer.ok) router.push(`/clinic/cases/${answer.data.id}`);
   };
   return (

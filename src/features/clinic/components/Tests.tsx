@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { testOf } from '@/core/diagnosis';
+import { isWeighed, testOf } from '@/core/diagnosis';
 import { count } from '@/core/units';
 import { useSend } from '@/platform/useSend';
 import { Section } from '@/ui/Page';
@@ -16,11 +16,14 @@ export function Tests({
   revision,
   facts,
   mayMake,
+  mayMix,
 }: {
   caseId: string;
   revision: number;
   facts: readonly string[];
   mayMake: boolean;
+  /** Such as have to be weighed out are for those who mix. */
+  mayMix: boolean;
 }) {
   const { act, busy, problem } = useSend();
   const router = useRouter();
@@ -50,7 +53,7 @@ export function Tests({
               </Typography>
               <Typography>{test.how}</Typography>
             </Box>
-            {mayMake && test.design !== null && (
+            {mayMake && test.design !== null && (mayMix || !isWeighed(fact)) && (
               <Button variant="outlined" disabled={busy} onClick={() => void make(fact)}>
                 Make its tiles
               </Button>

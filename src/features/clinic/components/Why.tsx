@@ -1,11 +1,16 @@
 'use client';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { v7 } from 'uuid';
 import { complaintOf } from '@/core/diagnosis';
+import { useDevicePerson } from '@/platform/device/person';
 import { useSend } from '@/platform/useSend';
 import Link from '@/ui/Link';
 import { ProblemNote } from '@/ui/Problem';
 import * as contracts from '../contracts';
+import { keepWish } from '../wishes';
 
 /** From a fault that was seen to the sheet of its causes: one touch. A case that is open is gone on with. */
 export function Why({
@@ -23,6 +28,8 @@ export function Why({
 }) {
   const { act, busy, problem } = useSend();
   const router = useRouter();
+  const person = useDevicePerson();
+  const [kept, setKept] = useState(false);
   if (open !== null)
     return (
       <Button component={Link} href={`/clinic/cases/${open}`} size="small" variant="outlined">
@@ -32,9 +39,21 @@ export function Why({
   const ask = async (): Promise<void> => {
     // A colour that is off says not which: that is asked on the sheet.
     const complaints = signs.filter((sign) => complaintOf(sign) !== undefined).slice(0, 4);
-    const answer = await act(contracts.open, { pieceId, firingId, complaints });
+    const of = { pieceId, firingId, complaints };
+    const id = v7();
+    const answer = await act(contracts.open, { id, ...of });
     if (answer.ok) router.push(`/clinic/cases/${answer.data.id}`);
+    else if (answer.problem.code === 'offline' && person !== null) {
+      await keepWish(person, { id: v7(), caseId: id, ...of });
+      setKept(true);
+    }
   };
+  if (kept)
+    return (
+      <Typography variant="body2" role="status">
+        “Why?” is kept on this device, and asked when the server can be reached.
+      </Typography>
+    );
   return (
     <>
       <Button size="small" variant="outlined" disabled={busy} onClick={() => void ask()}>

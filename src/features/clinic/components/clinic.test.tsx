@@ -27,6 +27,9 @@ const view = (rest: Partial<CaseView> = {}, one: Partial<CaseView['one']> = {}):
   firing: null,
   contrasts: [],
   test: null,
+  place: { bodyId: 'b', stack: 'tarn', stackKey: 'tarn#1 dip×1' },
+  over: null,
+  corrected: null,
   ...rest,
 });
 const first = (): HTMLElement =>
@@ -35,7 +38,7 @@ const first = (): HTMLElement =>
 test('an answer changes the order before the server has said anything, and is sent as it was touched', async () => {
   const sent = server(() => ({ ok: true, data: null }));
   const hand = person();
-  show(<CaseSheet view={view()} mayMake />);
+  show(<CaseSheet view={view()} mayMake mayMix />);
   expect(first().textContent).toContain('Lime in the clay');
   // The caution stands above it all.
   expect(screen.getByText(/Throws sharp chips/)).toBeTruthy();
@@ -51,7 +54,7 @@ test('an answer that did not arrive is taken back by itself and said to be; the 
       : { ok: true, data: null },
   );
   const hand = person();
-  show(<CaseSheet view={view()} mayMake />);
+  show(<CaseSheet view={view()} mayMake mayMix />);
   await press(hand, 'a soft chip, as of plaster');
   expect(await screen.findByText('It did not arrive.')).toBeTruthy();
   expect(first().textContent).toContain('Lime in the clay');
@@ -63,7 +66,7 @@ test('what nobody knows is not asked again, and what the records say is shown wi
   const hand = person();
   const told = [{ fact: 'plaster', value: 'none', words: 'no plaster in this house' }];
   const said = [{ fact: 'plaster', value: 'near', by: 'Tomasz', at: '2026-01-01T00:00:00Z' }];
-  show(<CaseSheet view={view({ told, said })} mayMake />);
+  show(<CaseSheet view={view({ told, said })} mayMake mayMix />);
   expect(
     screen.getByText(/the records say otherwise: no \(no plaster in this house\)/),
   ).toBeTruthy();
@@ -75,7 +78,7 @@ test('what nobody knows is not asked again, and what the records say is shown wi
 test('a colour that is off says not which: that is asked first', async () => {
   const sent = server(() => ({ ok: true, data: null }));
   const hand = person();
-  show(<CaseSheet view={view({}, { complaints: [] })} mayMake />);
+  show(<CaseSheet view={view({}, { complaints: [] })} mayMake mayMix />);
   expect(screen.getByRole('heading', { name: 'Which is it?' })).toBeTruthy();
   expect(screen.queryByText('Why, likely')).toBeNull();
   await press(hand, /^Copper red lost/);
@@ -87,19 +90,25 @@ test('a test whose tiles are written up is asked before any look; tiles are made
   const sent = server(() => ({ ok: true, data: { no: 12, tiles: 3 } }));
   const hand = person();
   const pits = { complaints: ['pit'] };
-  const { unmount } = show(<CaseSheet view={view({}, pits)} mayMake />);
+  const { unmount } = show(<CaseSheet view={view({}, pits)} mayMake mayMix />);
   await hand.click(screen.getAllByRole('button', { name: 'Make its tiles' })[0]!);
   expect(sent[0]!.body.input).toMatchObject({ caseId: ID, revision: 3 });
   expect(router.push).toHaveBeenCalledWith('/tests/questions/12');
   unmount();
-  show(<CaseSheet view={view({ test: { no: 12, tiles: 3, seen: 3 } }, pits)} mayMake={false} />);
+  show(
+    <CaseSheet
+      view={view({ test: { no: 12, tiles: 3, seen: 3, fact: null } }, pits)}
+      mayMake={false}
+      mayMix={false}
+    />,
+  );
   expect(screen.queryByRole('button', { name: 'Make its tiles' })).toBeNull();
   expect(screen.getAllByRole('heading').some(({ textContent }) => /^What did .* show\?$/.test(textContent ?? ''))).toBe(true); // prettier-ignore
 });
 
 test('a closed case says what it was, and asks nothing more', () => {
   const closed = { turnedOut: ['plaster'], closedByName: 'Iben', closedAt: new Date(), closingNote: 'Under the lens.' }; // prettier-ignore
-  show(<CaseSheet view={view({}, closed)} mayMake />);
+  show(<CaseSheet view={view({}, closed)} mayMake mayMix />);
   expect(screen.getByText('Under the lens.')).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Nobody knows' })).toBeNull();
   expect(screen.getByRole('button', { name: 'Open it again' })).toBeTruthy();

@@ -12,14 +12,27 @@ import { Nothing, Page, Section } from '@/ui/Page';
 import { moment } from '@/ui/time';
 import { maySeeCase } from '../who-may';
 import { Starts } from '../components/Starts';
+import { subjectOf } from '../subject';
 
 const named = ({ complaints }: ClinicCase): string =>
   complaints.map((id) => complaintOf(id)?.name ?? id).join(' and ') || 'Colour off';
 
-export async function ClinicPage() {
+/** Of what it is: a piece, a thing of the store, or a whole load. */
+const whereOf = ({ code, subject, firing }: ClinicCase): string => {
+  if (code !== null) return ` on ${code}`;
+  if (subject !== null) return `: ${subject.name}`;
+  return firing === null ? '' : `, the whole load of ${firing}`;
+};
+
+export async function ClinicPage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
   const { person, studio } = await enter(permit('see the chart'));
   const db = database();
   const [all, kilns] = await Promise.all([listCases(db), listKilns(db)]);
+  const about = await subjectOf(db, await searchParams);
   const cases = all.filter((one) => maySeeCase(person, one));
   const [open, closed] = [cases.filter((one) => one.closedAt === null), cases.filter((one) => one.closedAt !== null)]; // prettier-ignore
   const lines = (list: readonly ClinicCase[], words: (one: ClinicCase) => string) => (
@@ -36,7 +49,7 @@ export async function ClinicPage() {
         >
           <Typography sx={{ fontWeight: 650 }}>
             {named(one)}
-            {one.code === null ? '' : ` on ${one.code}`}
+            {whereOf(one)}
           </Typography>
           <Typography>{words(one)}</Typography>
         </Line>
@@ -51,6 +64,9 @@ export async function ClinicPage() {
         <>
           <Button component={Link} href="/clinic/effects" variant="outlined">
             How to get it
+          </Button>
+          <Button component={Link} href="/clinic/drill" variant="outlined">
+            The drill
           </Button>
           <Button component={Link} href="/clinic/knows" variant="outlined">
             What the clinic knows
@@ -67,11 +83,17 @@ export async function ClinicPage() {
         ) : (
           lines(
             open,
-            (one) => `asked by ${one.openedByName}, ${moment(one.openedAt, studio.timeZone)}`,
+            (one) =>
+              `asked by ${one.openedByName}, ${moment(one.openedAt, studio.timeZone)}${one.questionNo === null ? '' : `; waits for question ${one.questionNo}`}`,
           )
         )}
       </Section>
-      <Starts fuel={kilns.some(({ energy }) => energy !== 'electric')} />
+      {about !== null && (
+        <Typography role="status" sx={{ fontWeight: 650, mt: 3 }}>
+          What is wrong with {about.name}? Touch what it looks like.
+        </Typography>
+      )}
+      <Starts fuel={kilns.some(({ energy }) => energy !== 'electric')} of={about?.of ?? null} />
       {closed.length > 0 && (
         <Section title="Closed">
           {lines(closed.slice(0, 20), (one) =>

@@ -15,7 +15,12 @@ export async function LoadComplaints({ src, firingId }: { src: Source; firingId:
     listCases(src, { firingId, open: true }),
   ]);
   const open = cases.find(({ scope }) => scope === 'firing');
-  if (shared.length === 0 && open === undefined) return null;
+  const another = (
+    <Button component={Link} href={`/clinic?firing=${firingId}`}>
+      Something is wrong with the whole load …
+    </Button>
+  );
+  if (shared.length === 0 && open === undefined) return another;
   return (
     <Section title="What the whole load shares">
       <Lines>
@@ -42,6 +47,7 @@ export async function LoadComplaints({ src, firingId }: { src: Source; firingId:
           </Line>
         ))}
       </Lines>
+      {another}
     </Section>
   );
 }

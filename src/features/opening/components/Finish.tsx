@@ -4,9 +4,10 @@ import Button from '@mui/material/Button';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Caution } from '@/ui/Caution';
+import Link from '@/ui/Link';
 import { MONO } from '@/ui/theme';
 import { ProblemNote } from '@/ui/Problem';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Tally } from '../room';
 
 /** What remains when the kiln is empty: what is missing, shelves to grind, whom to tell. */
@@ -20,6 +21,7 @@ export function Finish({
   onFinish,
   onCones,
   onPick,
+  shared = null,
 }: {
   tally: Tally;
   writtenUp: boolean;
@@ -28,12 +30,15 @@ export function Finish({
   unread: number;
   busy: boolean;
   problem: string | null;
-  onFinish: (done: boolean) => void;
+  /** Null where they may not say that it is written up. */
+  onFinish: ((done: boolean) => void) | null;
   onCones: () => void;
   onPick: (code: string) => void;
+  /** What unrelated stacks of the load share. */
+  shared?: ReactNode;
 }) {
   const [asked, setAsked] = useState(false);
-  const ask = unread > 0 && !writtenUp;
+  const ask = unread > 0 && !writtenUp && onFinish !== null;
   return (
     <Box sx={{ maxWidth: 640 }}>
       <Typography component="h1" sx={{ fontSize: '2.4rem', fontWeight: 800 }}>
@@ -78,6 +83,7 @@ export function Finish({
           <b>{owner}:</b> <span style={{ fontFamily: MONO }}>{codes.join(', ')}</span>
         </Typography>
       ))}
+      {shared}
       {ask && asked && (
         <Typography role="note" sx={{ mt: 1, fontWeight: 650 }}>
           {count(unread, 'witness cone is', 'witness cones are')} not read: without them this firing
@@ -88,19 +94,26 @@ export function Finish({
         </Typography>
       )}
       <ProblemNote>{problem}</ProblemNote>
-      <Button
-        variant="contained"
-        size="large"
-        disabled={busy || waiting > 0}
-        onClick={() => (ask && !asked ? setAsked(true) : onFinish(!writtenUp))}
-        sx={{ mt: 2 }}
-      >
-        {writtenUp
-          ? 'Go on writing up'
-          : tally.missing.length > 0
-            ? `Close it without the ${tally.missing.length} missing`
-            : 'The opening is written up'}
-      </Button>
+      {onFinish !== null && (
+        <Button
+          variant="contained"
+          size="large"
+          disabled={busy || waiting > 0}
+          onClick={() => (ask && !asked ? setAsked(true) : onFinish(!writtenUp))}
+          sx={{ mt: 2 }}
+        >
+          {writtenUp
+            ? 'Go on writing up'
+            : tally.missing.length > 0
+              ? `Close it without the ${tally.missing.length} missing`
+              : 'The opening is written up'}
+        </Button>
+      )}
+      {onFinish === null && (
+        <Button component={Link} href="/mine" variant="contained" size="large" sx={{ mt: 2 }}>
+          My pieces
+        </Button>
+      )}
       {waiting > 0 && (
         <Typography variant="body2">
           First {count(waiting, 'entry goes', 'entries go')} to the studio’s server.

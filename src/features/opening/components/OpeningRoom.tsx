@@ -3,11 +3,10 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { get, set } from 'idb-keyval';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { v7 } from 'uuid';
 import type { Units } from '@/core/units';
 import type { Witness } from '@/data/witnesses';
-import { useSend } from '@/platform/useSend';
 import { useSay } from '@/ui/Undo';
 import type { Place } from '@/core/looks';
 import {
@@ -25,6 +24,7 @@ import {
 } from '../room';
 import type { PaintChoice } from '../queries';
 import { useOutbox } from '../useOutbox';
+import { CodeField } from './CodeField';
 import { ConflictDialog } from './ConflictDialog';
 import { Finish } from './Finish';
 import { PieceInHand } from './PieceInHand';
@@ -33,8 +33,9 @@ import { RoomHead } from './RoomHead';
 import * as contracts from '../contracts';
 import { ConePacks } from '@/features/firings';
 import type { RecordInput, SeenInput } from '../contracts';
-import { takeOut as takingOut } from '../../loading/contracts';
-import { join as joining } from '../in-hand-contracts';
+import { useFiringActs } from '../useFiringActs';
+import { faultsHere, useWhy } from '../useWhy';
+import { WhyHere } from './WhyHere';
 import { sameStack, statusWords, unreadOf } from '../status';
 
 type Drafts = Record<string, SeenInput>;
@@ -53,11 +54,18 @@ export function OpeningRoom(props: {
   place: Place;
   writtenUp: boolean;
   start: string | null;
+  /** Open cases of the clinic on pieces of this firing, by piece. */
+  cases: Readonly<Record<string, string>>;
+  /** What the whole load shares, by what is on the server. */
+  shared: ReactNode;
+  /** May they say what is of the whole firing: its cones, who was in it, that it is written up? */
+  keeps: boolean;
 }) {
   const router = useRouter();
   const say = useSay();
   const { box, state } = useOutbox(props.firingId);
-  const { act, busy, problem } = useSend();
+  const { act, busy, problem, takeOut, join, finish } = useFiringActs(props.firingId);
+  const why = useWhy(box, props.firingId, props.cases);
   const [pieces, setPieces] = useState(props.pieces);
   const [drafts, setDrafts] = useState<Drafts>({});
   const [previews, setPreviews] = useState<Record<string, string[]>>({});
@@ -124,6 +132,8 @@ export function OpeningRoom(props: {
     setAt(id);
     setZone(null);
     setChosen(new Set([id]));
+    // The last page speaks of what has been written up meanwhile.
+    if (id === 'finish' && state.waiting === 0) router.refresh();
     window.scrollTo({ top: 0 });
   };
   const takePictures = async (files: readonly File[]): Promise<void> => {
@@ -200,45 +210,54 @@ export function OpeningRoom(props: {
       window.location.reload();
     }
   };
-  const takeOut = async ({ joined }: RoomPiece): Promise<void> => {
-    const answer = await act(takingOut, {
-      firingId: props.firingId,
-      placementIds: [joined ?? ''],
-    });
-    if (!answer.ok) return say(answer.problem.message);
-    router.replace(`/opening/${props.firingId}`);
-    router.refresh();
-  };
-  const join = async (code: string): Promise<void> => {
-    const answer = await act(joining, { firingId: props.firingId, code });
-    if (!answer.ok) return say(answer.problem.message);
-    // Its drawing, layers and flags come with the page.
-    router.replace(`/opening/${props.firingId}?piece=${code}`);
-    router.refresh();
-  };
-  const finish = async (done: boolean): Promise<void> => {
-    const answer = await act(contracts.finish, { firingId: props.firingId, done });
-    if (!answer.ok) return;
-    say(done ? 'The opening is written up' : 'The opening is open again');
-    router.push(`/kilns/firings/${props.firingId}`);
-    router.refresh();
+  const faults = piece === undefined ? [] : faultsHere(piece, seen);
+  const askWhy = async (): Promise<void> => {
+    if (piece === undefined) return;
+    // What is being said of it comes first: the clinic reads what was written up.
+    if (drafts[key] !== undefined) await save(false);
+    await why.ask(piece, faults);
   };
   return (
     <Box sx={{ minHeight: '100dvh' }}>
       <RoomHead
         title={props.title}
         reached={props.reached}
-        firingId={props.firingId}
+        leave={props.keeps ? `/kilns/firings/${props.firingId}` : '/mine'}
         status={statusWords(state, written.size, pieces.length)}
         onSend={state.waiting > 0 && !state.sending ? () => void box?.flush() : null}
       />
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '290px minmax(0,1fr)' } }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', md: '290px minmax(0,1fr)' },
+          gridTemplateRows: { md: 'auto 1fr' },
+        }}
+      >
+        {/* On top on a phone: pots come out in no order. */}
         <Box
           sx={{
-            p: 2,
+            px: 2,
+            pt: 2,
+            order: 0,
             borderRight: { md: '1px solid' },
             borderColor: { md: 'divider' },
-            order: { xs: 2, md: 1 },
+          }}
+        >
+          <CodeField
+            pieces={pieces}
+            onPick={pick}
+            onJoin={props.keeps ? (code) => void join(code) : null}
+          />
+        </Box>
+        <Box
+          sx={{
+            px: 2,
+            pb: 2,
+            pt: 1,
+            borderRight: { md: '1px solid' },
+            borderColor: { md: 'divider' },
+            order: { xs: 2, md: 2 },
+            gridRow: { md: 2 },
           }}
         >
           <PlanList
@@ -246,15 +265,17 @@ export function OpeningRoom(props: {
             written={written}
             at={at}
             onPick={pick}
-            firingId={props.firingId}
-            onJoin={(code) => void join(code)}
+            strangers={props.keeps ? `/tests/fired?firing=${props.firingId}` : null}
             extra={[
-              { id: 'cones', label: 'Cones' },
+              ...(props.keeps ? [{ id: 'cones', label: 'Cones' }] : []),
               { id: 'finish', label: `${written.size} of ${pieces.length}` },
             ]}
           />
         </Box>
-        <Box component="main" sx={{ p: 2, order: { xs: 1, md: 2 }, minWidth: 0 }}>
+        <Box
+          component="main"
+          sx={{ p: 2, order: 1, minWidth: 0, gridColumn: { md: 2 }, gridRow: { md: '1 / span 2' } }}
+        >
           {at === 'cones' && (
             <>
               <Typography variant="h1" sx={{ mb: 2 }}>
@@ -278,8 +299,9 @@ export function OpeningRoom(props: {
               onCones={() => pick('cones')}
               busy={busy}
               problem={problem}
-              onFinish={(done) => void finish(done)}
+              onFinish={props.keeps ? (done) => void finish(done) : null}
               onPick={(code) => pick(pieces.find((one) => one.code === code)?.id ?? 'finish')}
+              shared={props.shared}
             />
           )}
           {piece && seen && (
@@ -302,8 +324,16 @@ export function OpeningRoom(props: {
               chosen={chosen.size === 0 ? new Set([piece.id]) : chosen}
               onChosen={setChosen}
               onPicture={(files) => void takePictures(files)}
-              onTakeOut={looksAt(piece, null).length > 0 ? null : () => void takeOut(piece)}
+              onTakeOut={looksAt(piece, null).length > 0 ? null : () => void takeOut(piece.joined)}
               onSave={(next) => void save(next)}
+              why={
+                <WhyHere
+                  caseId={why.caseOf(piece.id)}
+                  waiting={state.waiting > 0}
+                  faults={faults}
+                  onAsk={() => void askWhy()}
+                />
+              }
             />
           )}
         </Box>

@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
 import type { Units } from '@/core/units';
 import { KEY_LIKELY, describeRegion, describeZone, zoneKey, zonesOf } from '@/core/zones';
 import Link from '@/ui/Link';
@@ -44,6 +45,8 @@ export type InHand = {
   onSave: (next: boolean) => void;
   /** Takes a piece out again that was put in by mistake; null where it is written up. */
   onTakeOut: (() => void) | null;
+  /** The way to the clinic. */
+  why?: ReactNode;
 };
 
 /** The piece in hand: what lies on it, its pictures, and what is to be said of it. */
@@ -231,6 +234,7 @@ export function PieceInHand(props: InHand) {
                 ? `Save ${props.chosen.size}, next`
                 : 'Save, next piece'}
           </Button>
+          {props.why}
         </Box>
       </Box>
     </Box>

@@ -8,13 +8,14 @@ import Link from '@/ui/Link';
 export function RoomHead({
   title,
   reached,
-  firingId,
+  leave,
   status,
   onSend,
 }: {
   title: string;
   reached: string;
-  firingId: string;
+  /** Where one goes from here. */
+  leave: string;
   status: string;
   /** Sends what waits on this device; null when nothing does. */
   onSend: (() => void) | null;
@@ -52,7 +53,7 @@ export function RoomHead({
           Send now
         </Button>
       )}
-      <Button component={Link} href={`/kilns/firings/${firingId}`} size="small">
+      <Button component={Link} href={leave} size="small">
         Leave
       </Button>
     </Box>

@@ -1,10 +1,12 @@
 import { notFound, redirect } from 'next/navigation';
 import { findFiring } from '@/data/firings';
+import { listCases } from '@/data/clinic';
 import { listWitnesses } from '@/data/witnesses';
 import { unitsOf } from '@/data/studio';
-import { permit } from '@/features/people';
+import { may, permit } from '@/features/people';
 import { OpeningRoom } from '../components/OpeningRoom';
 import { openingRoom } from '../queries';
+import { LoadComplaints } from '../../clinic/rooms/LoadComplaints';
 import { SignInAgainHost } from '../../shell';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
@@ -17,13 +19,20 @@ export async function OpeningPage({
   params: Promise<{ id: string }>;
   searchParams: Promise<{ piece?: string; look?: string }>;
 }) {
-  const { person, studio } = await enter(permit('keep records'));
+  const { person, studio } = await enter(permit('write of own pieces'));
+  // Who does not keep the records writes up what is their own.
+  const keeps = may(person, 'keep records');
   const { id } = await params;
   const db = database();
   const firing = /^[0-9a-f-]{36}$/.test(id) ? await findFiring(db, id) : null;
   if (firing === null) notFound();
-  if (firing.status !== 'opened') redirect(`/kilns/firings/${id}`);
-  const [room, witnesses] = await Promise.all([openingRoom(db, firing), listWitnesses(db, [id])]);
+  if (firing.status !== 'opened') redirect(keeps ? `/kilns/firings/${id}` : '/mine');
+  const [room, witnesses, cases] = await Promise.all([
+    openingRoom(db, firing, keeps ? null : person.id),
+    listWitnesses(db, [id]),
+    listCases(db, { firingId: id, open: true }),
+  ]);
+  if (!keeps && room.pieces.length === 0) notFound();
   const { piece, look } = await searchParams;
   return (
     <>
@@ -35,13 +44,18 @@ export async function OpeningPage({
         reached={reachedWords(firing)}
         pieces={room.pieces}
         coatings={room.coatings}
-        cones={witnesses.get(id) ?? []}
+        cones={keeps ? (witnesses.get(id) ?? []) : []}
         target={firing.targetCone}
         person={{ id: person.id, name: person.name }}
         place={look === 'desk' ? 'desk' : room.place}
         units={unitsOf(studio)}
         writtenUp={firing.writtenUpAt !== null}
         start={piece ?? null}
+        cases={Object.fromEntries(
+          cases.flatMap((one) => (one.pieceId === null ? [] : [[one.pieceId, one.id]])),
+        )}
+        shared={keeps && <LoadComplaints src={db} firingId={id} />}
+        keeps={keeps}
       />
       <SignInAgainHost login={person.login} />
     </>

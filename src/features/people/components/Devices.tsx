@@ -47,7 +47,7 @@ export function Devices({
                 <Button
                   size="small"
                   disabled={busy}
-                  aria-label={`Sign out ${device || 'unknown device'}`}
+                  aria-label={`Sign out there: ${device || 'unknown device'}`}
                   onClick={() =>
                     void after(act(contracts.endSession, { sessionId: id }), 'Signed out there')
                   }

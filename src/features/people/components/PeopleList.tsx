@@ -134,7 +134,7 @@ export function PeopleList({
                         size="small"
                         href={`/api/people/${person.id}`}
                         download
-                        aria-label={`What is on record of ${person.name}`}
+                        aria-label={`On record: ${person.name}`}
                       >
                         On record
                       </Button>
@@ -142,7 +142,7 @@ export function PeopleList({
                         <Button
                           size="small"
                           disabled={busy}
-                          aria-label={`Take out the name of ${person.name}`}
+                          aria-label={`Take out name … of ${person.name}`}
                           onClick={() => setLeaving(person)}
                         >
                           Take out name …

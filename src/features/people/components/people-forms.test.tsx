@@ -170,9 +170,9 @@ test('one signs out elsewhere one by one or at once, never here by mistake', asy
       sessions={[session('a', 'Firefox on Linux', true), session('b', 'Chrome on Android'), session('c', '')]} // prettier-ignore
     />,
   );
-  expect(screen.queryByRole('button', { name: 'Sign out Firefox on Linux' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Sign out there: Firefox on Linux' })).toBeNull();
   expect(screen.getByText('Firefox on Linux (this one)')).toBeTruthy();
-  await press(hand, 'Sign out Chrome on Android');
+  await press(hand, 'Sign out there: Chrome on Android');
   await press(hand, 'Sign out everywhere else');
   expect(sent.map(({ path, body }) => [path, body.input])).toEqual([
     ['/api/act/people.end-session', { sessionId: 'b' }],
@@ -197,10 +197,10 @@ test('a name is taken out only of somebody who may not sign in, and only when it
     { ...one, id: 'noor', name: 'Noor', disabled: false },
   ];
   show(<PeopleList people={people} invitations={[]} own="me" backups={['1 Mar, 03:10', '2 Mar, 03:10']} />); // prettier-ignore
-  const record = screen.getByRole('link', { name: 'What is on record of Wim' });
+  const record = screen.getByRole('link', { name: 'On record: Wim' });
   expect(record.getAttribute('href')).toBe('/api/people/wim');
-  expect(screen.queryByRole('link', { name: 'What is on record of Noor' })).toBeNull();
-  const offered = screen.getAllByRole('button', { name: /^Take out the name/ });
+  expect(screen.queryByRole('link', { name: 'On record: Noor' })).toBeNull();
+  const offered = screen.getAllByRole('button', { name: /^Take out name …/ });
   expect(offered).toHaveLength(1);
   await hand.click(offered[0]!);
   expect(screen.getByText(/2 backups of 1 Mar, 03:10; 2 Mar, 03:10/)).toBeTruthy();

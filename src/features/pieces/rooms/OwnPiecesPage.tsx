@@ -3,7 +3,9 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { describePiece, nameIn } from '@/core/zones';
-import { glazeFirings, openFiringsOf } from '@/data/placements';
+import { count } from '@/core/units';
+import { Line, Lines } from '@/ui/Lines';
+import { glazeFirings, openFiringsOf, ownUnwritten } from '@/data/placements';
 import { listPhotos } from '@/data/photos';
 import { listPieces } from '@/data/pieces';
 import { facesOf, layersOf } from '@/data/layers';
@@ -24,13 +26,14 @@ export async function OwnPiecesPage() {
   const db = database();
   const pieces = await listPieces(db, { ownerId: person.id });
   const ids = pieces.map((piece) => piece.id);
-  const [faces, layers, open, fired, photos, coatings] = await Promise.all([
+  const [faces, layers, open, fired, photos, coatings, out] = await Promise.all([
     facesOf(db, ids),
     layersOf(db, ids, ['done']),
     openFiringsOf(db, ids),
     glazeFirings(db, ids),
     listPhotos(db, { pieceIds: ids }),
     listCoatings(db),
+    ownUnwritten(db, person.id),
   ]);
   const { coming } = await firingCalendar(db);
   const coat = nameIn(coatNames(coatings));
@@ -58,6 +61,26 @@ export async function OwnPiecesPage() {
             <Typography sx={{ whiteSpace: 'pre-line' }}>{firing.notice}</Typography>
           </Box>
         ))}
+      {out.length > 0 && (
+        <Lines>
+          {out.map(({ firingId, label, pieces: n }) => (
+            <Line
+              key={firingId}
+              figure={n}
+              act={
+                <Button component={Link} href={`/opening/${firingId}`} variant="contained">
+                  Write them up
+                </Button>
+              }
+            >
+              <Typography sx={{ fontWeight: 650 }}>
+                {count(n, 'piece')} of yours came out of {label}
+              </Typography>
+              <Typography variant="body2">Nobody has written up yet how they came out.</Typography>
+            </Line>
+          ))}
+        </Lines>
+      )}
       {pieces.length === 0 && (
         <Nothing>
           No piece is in your name yet. A technician or teacher puts your name to what you make;

@@ -17,7 +17,8 @@ import { Silhouette, paintsOf, zoneLines } from '@/features/drawings';
 import { may, maySeePiece, mayTouchPiece, permit } from '@/features/people';
 import { PictureDrop } from '../../media';
 import { listCases } from '@/data/clinic';
-import { Why } from '../../clinic';
+import { maySeeCase, Why } from '../../clinic';
+import { UseTests } from '../../usetests/rooms/UseTests';
 import { CorrectLayers } from '../components/CorrectLayers';
 import { EditPiece } from '../components/EditPiece';
 import { PutRight } from '../components/PutRight';
@@ -48,7 +49,9 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
   const units: Units = unitsOf(studio);
   const { coatings, bodies, choices, photos, observations, placements, firings, open, times } =
     await pieceRoom(db, piece);
-  const cases = await listCases(db, { pieceId: piece.id, open: true });
+  const cases = (await listCases(db, { pieceId: piece.id, open: true })).filter((one) =>
+    maySeeCase(person, one),
+  );
   const coats = coatsOn({ faces: piece.faces, layers: piece.done });
   const cautions = firedCautions(coats.flatMap(await cautionsOf(db, coats)));
   const body = bodies.find((one) => one.id === piece.bodyId);
@@ -195,18 +198,16 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                   timeZone={studio.timeZone}
                   units={units}
                 />
+                {firing?.status === 'opened' && faultsOf(observations, one.firingId).length > 0 && (
+                  <Why
+                    pieceId={piece.id}
+                    firingId={one.firingId}
+                    signs={faultsOf(observations, one.firingId)}
+                    open={cases.find((found) => found.firingId === one.firingId)?.id ?? null}
+                  />
+                )}
                 {firing?.status === 'opened' &&
-                  (own || piece.ownerId === null) &&
-                  faultsOf(observations, one.firingId).length > 0 && (
-                    <Why
-                      pieceId={piece.id}
-                      firingId={one.firingId}
-                      signs={faultsOf(observations, one.firingId)}
-                      open={cases.find((found) => found.firingId === one.firingId)?.id ?? null}
-                    />
-                  )}
-                {firing?.status === 'opened' &&
-                  keeps &&
+                  own &&
                   observations.some((seen) => seen.firingId === one.firingId) && (
                     <Button
                       component={Link}
@@ -222,7 +223,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                   observations.every((seen) => seen.firingId !== one.firingId) && (
                     <Typography>
                       Not written up yet.{' '}
-                      {keeps && (
+                      {own && (
                         <Link href={`/opening/${firing.id}?piece=${piece.code}`}>Write it up</Link>
                       )}
                     </Typography>
@@ -230,6 +231,15 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               </Box>
             ))}
           </Section>
+          <div id="use-tests">
+            <UseTests
+              src={db}
+              pieceId={piece.id}
+              photos={photos}
+              timeZone={studio.timeZone}
+              writes={own}
+            />
+          </div>
           {own && (
             <Section title="Flags">
               <FlagList pieceId={piece.id} flags={piece.flags} mayClear={keeps} />

@@ -4,12 +4,12 @@ import Typography from '@mui/material/Typography';
 import { notFound } from 'next/navigation';
 import { listPhotos } from '@/data/photos';
 import { listPieces } from '@/data/pieces';
-import { permit } from '@/features/people';
+import { may, permit } from '@/features/people';
 import { Blank, Board, Legend, sharesOf } from '../components/Board';
 import { CompareTiles } from '../components/CompareTiles';
 import { ConcludeForm, ReopenButton } from '../components/ConcludeForm';
 import { Sheets } from '../components/Sheets';
-import { questionData, ripe } from '../server';
+import { questionSeen, ripe } from '../server';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import Link from '@/ui/Link';
@@ -18,12 +18,13 @@ import { Picture } from '@/ui/Picture';
 import { day } from '@/ui/time';
 
 export async function QuestionPage({ params }: { params: Promise<{ no: string }> }) {
-  const { studio } = await enter(permit('see records'));
+  const { person, studio } = await enter(permit('see the chart'));
   const { no } = await params;
   const db = database();
-  const data = await questionData(db, Number(no));
+  const data = await questionSeen(db, person, Number(no));
   if (data === null) notFound();
   const { question, tiles, sheets, names } = data;
+  const keeps = may(person, 'keep records');
   const { design } = question;
   const corners: readonly string[] = design !== null && 'corners' in design ? design.corners : [];
   const [target] =
@@ -70,7 +71,7 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
         ))}
       </Box>
       {question.conclusion && (
-        <Section title="Concluded" acts={<ReopenButton id={question.id} />}>
+        <Section title="Concluded" acts={keeps && <ReopenButton id={question.id} />}>
           <Typography sx={{ fontSize: '1.2rem', maxWidth: 760 }}>
             {question.conclusion.said}
           </Typography>
@@ -178,7 +179,7 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
               />
             </Section>
           )}
-          {question.conclusion === null && (
+          {question.conclusion === null && keeps && (
             <Section title={ripe(question) ? 'All tiles are out: what came of it?' : 'Conclude'}>
               {ripe(question) || tiles.length === 0 ? (
                 <ConcludeForm question={question} />

@@ -14,6 +14,7 @@ import Link from '@/ui/Link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { SignInAgainHost } from './SignInAgainHost';
+import { WaitingWishes } from './WaitingWishes';
 
 const Finder = dynamic(() => import('./Finder').then((module) => module.Finder), { ssr: false });
 
@@ -157,6 +158,7 @@ export function Shell({
       <Box sx={{ flex: 1, minWidth: 0 }}>{children}</Box>
       {open === 'finder' && <Finder onClose={() => setOpen(null)} />}
       {open === 'keys' && <Keys onClose={() => setOpen(null)} />}
+      <WaitingWishes />
       <SignInAgainHost login={login} />
     </Box>
   );

@@ -14,6 +14,7 @@ import { database } from '@/platform/database';
 import { Page, Section } from '@/ui/Page';
 import { listBodies } from '@/data/bodies';
 import { entryAt } from '@/data/entries';
+import { WhatGoesWrong } from '../../clinic/rooms/WhatGoesWrong';
 import { MergeLink } from '../../merging';
 
 export async function BodyPage({ params }: { params: Promise<{ slug: string }> }) {
@@ -44,6 +45,12 @@ export async function BodyPage({ params }: { params: Promise<{ slug: string }> }
       />
       {body !== null && (
         <Box sx={{ mt: 4 }}>
+          <WhatGoesWrong
+            src={database()}
+            person={person}
+            of={{ kind: 'body', id: body.id }}
+            among={{ bodyId: body.id }}
+          />
           {placed && (
             <Section title="How glazes fit it, by your pieces">
               <Typography sx={{ fontWeight: 650 }}>{placedWords(placed)}</Typography>

@@ -8,6 +8,7 @@ import { mixDensity, percentOf } from '@/core/slurry';
 import { cellsOfCoating } from '@/data/board';
 import { entriesOf } from '@/data/buckets';
 import { cautionsOf } from '@/data/cautions';
+import { WhatGoesWrong } from '../../clinic/rooms/WhatGoesWrong';
 import { BucketActs } from '../components/BucketActs';
 import { BucketLog } from '../components/BucketLog';
 import { PotFit } from '../components/PotFit';
@@ -21,7 +22,7 @@ import { day } from '@/ui/time';
 import { listBodies } from '@/data/bodies';
 
 export async function BucketPage({ params }: { params: Promise<{ id: string }> }) {
-  const { studio, db, id, keeps, bucket, recipe } = await bucketRoom(params);
+  const { person, studio, db, id, keeps, bucket, recipe } = await bucketRoom(params);
   const materials = new Map((await recipeMaterials(db)).map((one) => [one.id, one]));
   const density = mixDensity(
     (recipe?.lines ?? []).map((line) => ({
@@ -90,6 +91,14 @@ export async function BucketPage({ params }: { params: Promise<{ id: string }> }
           </Box>
         )}
       </Section>
+      {keeps && (
+        <WhatGoesWrong
+          src={db}
+          person={person}
+          of={{ kind: 'bucket', id }}
+          among={{ slugs: [bucket.coatingSlug] }}
+        />
+      )}
       {keeps && (
         <BucketLog
           bucket={bucket}

@@ -12,6 +12,7 @@ import { firedVersions, recipesOf } from '@/data/recipes';
 import { countStore, isBeginning } from '@/data/studio';
 import { may, permit } from '@/features/people';
 import { CoatingForm } from '../components/forms';
+import { WhatGoesWrong } from '../../clinic/rooms/WhatGoesWrong';
 import { RecipeRoom } from '../components/RecipeRoom';
 import { VersionList } from '../components/VersionList';
 import { bodyFits, recipeMaterials } from '../server';
@@ -172,6 +173,12 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
           </Box>
         )}
       </Section>
+      <WhatGoesWrong
+        src={db}
+        person={person}
+        of={{ kind: 'coating', id: coating.id }}
+        among={{ slugs: [coating.slug] }}
+      />
       {keeps && (
         <Section title="Recipe">
           {against.map(({ body, name, says }) => (

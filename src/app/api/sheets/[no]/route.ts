@@ -1,5 +1,4 @@
-import { may } from '@/features/people';
-import { questionData, sheetPdf } from '@/features/questions/server';
+import { questionSeen, sheetPdf } from '@/features/questions/server';
 import { database } from '@/platform/database';
 import { problemOf } from '@/platform/operation';
 import { notFound, Refusal } from '@/platform/refusal';
@@ -14,10 +13,8 @@ export async function GET(
   try {
     const person = await currentPerson();
     if (person === null) throw new Refusal({ code: 'not-signed-in', message: 'Sign in first.' });
-    if (!may(person, 'see records'))
-      throw new Refusal({ code: 'not-allowed', message: 'The sheets are for those who mix.' });
     const { no } = await params;
-    const data = await questionData(database(), Number(no));
+    const data = await questionSeen(database(), person, Number(no));
     const only = new URL(http.url).searchParams.get('sheet');
     const sheets = data?.sheets.filter(({ key }) => only === null || key === only) ?? [];
     if (data === null || sheets.length === 0) throw notFound('This sheet');

@@ -1,0 +1,1 @@
+export * as usetestsOperations from './actions';
