@@ -1,11 +1,12 @@
 import { COMPLAINTS, diagnose } from '../src/core/diagnosis';
 import type { Row } from '../src/data/database';
 import { evidenceOf } from '../src/features/clinic/evidence';
+import { readRates } from '../src/features/clinic/rates';
 import type { Reached } from '../src/keeper/server';
 import { clock, median, ratio } from './measure';
 import { bring, csv, studio } from './studio';
 
-/** A ranking, which has to follow a touch; the evidence of a piece in a studio of 20,000. */
+/** A ranking, which has to follow a touch; the evidence of a piece and what goes with a fault in a studio of 50,000. */
 export async function benchClinic(server: Reached): Promise<void> {
   const facts = { thickness: 'worse-thick', heat: 'upper', bisque: 'fast' };
   const each = COMPLAINTS.map(({ id }) => {
@@ -19,13 +20,13 @@ export async function benchClinic(server: Reached): Promise<void> {
     `A ranking with what to ask and try: median ${median([...each]).toFixed(1)} ms, worst complaint ${Math.max(...each).toFixed(1)} ms, two complaints ${both.toFixed(1)} ms (wanted: under 5)`,
   );
   const db = await studio(server, 'bench_clinic');
-  await bring(db, csv(20_000));
+  await bring(db, csv(50_000));
   const pairs = (await db('sighting')
     .limit(200)
     .select('piece_id', 'firing_id', 'cell_id')) as Row[];
   const at = (i: number): Row => pairs[Math.abs(i) % pairs.length]!;
   await ratio(
-    'Evidence of one piece of 20,000',
+    'Evidence of one piece of 50,000',
     3,
     40,
     (i) => evidenceOf(db, { pieceId: at(i).piece_id, firingId: at(i).firing_id, complaint: 'pit' }),
@@ -53,6 +54,21 @@ export async function benchClinic(server: Reached): Promise<void> {
           .limit(4000),
       ]);
     },
+  );
+  const sign = JSON.stringify({ sign: 'pit', wanted: false });
+  await ratio(
+    'What goes with a fault, over 50,000',
+    2,
+    8,
+    // Not the kept answer: what it costs when something was written.
+    () => readRates(db, 'pit', {}),
+    // The floor: one scan of what was seen, with the fault looked for in each.
+    () =>
+      db('sighting')
+        .join('cell', 'cell.id', 'sighting.cell_id')
+        .groupBy('sighting.cell_id', 'sighting.firing_id')
+        .select('sighting.cell_id', 'sighting.firing_id')
+        .select(db.raw('COUNT(*) AS n, SUM(JSON_CONTAINS(sighting.signs, ?)) AS shown', [sign])),
   );
   await db.destroy();
 }

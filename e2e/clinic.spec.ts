@@ -13,11 +13,17 @@ async function pitted(page: Page): Promise<string> {
   return data.pieces.find(({ signs }) => signs.some((one) => one.sign === 'pit' && !one.wanted))!.code; // prettier-ignore
 }
 
-test('from a pitted piece to a ranked cause in one act, and to the tiles of its next test in two; closed with what it was', async ({
+test('from the Bench to a pitted piece, its ranked causes and the tiles of the next test in five acts; closed with what it was', async ({
   page,
 }) => {
   await signIn(page, DEMO(), 'tomasz');
-  await page.goto(`${DEMO()}/pieces/${await pitted(page)}`);
+  const code = await pitted(page);
+  await page.goto(`${DEMO()}/bench`);
+  // Five acts from the Bench: a key, a filled field, three touches.
+  await page.keyboard.press('/');
+  await page.getByRole('combobox', { name: 'Find' }).fill(code);
+  await page.getByRole('option').filter({ hasText: code }).first().click();
+  await expect(page).toHaveURL(new RegExp(`/pieces/${code}`));
   await page.getByRole('button', { name: 'Why?' }).first().click();
   await expect(page).toHaveURL(/\/clinic\/cases\//);
   // The demo’s truth: the coat that holds silicon carbide, and only where it is thick.
@@ -66,6 +72,25 @@ test('a student on a phone: a fault in the hand, named by its drawing, asked abo
   );
   await expect(first(page)).toContainText('Plaster in the clay');
   await expect(question).toHaveCount(0);
+  await accessible(page);
+  await context.close();
+});
+
+test('a student on a phone: from a pitted piece to its causes and the sheets of the next test in three touches', async ({
+  browser,
+  page: desk,
+}) => {
+  await signIn(desk, DEMO(), 'tomasz');
+  const code = await pitted(desk);
+  const { context, page } = await phoneOf(browser, 'pilar');
+  await page.goto(`${DEMO()}/pieces/${code}`);
+  await page.getByRole('button', { name: 'Why?' }).first().tap();
+  await expect(first(page)).toContainText('Silicon carbide in the stack');
+  await page.getByRole('button', { name: 'Make its tiles' }).first().tap();
+  await expect(page).toHaveURL(/\/tests\/questions\/\d+$/);
+  await expect(page.getByRole('tab', { name: 'Glazing order' })).toBeVisible();
+  await expect(page.getByRole('tab', { name: 'Weigh out' })).toHaveCount(0);
+  await expect(page.getByText('conclude all the same', { exact: false })).toHaveCount(0);
   await accessible(page);
   await context.close();
 });

@@ -21,6 +21,18 @@ test('an empty studio: set up, make a matrix, load, fire, open with pictures, an
   await page.getByRole('button', { name: 'Open the studio' }).click();
   await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
 
+  // A clinic without records says so, and still takes what somebody holds in the hand.
+  await page.goto(`${base}/clinic`);
+  await expect(page.getByText('Nothing is open.', { exact: false })).toBeVisible();
+  await page.goto(`${base}/clinic/drill`);
+  await expect(page.getByText('There are not enough of them yet.', { exact: false })).toBeVisible();
+  await page.goto(`${base}/clinic`);
+  await page.getByRole('button', { name: /^Crazing/ }).click();
+  await expect(page.getByText('No piece stands behind this case', { exact: false })).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Causes, the likeliest first' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What goes with it in our records' })).toHaveCount(0); // prettier-ignore
+  await page.goto(`${base}/bench`);
+
   await page.getByRole('link', { name: 'Add a body' }).click();
   await page.getByLabel('Name').fill('Heron');
   await page.getByLabel('From cone').fill('5');
