@@ -66,7 +66,7 @@ export function server(answer: (sent: Posted) => object): Posted[] {
     const posted = { path, body: JSON.parse(text) as Posted['body'] };
     sent.push(posted);
     const said = answer(posted);
-    return { status: 200, json: async () => said };
+    return { status: 200, headers: { get: () => null }, json: async () => said };
   }) as unknown as typeof fetch;
   return sent;
 }

@@ -2,6 +2,8 @@
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import type { Contract } from './contract';
+import { noteClock } from './device/clock';
+import { pagePerson } from './device/person';
 import type { Problem } from './refusal';
 
 export type Sent<T> =
@@ -27,11 +29,13 @@ const saying = (init: RequestInit): RequestInit =>
 /** A request whose answer is always an Answer, whatever the network does. */
 export async function call<T>(path: string, init: RequestInit): Promise<Sent<T>> {
   let response: Response;
+  const asked = Date.now();
   try {
     response = await fetch(path, saying(init));
   } catch {
     return { ok: false, problem: OFFLINE };
   }
+  noteClock(response.headers.get('date'), asked, Date.now());
   try {
     return (await response.json()) as Sent<T>;
   } catch {
@@ -71,25 +75,36 @@ export const send = <I extends z.ZodType, R>(
 export type Kept = { id: string; name: string; input: unknown; file?: File | null };
 
 /** Problems that pass by themselves: the same can be sent again later. */
-const PASSING = new Set(['offline', 'failed', 'database-away', 'not-signed-in', 'too-many']);
+const PASSING = new Set([
+  'offline',
+  'failed',
+  'database-away',
+  'no-room',
+  'not-signed-in',
+  'other-person',
+  'too-many',
+]);
 export const passes = (code: string): boolean => PASSING.has(code);
 
+/** Sends it under the name of whom this page was made for; the server takes it from nobody else. */
 export async function sendKept<R = unknown>({
   id,
   name,
   input,
   file = null,
 }: Kept): Promise<Sent<R>> {
+  const as = pagePerson() ?? undefined;
   const request = (): Promise<Sent<R>> => {
     if (file === null)
       return call<R>(`/api/act/${name}`, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ id, input }),
+        body: JSON.stringify({ id, input, as }),
       });
     const form = new FormData();
     form.set('id', id);
     form.set('input', JSON.stringify(input));
+    if (as !== undefined) form.set('as', as);
     form.set('file', file);
     return call<R>(`/api/act/${name}`, { method: 'POST', body: form });
   };

@@ -16,8 +16,20 @@ export type Contract<I extends z.ZodType = z.ZodType, R = unknown> = {
   readonly bodyBytes?: number;
   /** A file goes with it: at most so many bytes. */
   readonly fileBytes?: number;
+  /** It can be said without a network: kept on the device, and sent when the server can be reached. */
+  readonly keep?: Keeping<z.input<I>>;
   /** The write that takes this one back, from what was sent and answered. */
   inverse?(sent: z.input<I>, answered: R): Call;
+};
+
+/** How a write is kept on a device. */
+export type Keeping<I> = {
+  /** Which page it belongs to, as in "firing/<id>". */
+  about: (input: I) => string;
+  /** What it is, for its writer, while it waits. */
+  label: (input: I) => string;
+  /** What is sent where the server doubts it and its writer says that it is so. */
+  anyway?: (input: I) => I;
 };
 
 /** A write with what it takes, ready to be sent. */
@@ -68,6 +80,12 @@ export const toggled = <I extends z.ZodType, R>(
     return { contract: one, input: { ...input, [field]: input[field] !== true } };
   },
 });
+
+/** A write that can be said without a network; whoever says it waits for no answer. */
+export const kept = <I extends z.ZodType>(
+  one: Contract<I, null>,
+  keep: Keeping<z.input<I>>,
+): Contract<I, null> => ({ ...one, keep });
 
 /** A write that another one takes back. */
 export const undoneBy = <I extends z.ZodType, R, J extends z.ZodType>(

@@ -49,6 +49,12 @@ const NOT_SIGNED_IN: Problem = {
   message: 'You are not signed in any more. Sign in again; what you typed is still here.',
 };
 
+/** A tablet is shared: a page that was made for one person sends nothing under another's name. */
+const otherPerson = ({ name }: Person): Problem => ({
+  code: 'other-person',
+  message: `${name} is signed in on this device now. What you wrote is still here, and waits until you sign in again.`,
+});
+
 const AWAY: Problem = {
   code: 'database-away',
   message:
@@ -72,12 +78,14 @@ const underWay = new Map<string, Promise<Answer>>();
 export async function perform(
   db: Database,
   definition: Operation,
-  request: { id: string; input: unknown; file?: Upload | null },
+  request: { id: string; input: unknown; as?: string; file?: Upload | null },
   person: Person | null,
   now = new Date(),
 ): Promise<Answer> {
   const refused = mayTry(definition, person);
   if (refused !== null || person === null) return { ok: false, problem: refused ?? NOT_SIGNED_IN };
+  if (request.as !== undefined && request.as !== person.id)
+    return { ok: false, problem: otherPerson(person) };
   const parsed = definition.contract.input.safeParse(request.input);
   if (!parsed.success) {
     const fields = fieldMessages(parsed.error);

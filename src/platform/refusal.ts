@@ -3,6 +3,8 @@ export type Problem = {
   code:
     | 'invalid'
     | 'not-signed-in'
+    /** Somebody else is signed in on this device than the page was made for. */
+    | 'other-person'
     | 'not-allowed'
     | 'not-found'
     | 'conflict'

@@ -4,9 +4,14 @@ import type { Contract } from './contract';
 import type { Upload } from './operation';
 import { refuse } from './refusal';
 
-const shape = z.object({ id: z.uuid(), input: z.unknown() });
+const shape = z.object({
+  id: z.uuid(),
+  input: z.unknown(),
+  /** For whom the page was made that sends it. */
+  as: z.uuid().optional(),
+});
 
-export type ActRequest = { id: string; input: unknown; file: Upload | null };
+export type ActRequest = z.output<typeof shape> & { file: Upload | null };
 
 function parsed(text: string | undefined): unknown {
   try {
@@ -28,12 +33,12 @@ export async function withRequest<T>(
   if (fileBytes === undefined || !isForm(http)) {
     const body = shape.safeParse(await readJson(http, bodyBytes));
     if (!body.success) throw refuse('The request could not be read.');
-    return work({ id: body.data.id, input: body.data.input, file: null });
+    return work({ ...body.data, file: null });
   }
   return withForm(http, { file: fileBytes, fields: bodyBytes }, ({ fields, file }) => {
-    const body = shape.safeParse({ id: fields.id, input: parsed(fields.input) });
+    const body = shape.safeParse({ ...fields, input: parsed(fields.input) });
     if (!body.success || file === null)
       throw refuse('The file did not arrive whole. Send it again.');
-    return work({ id: body.data.id, input: body.data.input, file });
+    return work({ ...body.data, file });
   });
 }

@@ -6,6 +6,7 @@ import type { Problem } from './refusal';
 export const STATUS: Record<Problem['code'], number> = {
   invalid: 422,
   'not-signed-in': 401,
+  'other-person': 401,
   'not-allowed': 403,
   'not-found': 404,
   conflict: 409,

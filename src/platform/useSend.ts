@@ -6,13 +6,18 @@ import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { send, type Sent } from './client';
 import type { Call, Contract } from './contract';
+import { useSender } from './sender/host';
+import type { ToKeep } from './sender/sender';
 
-/** What came back, and the way back where the contract names one. */
-export type Acted<R> = Sent<R> & { undo?: () => void };
+/** What came back, and the way back where the contract names one. `kept`: it waits on this device. */
+export type Acted<R> = Sent<R> & { undo?: () => void; kept?: boolean };
 export type Act = <I extends z.ZodType, R>(
   contract: Contract<I, R>,
   input: z.input<I>,
 ) => Promise<Acted<R>>;
+
+/** Nobody knows whether the server had it. */
+const unsure = (code: string): boolean => ['offline', 'failed', 'database-away'].includes(code);
 
 /**
  * Sends operations from a component: `busy` while one is under way, `problem` in words.
@@ -28,20 +33,43 @@ export function useSend(): {
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const pending = useRef<{ text: string; id: string } | null>(null);
+  const { sender, open } = useSender();
   const takeBack = async ({ contract, input }: Call): Promise<void> => {
-    const answer = await send(contract, input);
-    if (!answer.ok) setProblem(answer.problem.message);
+    const id = v7();
+    const answer = await send(contract, input, id);
+    if (!answer.ok && sender !== null && unsure(answer.problem.code))
+      await sender.add({ id, name: contract.name, input, label: 'Undo', about: 'undo' });
+    else if (!answer.ok) setProblem(answer.problem.message);
     router.refresh();
+  };
+  const keep = async <I extends z.ZodType, R>(
+    contract: Contract<I, R>,
+    input: z.input<I>,
+    id: string,
+  ): Promise<Acted<R> | null> => {
+    if (contract.keep === undefined || sender === null) return null;
+    const item = keeping(contract, input, id);
+    await sender.add(item);
+    // Only what answers nothing is kept.
+    return { ok: true, data: null as R, undo: () => void sender.takeBack(id), kept: true };
   };
   const act: Act = async (contract, input) => {
     const text = JSON.stringify([contract.name, input]);
     const id = pending.current?.text === text ? pending.current.id : v7();
     setBusy(true);
     setProblem(null);
-    const answer = await send(contract, input, id);
-    const unsure =
-      !answer.ok && ['offline', 'failed', 'database-away'].includes(answer.problem.code);
-    pending.current = unsure ? { text, id } : null;
+    // What was written before goes first.
+    const behind = open?.some(({ state }) => state !== 'refused') === true;
+    const first = behind ? await keep(contract, input, id) : null;
+    const answer = first ?? (await send(contract, input, id));
+    const doubtful = !answer.ok && unsure(answer.problem.code);
+    const later = doubtful ? await keep(contract, input, id) : first;
+    if (later !== null) {
+      pending.current = null;
+      setBusy(false);
+      return later;
+    }
+    pending.current = doubtful ? { text, id } : null;
     setBusy(false);
     if (!answer.ok) {
       setProblem(answer.problem.message);
@@ -51,6 +79,26 @@ export function useSend(): {
     return back === undefined ? answer : { ...answer, undo: () => void takeBack(back) };
   };
   return { busy, problem, clear: () => setProblem(null), act };
+}
+
+/** A write as the sender keeps it, with what takes it back where that can be said without an answer. */
+export function keeping<I extends z.ZodType, R>(
+  contract: Contract<I, R>,
+  input: z.input<I>,
+  id: string = v7(),
+): ToKeep {
+  const { keep } = contract;
+  if (keep === undefined) throw new Error(`${contract.name} cannot wait on a device.`);
+  const back = contract.inverse?.(input, null as R);
+  return {
+    id,
+    name: contract.name,
+    input,
+    label: keep.label(input),
+    about: keep.about(input),
+    back: back === undefined ? null : { name: back.contract.name, input: back.input },
+    anyway: keep.anyway === undefined ? null : { input: keep.anyway(input) },
+  };
 }
 
 /** Puts the server's messages beside the fields they speak of; `prefix` is stripped from their paths. */

@@ -1,4 +1,3 @@
 /** From a fault to its cause and the next test. */
-export { Wishes } from './components/Wishes';
 export { Why } from './components/Why';
 export { maySeeCase } from './who-may';

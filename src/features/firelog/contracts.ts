@@ -2,7 +2,10 @@ import { z } from 'zod';
 import { momentField } from '@/platform/fields';
 import { LOG_KINDS } from '@/core/firing';
 import { ATMOSPHERES } from '@/core/signs';
-import { answers, contract, toggled, undoneBy, withMuch } from '@/platform/contract';
+import { answers, contract, kept, toggled, undoneBy, withMuch } from '@/platform/contract';
+
+/** Under which name what is said of a firing is kept on a device. */
+export const aboutFiring = ({ firingId }: { firingId: string }): string => `firing/${firingId}`;
 
 export const strikeSchema = z.object({
   firingId: z.uuid(),
@@ -24,12 +27,19 @@ export const readSchema = z.object({
   /** Said when asked whether a strange reading is really so. */
   sure: z.boolean().default(false),
 });
-export const read = undoneBy(contract('firelog.read', readSchema), strike, ({ firingId, at }) => ({
-  firingId,
-  at,
-  struck: true,
-  why: '',
-}));
+export const read = kept(
+  undoneBy(contract('firelog.read', readSchema), strike, ({ firingId, at }) => ({
+    firingId,
+    at,
+    struck: true,
+    why: '',
+  })),
+  {
+    about: aboutFiring,
+    label: ({ celsius, at }) => `Reading of ${at.slice(11, 16)} UTC: ${Math.round(celsius)} °C`,
+    anyway: (input) => ({ ...input, sure: true }),
+  },
+);
 const moments = z.array(z.number().int()).max(2000);
 export const keepPaper = toggled(
   contract(
@@ -121,14 +131,16 @@ export const entrySchema = z.object({
   atmosphere: z.enum(ATMOSPHERES).nullable().default(null),
   text: z.string().trim().max(500, 'At most 500 characters.').default(''),
 });
-export const write = undoneBy(
-  contract('firelog.write', entrySchema),
-  dropEntry,
-  ({ firingId, id }) => ({
+export const write = kept(
+  undoneBy(contract('firelog.write', entrySchema), dropEntry, ({ firingId, id }) => ({
     firingId,
     id,
     dropped: true,
-  }),
+  })),
+  {
+    about: aboutFiring,
+    label: ({ kind, text }) => ['Diary', kind, text].filter(Boolean).join(', '),
+  },
 );
 export const straysSchema = z.object({
   firingId: z.uuid().nullable(),

@@ -2,8 +2,12 @@ import { z } from 'zod';
 import { ATMOSPHERES, MEETINGS, OPACITIES, SURFACES, VERDICTS, signOf } from '@/core/signs';
 import { PLACES } from '@/core/looks';
 import { parseZoneKey } from '@/core/zones';
-import { contract, toggled, undoneBy } from '@/platform/contract';
+import { count } from '@/core/units';
+import { contract, kept, toggled, undoneBy } from '@/platform/contract';
 import { momentField, optionalCone } from '@/platform/fields';
+
+/** Under which name the acts of an opening are kept on a device. */
+export const aboutOpening = ({ firingId }: { firingId: string }): string => `opening/${firingId}`;
 
 export const seenSchema = z.object({
   surface: z.enum(SURFACES).nullable(),
@@ -73,10 +77,19 @@ export const recordSchema = z.object({
   place: z.enum(PLACES).default('kiln'),
   seen: seenSchema,
 });
-export const record = undoneBy(
-  contract('opening.record', recordSchema),
-  withdraw,
-  ({ pieces }) => ({ observationIds: pieces.map(({ observationId }) => observationId) }),
+export const record = kept(
+  undoneBy(contract('opening.record', recordSchema), withdraw, ({ pieces }) => ({
+    observationIds: pieces.map(({ observationId }) => observationId),
+  })),
+  {
+    about: aboutOpening,
+    label: ({ pieces }) => `A look at ${count(pieces.length, 'piece')}`,
+    // As a look of its own, beside what was said meanwhile.
+    anyway: (input) => ({
+      ...input,
+      pieces: input.pieces.map((entry) => ({ ...entry, corrects: null })),
+    }),
+  },
 );
 export type RecordInput = z.input<typeof recordSchema>;
 export const settleDoubtSchema = z.object({ observationId: z.uuid(), corrects: z.boolean() });

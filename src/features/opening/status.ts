@@ -1,13 +1,13 @@
 'use client';
-import { type RoomPiece } from './room';
-import type { OutboxState } from './outbox';
+import type { RoomPiece } from './room';
+import type { Load } from './useLoad';
 
 export const sameStack = (a: RoomPiece, b: RoomPiece): boolean =>
   JSON.stringify(a.layers.map(({ coat, region }) => [coat, region])) ===
   JSON.stringify(b.layers.map(({ coat, region }) => [coat, region]));
 
 export function statusWords(
-  { ready, waiting, sending, trouble }: OutboxState,
+  { ready, waiting, sending, trouble }: Omit<Load['state'], 'refused'>,
   written: number,
   all: number,
 ): string {

@@ -1,11 +1,12 @@
 'use client';
-import { useState } from 'react';
 import { v7 } from 'uuid';
 import { complaintOf } from '@/core/diagnosis';
+import type { Item } from '@/platform/sender/store';
+import type { Sender } from '@/platform/sender/sender';
 import { open as openingCase } from '../clinic/contracts';
-import type { Outbox } from './outbox';
+import { casesAsked } from './fold';
 import type { RoomPiece } from './room';
-import type { SeenInput } from './contracts';
+import { aboutOpening, type SeenInput } from './contracts';
 
 /** Faults that are said of a piece, in what stands and in what is being said. */
 export function faultsHere(piece: RoomPiece, said: SeenInput | null): string[] {
@@ -15,34 +16,32 @@ export function faultsHere(piece: RoomPiece, said: SeenInput | null): string[] {
 }
 
 /**
- * Asks the clinic why, by way of the outbox: without a network it is kept as a wish and asked when the server can be
+ * Asks the clinic why, by way of the sender: without a network it is kept as a wish and asked when the server can be
  * reached. The case has its address from the start.
  * @param known open cases of this firing, by piece.
  */
 export function useWhy(
-  box: Outbox | null,
+  sender: Pick<Sender, 'add'> | null,
+  items: readonly Item[],
   firingId: string,
   known: Readonly<Record<string, string>>,
 ): {
   caseOf: (pieceId: string) => string | null;
   ask: (piece: RoomPiece, signs: readonly string[]) => Promise<void>;
 } {
-  const [asked, setAsked] = useState<Readonly<Record<string, string>>>({});
+  const asked = casesAsked(items);
   return {
     caseOf: (pieceId) => asked[pieceId] ?? known[pieceId] ?? null,
     ask: async (piece, signs) => {
-      if (box === null) return;
-      const id = v7();
       // A colour that is off says not which: the sheet asks.
       const complaints = signs.filter((sign) => complaintOf(sign) !== undefined).slice(0, 4);
-      await box.add({
+      await sender?.add({
         id: v7(),
-        kind: 'act',
         name: openingCase.name,
-        input: { id, pieceId: piece.id, firingId, complaints },
+        input: { id: v7(), pieceId: piece.id, firingId, complaints },
         label: `Why? of ${piece.code}`,
+        about: aboutOpening({ firingId }),
       });
-      setAsked((now) => ({ ...now, [piece.id]: id }));
     },
   };
 }

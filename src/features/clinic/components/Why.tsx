@@ -5,12 +5,11 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { complaintOf } from '@/core/diagnosis';
-import { useDevicePerson } from '@/platform/device/person';
+import { useSender } from '@/platform/sender/host';
 import { useSend } from '@/platform/useSend';
 import Link from '@/ui/Link';
 import { ProblemNote } from '@/ui/Problem';
 import * as contracts from '../contracts';
-import { keepWish } from '../wishes';
 
 /** From a fault that was seen to the sheet of its causes: one touch. A case that is open is gone on with. */
 export function Why({
@@ -28,7 +27,7 @@ export function Why({
 }) {
   const { act, busy, problem } = useSend();
   const router = useRouter();
-  const person = useDevicePerson();
+  const { sender } = useSender();
   const [kept, setKept] = useState(false);
   if (open !== null)
     return (
@@ -43,8 +42,9 @@ export function Why({
     const id = v7();
     const answer = await act(contracts.open, { id, ...of });
     if (answer.ok) router.push(`/clinic/cases/${answer.data.id}`);
-    else if (answer.problem.code === 'offline' && person !== null) {
-      await keepWish(person, { id: v7(), caseId: id, ...of });
+    else if (answer.problem.code === 'offline' && sender !== null) {
+      const input = { id, ...of };
+      await sender.add({ id: v7(), name: contracts.open.name, input, label: 'Why?', about: 'clinic' }); // prettier-ignore
       setKept(true);
     }
   };

@@ -13,6 +13,7 @@ import { v7 } from 'uuid';
 import { LOG_KINDS, type LogKind } from '@/core/firing';
 import { ATMOSPHERES, type Atmosphere } from '@/core/signs';
 import type { LogEntry } from '@/data/firing-log';
+import { studioNow } from '@/platform/device/clock';
 import { useSend } from '@/platform/useSend';
 import { Caution } from '@/ui/Caution';
 import { ProblemNote } from '@/ui/Problem';
@@ -62,7 +63,7 @@ export function LogBook({
   const meant = ago === 'at' ? momentsAt(when, timeZone) : [];
   const [second, setSecond] = useState(false);
   const add = async (): Promise<void> => {
-    const at = ago === 'at' ? meant.at(second ? -1 : 0) : Date.now() - Number(ago) * 60_000;
+    const at = ago === 'at' ? meant.at(second ? -1 : 0) : studioNow() - Number(ago) * 60_000;
     if (at === undefined) return;
     const answer = await act(contracts.write, {
       firingId,
@@ -75,6 +76,7 @@ export function LogBook({
     if (answer.ok) {
       setText('');
       setAgo('0');
+      if (answer.kept) say('Written down on this device', answer.undo);
       router.refresh();
     }
   };

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { QUANTITIES, formatTemperature, type Units } from '@/core/units';
+import { studioNow } from '@/platform/device/clock';
 import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
 import { NumberField } from '@/ui/NumberField';
@@ -60,7 +61,8 @@ export function ReadPad({
     const celsius = QUANTITIES.temperature.kept(shown, units);
     // Tried again after a lost connection it is still the reading of that moment.
     const at =
-      atMoment ?? (tried.current?.shown === shown ? tried.current.at : new Date().toISOString());
+      atMoment ??
+      (tried.current?.shown === shown ? tried.current.at : new Date(studioNow()).toISOString());
     tried.current = { shown, at };
     const answer = await act(contracts.read, {
       firingId,
@@ -75,7 +77,10 @@ export function ReadPad({
       setText('');
       setMv(null);
       setAsk(null);
-      say(`${formatTemperature(celsius, units)} written down`, answer.undo);
+      say(
+        `${formatTemperature(celsius, units)} written down${answer.kept ? ' on this device' : ''}`,
+        answer.undo,
+      );
       router.refresh();
     } else if (answer.problem.fields?.celsius && celsius >= COLDEST && celsius <= HOTTEST)
       setAsk({ celsius: shown, at });

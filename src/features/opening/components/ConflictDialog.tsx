@@ -5,7 +5,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
-import type { Refused } from '../outbox';
+import type { Item } from '@/platform/sender/store';
 
 type Theirs = {
   seenByName: string;
@@ -20,15 +20,16 @@ export function ConflictDialog({
   refused,
   onAnswer,
 }: {
-  refused: Refused;
+  refused: Item;
   onAnswer: (answer: 'mine' | 'theirs') => void;
 }) {
-  const theirs = (refused.details as { observations?: Theirs[] } | undefined)?.observations?.[0];
+  const theirs = (refused.problem?.details as { observations?: Theirs[] } | undefined)
+    ?.observations?.[0];
   return (
     <Dialog open aria-labelledby="conflict">
-      <DialogTitle id="conflict">{refused.item.label}: not taken</DialogTitle>
+      <DialogTitle id="conflict">{refused.label}: not taken</DialogTitle>
       <DialogContent>
-        <Typography>{refused.message}</Typography>
+        <Typography>{refused.problem?.message}</Typography>
         {theirs && (
           <Typography sx={{ mt: 1, borderLeft: '4px solid', pl: 1 }}>
             {theirs.seenByName} wrote:{' '}

@@ -1,44 +1,28 @@
 'use client';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { get, set } from 'idb-keyval';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { v7 } from 'uuid';
 import type { Units } from '@/core/units';
 import type { Witness } from '@/data/witnesses';
 import { useSay } from '@/ui/Undo';
 import type { Place } from '@/core/looks';
-import {
-  formStart,
-  isWritten,
-  looksAt,
-  nextUnwritten,
-  nowOf,
-  tally,
-  usualSaying,
-  withRecord,
-  type RoomLook,
-  type RoomPiece,
-  type Writer,
-} from '../room';
+import { isWritten, looksAt, nowOf, tally, type RoomPiece, type Writer } from '../room';
 import type { PaintChoice } from '../queries';
-import { useOutbox } from '../useOutbox';
+import { lotOf, useHand } from '../useHand';
+import { useLoad, useShots } from '../useLoad';
 import { CodeField } from './CodeField';
 import { ConflictDialog } from './ConflictDialog';
 import { Finish } from './Finish';
 import { PieceInHand } from './PieceInHand';
 import { PlanList } from './PlanList';
 import { RoomHead } from './RoomHead';
-import * as contracts from '../contracts';
 import { ConePacks } from '@/features/firings';
-import type { RecordInput, SeenInput } from '../contracts';
 import { useFiringActs } from '../useFiringActs';
 import { faultsHere, useWhy } from '../useWhy';
 import { WhyHere } from './WhyHere';
 import { sameStack, statusWords, unreadOf } from '../status';
-
-type Drafts = Record<string, SeenInput>;
 
 /** Opening mode: the load on one side, the piece in hand on the other; kept on the device first. */
 export function OpeningRoom(props: {
@@ -46,6 +30,8 @@ export function OpeningRoom(props: {
   title: string;
   reached: string;
   pieces: RoomPiece[];
+  /** When this page was made, by the server's clock, ms. */
+  madeAt: number;
   coatings: PaintChoice[];
   cones: Witness[];
   target: string | null;
@@ -63,158 +49,52 @@ export function OpeningRoom(props: {
 }) {
   const router = useRouter();
   const say = useSay();
-  const { box, state } = useOutbox(props.firingId);
-  const { act, busy, problem, takeOut, join, finish } = useFiringActs(props.firingId);
-  const why = useWhy(box, props.firingId, props.cases);
-  const [pieces, setPieces] = useState(props.pieces);
-  const [drafts, setDrafts] = useState<Drafts>({});
-  const [previews, setPreviews] = useState<Record<string, string[]>>({});
-  const written = useMemo(
-    () => new Set(pieces.filter(isWritten).map((piece) => piece.id)),
-    [pieces],
+  const made = useMemo(
+    () => ({ pieces: props.pieces, at: props.madeAt }),
+    [props.pieces, props.madeAt],
   );
-  const [at, setAt] = useState<string>(
-    () =>
-      props.pieces.find((piece) => piece.code === props.start)?.id ??
-      props.pieces.find((piece) => !isWritten(piece))?.id ??
-      'finish',
-  );
-  const [zone, setZone] = useState<string | null>(null);
+  const load = useLoad(props.firingId, made, props.person);
+  const { pieces, sender, state } = load;
   const [place, setPlace] = useState(props.place);
-  const [saying, setSaying] = useState<Record<string, RoomLook | null>>({});
-  const [opened] = useState(() => new Date().toISOString());
-  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const draftKey = `jiten-drafts-${props.firingId}`;
-  useEffect(() => {
-    void get<Drafts>(draftKey).then((kept) => kept && setDrafts((now) => ({ ...kept, ...now })));
-  }, [draftKey]);
-
-  useEffect(() => {
-    // What an earlier visit left here is already said, though the page was made without it.
-    void box?.leftBehind().then((items) => {
-      const records = items.flatMap((item) =>
-        item.kind === 'act' && item.name === contracts.record.name
-          ? [item.input as RecordInput]
-          : [],
-      );
-      if (records.length > 0)
-        setPieces((now) =>
-          records.reduce((all, record) => withRecord(all, record, props.person), now),
-        );
-    });
-  }, [box, props.person]);
-
-  const piece = pieces.find((one) => one.id === at);
-  const lot = piece?.lotId
-    ? pieces.filter(
-        (one) => one.lotId === piece.lotId && one.form === piece.form && sameStack(one, piece),
-      )
-    : [];
-  const key = `${at}/${zone ?? ''}`;
-  // Undefined until somebody says otherwise: one's own words of today are put right.
-  const correcting =
-    saying[key] !== undefined
-      ? saying[key]
-      : piece
-        ? usualSaying(looksAt(piece, zone), props.person, opened)
-        : null;
-  const seen = piece ? (drafts[key] ?? formStart(piece, zone, correcting)) : null;
-  const correct = (look: RoomLook | null): void => {
-    setSaying((now) => ({ ...now, [key]: look }));
-    const { [key]: _, ...rest } = drafts;
-    keepDrafts(rest);
-  };
-  const keepDrafts = (next: Drafts): void => {
-    setDrafts(next);
-    void set(draftKey, next);
-  };
+  const hand = useHand({
+    load,
+    firingId: props.firingId,
+    writer: props.person,
+    start: props.start,
+    place,
+  });
+  const { piece, seen, at, zone } = hand;
+  const shots = useShots(load, piece);
+  const { busy, problem, takeOut, join, finish } = useFiringActs(props.firingId);
+  const why = useWhy(sender, load.items, props.firingId, props.cases);
+  const written = useMemo(() => new Set(pieces.filter(isWritten).map((one) => one.id)), [pieces]);
+  const lot = piece === null ? [] : lotOf(pieces, piece, sameStack);
   const pick = (id: string): void => {
-    setAt(id);
-    setZone(null);
-    setChosen(new Set([id]));
+    hand.pick(id);
     // The last page speaks of what has been written up meanwhile.
     if (id === 'finish' && state.waiting === 0) router.refresh();
-    window.scrollTo({ top: 0 });
   };
   const takePictures = async (files: readonly File[]): Promise<void> => {
-    if (!piece || !box) return;
-    for (const file of files) {
-      setPreviews((now) => ({
-        ...now,
-        [piece.id]: [URL.createObjectURL(file), ...(now[piece.id] ?? [])],
-      }));
-      await box.add({
-        id: v7(),
-        kind: 'picture',
-        file,
-        fileName: file.name,
-        pieceId: piece.id,
-        firingId: props.firingId,
-        label: `Picture of ${piece.code}`,
-      });
-    }
+    if (piece === null) return;
+    for (const file of files) await load.picture(piece, file);
   };
   const save = async (goOn: boolean): Promise<void> => {
-    if (!piece || !seen || !box) return;
-    const ids = zone === null && chosen.size > 1 ? [...chosen] : [piece.id];
-    const seenAt = new Date().toISOString();
-    const entries = ids.map((pieceId) => {
-      const own = pieces.find((one) => one.id === pieceId);
-      const usual = own ? usualSaying(looksAt(own, zone), props.person, seenAt) : null;
-      return {
-        pieceId,
-        observationId: v7(),
-        corrects: (pieceId === piece.id ? correcting : usual)?.id ?? null,
-      };
-    });
-    const input: RecordInput = {
-      firingId: props.firingId,
-      pieces: entries,
-      zone,
-      seenAt,
-      place,
-      seen,
-    };
-    await box.add({
-      id: v7(),
-      kind: 'act',
-      name: contracts.record.name,
-      input,
-      label: ids.length > 1 ? `${ids.length} alike` : piece.code,
-    });
-    const back = contracts.record.inverse!(input, null);
-    const after = withRecord(pieces, input, props.person);
-    setPieces(after);
-    const { [key]: _, ...rest } = drafts;
-    keepDrafts(rest);
-    setSaying(({ [key]: _, ...others }) => others);
-    say(
-      ids.length > 1 ? `${ids.length} written up` : `${piece.code} written up`,
-      () => void act(back.contract, back.input).then((answer) => answer.ok && setPieces(pieces)),
-    );
-    if (goOn) {
-      const done = new Set(after.filter(isWritten).map((one) => one.id));
-      pick(nextUnwritten(after, piece.id, done) ?? 'finish');
-    } else setZone(null);
+    const saved = await hand.save(goOn);
+    if (saved !== null && piece !== null)
+      say(`${saved.count > 1 ? saved.count : piece.code} written up`, saved.undo);
   };
   const answerConflict = async (answer: 'mine' | 'theirs'): Promise<void> => {
-    const refused = state.refused;
-    if (!box || refused === null) return;
-    const item = refused.item;
-    if (answer === 'mine' && item.kind === 'act') {
-      const input = item.input as RecordInput;
-      const pieces = input.pieces.map((entry) => ({ ...entry, corrects: null }));
-      await box.settle({ ...item, id: v7(), input: { ...input, pieces } });
-    } else {
-      await box.settle(null);
-      window.location.reload();
-    }
+    const { refused } = state;
+    if (sender === null || refused === null) return;
+    const mine = answer === 'mine' ? refused.anyway : null;
+    await sender.settle(refused.id, mine && { id: v7(), ...mine });
+    router.refresh();
   };
-  const faults = piece === undefined ? [] : faultsHere(piece, seen);
+  const faults = piece === null ? [] : faultsHere(piece, seen);
   const askWhy = async (): Promise<void> => {
-    if (piece === undefined) return;
+    if (piece === null) return;
     // What is being said of it comes first: the clinic reads what was written up.
-    if (drafts[key] !== undefined) await save(false);
+    if (hand.begun) await save(false);
     await why.ask(piece, faults);
   };
   return (
@@ -224,7 +104,7 @@ export function OpeningRoom(props: {
         reached={props.reached}
         leave={props.keeps ? `/kilns/firings/${props.firingId}` : '/mine'}
         status={statusWords(state, written.size, pieces.length)}
-        onSend={state.waiting > 0 && !state.sending ? () => void box?.flush() : null}
+        onSend={state.waiting > 0 && !state.sending ? () => void sender?.flush() : null}
       />
       <Box
         sx={{
@@ -311,18 +191,18 @@ export function OpeningRoom(props: {
               lot={lot}
               coatings={props.coatings}
               units={props.units}
-              previews={previews[piece.id] ?? []}
+              shots={shots}
               zone={zone}
-              onZone={setZone}
+              onZone={hand.setZone}
               seen={seen}
               writer={props.person}
-              correcting={correcting}
-              onCorrect={correct}
+              correcting={hand.correcting}
+              onCorrect={hand.correct}
               place={place}
               onPlace={setPlace}
-              onSeen={(next) => keepDrafts({ ...drafts, [key]: next })}
-              chosen={chosen.size === 0 ? new Set([piece.id]) : chosen}
-              onChosen={setChosen}
+              onSeen={hand.say}
+              chosen={hand.chosen}
+              onChosen={hand.setChosen}
               onPicture={(files) => void takePictures(files)}
               onTakeOut={looksAt(piece, null).length > 0 ? null : () => void takeOut(piece.joined)}
               onSave={(next) => void save(next)}

@@ -23,13 +23,15 @@ import { LotPicker } from './LotPicker';
 import { PictureTaker } from '../../media';
 import { SeenFields } from './SeenFields';
 import type { SeenInput } from '../contracts';
+import type { Shot } from '../useLoad';
 
 export type InHand = {
   piece: RoomPiece;
   lot: readonly RoomPiece[];
   coatings: readonly PaintChoice[];
   units: Units;
-  previews: readonly string[];
+  /** Its pictures, newest first. */
+  shots: readonly Shot[];
   zone: string | null;
   onZone: (zone: string | null) => void;
   seen: SeenInput;
@@ -129,36 +131,28 @@ export function PieceInHand(props: InHand) {
             marked={(one) => zoneKey(one) === zone}
             onZone={(one) => props.onZone(zoneKey(one) === zone ? null : zoneKey(one))}
           />
-          {[
-            ...props.previews.map((url) => ({ key: url, url, sha: null })),
-            ...piece.photos.map((sha) => ({ key: sha, url: null, sha })),
-          ]
-            .slice(0, 1)
-            .map((one) =>
-              one.sha !== null ? (
-                <Picture
-                  key={one.key}
-                  sha={one.sha}
-                  alt={`Picture of ${piece.code}`}
-                  size="medium"
-                  sx={{ flex: 1 }}
-                  eager
-                />
-              ) : (
-                // eslint-disable-next-line @next/next/no-img-element -- a picture still on this device
-                <img
-                  key={one.key}
-                  src={one.url ?? ''}
-                  alt={`Picture of ${piece.code}, on this device`}
-                  style={{ flex: 1, minWidth: 0, maxHeight: 190, objectFit: 'contain' }}
-                />
-              ),
-            )}
+          {props.shots.slice(0, 1).map((one) =>
+            'sha' in one ? (
+              <Picture
+                key={one.key}
+                sha={one.sha}
+                alt={`Picture of ${piece.code}`}
+                size="medium"
+                sx={{ flex: 1 }}
+                eager
+              />
+            ) : (
+              // eslint-disable-next-line @next/next/no-img-element -- a picture still on this device
+              <img
+                key={one.key}
+                src={one.url}
+                alt={`Picture of ${piece.code}, on this device`}
+                style={{ flex: 1, minWidth: 0, maxHeight: 190, objectFit: 'contain' }}
+              />
+            ),
+          )}
         </Box>
-        <PictureTaker
-          onFiles={props.onPicture}
-          count={props.previews.length + piece.photos.length}
-        />
+        <PictureTaker onFiles={props.onPicture} count={props.shots.length} />
         <ZonePick
           zone={zone}
           onZone={props.onZone}

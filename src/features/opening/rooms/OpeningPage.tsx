@@ -27,6 +27,8 @@ export async function OpeningPage({
   const firing = /^[0-9a-f-]{36}$/.test(id) ? await findFiring(db, id) : null;
   if (firing === null) notFound();
   if (firing.status !== 'opened') redirect(keeps ? `/kilns/firings/${id}` : '/mine');
+  // Before anything is read: what comes in meanwhile may be in it, and does no harm twice.
+  const madeAt = Date.now();
   const [room, witnesses, cases] = await Promise.all([
     openingRoom(db, firing, keeps ? null : person.id),
     listWitnesses(db, [id]),
@@ -43,6 +45,7 @@ export async function OpeningPage({
         title={firingTitle(firing)}
         reached={reachedWords(firing)}
         pieces={room.pieces}
+        madeAt={madeAt}
         coatings={room.coatings}
         cones={keeps ? (witnesses.get(id) ?? []) : []}
         target={firing.targetCone}

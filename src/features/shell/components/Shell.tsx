@@ -14,7 +14,6 @@ import Link from '@/ui/Link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { SignInAgainHost } from './SignInAgainHost';
-import { WaitingWishes } from './WaitingWishes';
 
 const Finder = dynamic(() => import('./Finder').then((module) => module.Finder), { ssr: false });
 
@@ -158,7 +157,6 @@ export function Shell({
       <Box sx={{ flex: 1, minWidth: 0 }}>{children}</Box>
       {open === 'finder' && <Finder onClose={() => setOpen(null)} />}
       {open === 'keys' && <Keys onClose={() => setOpen(null)} />}
-      <WaitingWishes />
       <SignInAgainHost login={login} />
     </Box>
   );

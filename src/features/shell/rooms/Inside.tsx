@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { unitsOf } from '@/data/studio';
 import { currentStudio } from '@/platform/access';
 import { DevicePerson } from '@/platform/device/person';
+import { SenderHost } from '@/platform/sender/host';
 import { requirePerson } from '@/platform/session';
 import { UnitsProvider } from '@/ui/units';
 
@@ -12,7 +13,9 @@ export async function Inside({ children }: { children: ReactNode }) {
   if (studio === null) redirect('/first-run');
   return (
     <DevicePerson id={person.id}>
-      <UnitsProvider units={unitsOf(studio)}>{children}</UnitsProvider>
+      <SenderHost>
+        <UnitsProvider units={unitsOf(studio)}>{children}</UnitsProvider>
+      </SenderHost>
     </DevicePerson>
   );
 }

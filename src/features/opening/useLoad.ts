@@ -1,0 +1,110 @@
+'use client';
+import { useEffect, useMemo, useState } from 'react';
+import { v7 } from 'uuid';
+import { useItemsAbout, useSender } from '@/platform/sender/host';
+import type { Item } from '@/platform/sender/store';
+import { keeping } from '@/platform/useSend';
+import { addPicture } from '../media/contracts';
+import * as contracts from './contracts';
+import { aboutOpening, type RecordInput } from './contracts';
+import { withItems } from './fold';
+import type { RoomPiece, Writer } from './room';
+
+const NONE: readonly Item[] = [];
+
+/** A load as this device knows it, and how more is said of it: kept here first, sent when the server can be reached. */
+export function useLoad(
+  firingId: string,
+  made: { pieces: readonly RoomPiece[]; at: number },
+  writer: Writer,
+) {
+  const { sender, sending, trouble } = useSender();
+  const about = aboutOpening({ firingId });
+  const known = useItemsAbout(about);
+  const items = known ?? NONE;
+  const pieces = useMemo(
+    () => withItems(made.pieces, items, made.at, writer),
+    [made, items, writer],
+  );
+  const of = (...states: Item['state'][]): Item[] =>
+    items.filter(({ state }) => states.includes(state));
+  return {
+    sender,
+    items,
+    pieces,
+    state: {
+      ready: known !== null,
+      waiting: of('waiting', 'sending').length,
+      sending,
+      trouble,
+      refused: of('refused')[0] ?? null,
+    },
+    /** Keeps what is said; what comes back takes it back, with a network or without. */
+    record: async (input: RecordInput, label: string): Promise<() => void> => {
+      const id = v7();
+      await sender?.add({ ...keeping(contracts.record, input, id), label });
+      return () => void sender?.takeBack(id);
+    },
+    picture: async (piece: RoomPiece, file: File): Promise<void> => {
+      const input = { pieceId: piece.id, firingId };
+      await sender?.add({
+        id: v7(),
+        name: addPicture.name,
+        input,
+        label: `Picture of ${piece.code}`,
+        about,
+        file,
+      });
+    },
+  };
+}
+export type Load = ReturnType<typeof useLoad>;
+
+/** A picture of a piece: on the server, or on this device alone. */
+export type Shot = { key: string; sha: string } | { key: string; url: string };
+
+/** Pictures of a piece, newest first. Only those of the piece in hand are read from the device. */
+export function useShots(load: Load, piece: RoomPiece | null): readonly Shot[] {
+  const { sender, items } = load;
+  const taken = useMemo(
+    () =>
+      items.filter(
+        ({ name, input, state }) =>
+          name === addPicture.name &&
+          state !== 'refused' &&
+          (input as { pieceId: string }).pieceId === piece?.id,
+      ),
+    [items, piece],
+  );
+  const here = taken
+    .filter(({ state }) => state !== 'sent')
+    .map(({ id }) => id)
+    .join();
+  const [urls, setUrls] = useState<Readonly<Record<string, string>>>({});
+  useEffect(() => {
+    if (sender === null || here === '') return;
+    let gone = false;
+    const made: string[] = [];
+    void sender.store.files.bulkGet(here.split(',')).then((files) => {
+      if (gone) return;
+      const read = files.flatMap((file) => {
+        if (file === undefined) return [];
+        made.push(URL.createObjectURL(file.blob));
+        return [[file.id, made.at(-1)!] as const];
+      });
+      setUrls(Object.fromEntries(read));
+    });
+    return () => {
+      gone = true;
+      for (const url of made) URL.revokeObjectURL(url);
+    };
+  }, [sender, here]);
+  const known = new Set(piece?.photos);
+  const own = taken.flatMap(({ id, answer, state }): Shot[] => {
+    const sha = (answer as { sha?: string } | null)?.sha;
+    if (sha !== undefined) return known.has(sha) ? [] : [{ key: sha, sha }];
+    const url = urls[id];
+    return state === 'sent' || url === undefined ? [] : [{ key: id, url }];
+  });
+  return [...own.reverse(), ...(piece?.photos ?? []).map((sha) => ({ key: sha, sha }))];
+}
