@@ -2,7 +2,8 @@ import { spawnSync } from 'node:child_process';
 import { buildSync } from 'esbuild';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, sep } from 'node:path';
+import { WORKER } from '../src/front/statics';
 import { SERVER } from '../src/keeper/application';
 
 /** The sources the build follows from; when they change, it is made again. */
@@ -36,6 +37,7 @@ export function build(): void {
   });
   if (result.status !== 0) throw new Error('The build failed; run “npx next build” to see why.');
   bundleServer();
+  bundleWorker();
   writeFileSync(mark, hash);
 }
 
@@ -50,6 +52,28 @@ function bundleServer(): void {
     format: 'esm',
     target: 'node20',
     alias: { '@': './src' },
+    logLevel: 'error',
+  });
+}
+
+/** The worker that holds the application on a device, with every file of the shell by name. */
+function bundleWorker(): void {
+  const folder = join('.next', 'static');
+  const files: string[] = [];
+  const walk = (path: string): void => {
+    if (statSync(join(folder, path)).isDirectory())
+      for (const name of readdirSync(join(folder, path)).sort()) walk(join(path, name));
+    else files.push(`/_next/static/${path.split(sep).map(encodeURIComponent).join('/')}`);
+  };
+  walk('.');
+  buildSync({
+    entryPoints: ['src/offline/worker.ts'],
+    outfile: WORKER,
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    target: 'es2022',
+    define: { STATIC_FILES: JSON.stringify(files), 'process.env.NODE_ENV': '"production"' },
     logLevel: 'error',
   });
 }

@@ -6,7 +6,7 @@ import { answerKept } from '../src/front/kept-answers';
 import { answerByMark, markOf } from '../src/front/marks';
 import { answerPicture } from '../src/front/pictures';
 import { namedProxies } from '../src/front/peer';
-import { answerStatic } from '../src/front/statics';
+import { answerStatic, answerWorker } from '../src/front/statics';
 import { log } from '../src/platform/log';
 
 const host = process.env.HOST ?? '127.0.0.1';
@@ -19,7 +19,8 @@ const server = makeFront({
   proxies: namedProxies(process.env.JITEN_PROXY),
   certificate: readCertificate(process.env.JITEN_TLS_CERT, process.env.JITEN_TLS_KEY),
   handle: async (from, to) => {
-    for (const answer of [statics, answerPicture, answerKept]) if (await answer(from, to)) return;
+    for (const answer of [statics, answerWorker, answerPicture, answerKept])
+      if (await answer(from, to)) return;
     const mark = await markOf(from, to);
     if (mark !== null && answerByMark(from, to, mark)) return;
     await page(from, to);

@@ -30,6 +30,23 @@ async function read(path: string, type: string): Promise<Kept> {
   return made;
 }
 
+/** The worker that holds the application on a device; its address is at the root, so that it may answer for every page. */
+export const WORKER = join('.next', 'worker.js');
+const WORKER_PATH = '/sw.js';
+
+/** The worker is asked for anew each time: by it a device learns of a newer version. */
+export async function answerWorker(from: IncomingMessage, to: ServerResponse): Promise<boolean> {
+  if (from.url !== WORKER_PATH || from.method !== 'GET') return false;
+  try {
+    const plain = await readFile(WORKER);
+    to.writeHead(200, { 'content-type': TYPES['.js'], 'content-length': plain.length, 'cache-control': 'no-cache' }); // prettier-ignore
+    to.end(plain);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** Answers from the folder of the build; false for what is not there, which the framework answers. */
 export const answerStatic =
   (build: string) =>

@@ -6,6 +6,7 @@ import { listPlacements } from '@/data/placements';
 import { firingTitle } from '@/core/firing';
 import { checkMove } from '@/core/firing/progress';
 import { insideWords } from '@/core/load';
+import { believedMoment } from '@/core/looks';
 import { checkedLoad } from '../loading/server';
 import { conflict, found, notFound, refuse } from '@/platform/refusal';
 import { createFiring, findFiring, moveFiring, updateFiring, type Firing } from '@/data/firings';
@@ -89,9 +90,11 @@ async function refuseHot(trx: Transaction, firingId: string, now: Date): Promise
 export const move = operation({
   contract: contracts.move,
   permit: permit('keep records'),
-  run: async (act, { firingId, from, to, reason }) => {
+  run: async (act, { firingId, from, to, reason, at }) => {
     const { trx, person, now } = act;
     const firing = found(await findFiring(act.trx, firingId, true), 'This firing');
+    // Somebody said so meanwhile: two that open one kiln are of one mind.
+    if (firing.status === to && to === 'opened') return;
     if (firing.status !== from) {
       throw conflict(
         `${firing.kilnName} ${firing.no} is ${firing.status} already: somebody moved it on meanwhile.`,
@@ -112,8 +115,9 @@ export const move = operation({
           `Before the lid is closed: ${stops.map(({ title, pieces }) => (pieces.length > 0 ? `${title} (${pieces.slice(0, 6).join(', ')}${pieces.length > 6 ? ' …' : ''})` : title)).join('; ')}. Mend it, or say why it may stay so.`,
         );
     }
-    if (to === 'opened' && reason === '') await refuseHot(trx, firingId, now);
-    await moveFiring(trx, firing, to, reason === '' ? null : reason, person.id, now);
+    const when = believedMoment(at === null ? null : new Date(at), firing.startedAt, now);
+    if (to === 'opened' && reason === '') await refuseHot(trx, firingId, when);
+    await moveFiring(trx, firing, to, reason === '' ? null : reason, person.id, when);
     await settleJourneys(
       trx,
       placements.map(({ pieceId }) => pieceId),

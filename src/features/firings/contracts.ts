@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { CONE_ROLES, FIRING_KINDS, HOW_FULL, STATUSES } from '@/core/firing';
 import { ATMOSPHERES } from '@/core/signs';
-import { answers, contract, toggled, undoneBy } from '@/platform/contract';
-import { coneField, dayField, optionalCone } from '@/platform/fields';
+import { kept, answers, contract, toggled, undoneBy } from '@/platform/contract';
+import { momentField, coneField, dayField, optionalCone } from '@/platform/fields';
 import { segmentsField } from '../kilns/contracts';
 
 export const firingFields = z.object({
@@ -40,8 +40,14 @@ export const moveSchema = z.object({
   from: z.enum(STATUSES),
   to: z.enum(STATUSES),
   reason: z.string().trim().max(300, 'At most 300 characters.').default(''),
+  /** When it was, where that is not now: it was said without a network. */
+  at: momentField.nullable().default(null),
 });
-export const move = contract('firings.move', moveSchema);
+export const move = kept(contract('firings.move', moveSchema), {
+  about: ({ firingId }) => `firing/${firingId}`,
+  label: ({ to }) => `The firing is ${to}`,
+  anyway: (input) => ({ ...input, reason: input.reason || 'said at the kiln, without a network' }),
+});
 export const callOff = toggled(
   contract('firings.call-off', z.object({ firingId: z.uuid(), calledOff: z.boolean() })),
   'calledOff',

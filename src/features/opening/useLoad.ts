@@ -1,9 +1,11 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
+import { studioNow } from '@/platform/device/clock';
 import { useItemsAbout, useSender } from '@/platform/sender/host';
 import type { Item } from '@/platform/sender/store';
 import { keeping } from '@/platform/useSend';
+import { move } from '../firings/contracts';
 import { addPicture } from '../media/contracts';
 import * as contracts from './contracts';
 import { aboutOpening, type RecordInput } from './contracts';
@@ -39,6 +41,15 @@ export function useLoad(
       trouble,
       refused: of('refused')[0] ?? null,
     },
+    /** Was it said here that the kiln is open? */
+    opened: items.some(({ name, state }) => name === move.name && state !== 'refused'),
+    open: (from: 'firing' | 'cooling'): Promise<void> | undefined =>
+      sender?.add({
+        ...keeping(move, { firingId, from, to: 'opened', at: new Date(studioNow()).toISOString() }),
+        label: 'The kiln is open',
+        // It belongs to this page: what is said here follows it.
+        about,
+      }),
     /** Keeps what is said; what comes back takes it back, with a network or without. */
     record: async (input: RecordInput, label: string): Promise<() => void> => {
       const id = v7();

@@ -15,6 +15,7 @@ import { useLoad, useShots } from '../useLoad';
 import { CodeField } from './CodeField';
 import { ConflictDialog } from './ConflictDialog';
 import { Finish } from './Finish';
+import { NotOpen } from './NotOpen';
 import { PieceInHand } from './PieceInHand';
 import { PlanList } from './PlanList';
 import { RoomHead } from './RoomHead';
@@ -44,6 +45,8 @@ export function OpeningRoom(props: {
   cases: Readonly<Record<string, string>>;
   /** What the whole load shares, by what is on the server. */
   shared: ReactNode;
+  /** How it stands while it is not open yet; null once it is. */
+  closed: { status: 'firing' | 'cooling'; crackAtC: number } | null;
   /** May they say what is of the whole firing: its cones, who was in it, that it is written up? */
   keeps: boolean;
 }) {
@@ -90,6 +93,7 @@ export function OpeningRoom(props: {
     await sender.settle(refused.id, mine && { id: v7(), ...mine });
     router.refresh();
   };
+  const closed = load.opened ? null : props.closed;
   const faults = piece === null ? [] : faultsHere(piece, seen);
   const askWhy = async (): Promise<void> => {
     if (piece === null) return;
@@ -156,7 +160,14 @@ export function OpeningRoom(props: {
           component="main"
           sx={{ p: 2, order: 1, minWidth: 0, gridColumn: { md: 2 }, gridRow: { md: '1 / span 2' } }}
         >
-          {at === 'cones' && (
+          {closed !== null && (
+            <NotOpen
+              {...closed}
+              pieces={pieces.length}
+              onOpen={() => void load.open(closed.status)}
+            />
+          )}
+          {closed === null && at === 'cones' && (
             <>
               <Typography variant="h1" sx={{ mb: 2 }}>
                 Cones: how far each bent
@@ -170,7 +181,7 @@ export function OpeningRoom(props: {
               />
             </>
           )}
-          {at === 'finish' && (
+          {closed === null && at === 'finish' && (
             <Finish
               tally={tally(pieces, (one) => nowOf(looksAt(one, null)))}
               writtenUp={props.writtenUp}
@@ -184,7 +195,7 @@ export function OpeningRoom(props: {
               shared={props.shared}
             />
           )}
-          {piece && seen && (
+          {closed === null && piece && seen && (
             <PieceInHand
               key={piece.id}
               piece={piece}

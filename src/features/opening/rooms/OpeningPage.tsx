@@ -7,6 +7,7 @@ import { may, permit } from '@/features/people';
 import { OpeningRoom } from '../components/OpeningRoom';
 import { openingRoom } from '../queries';
 import { LoadComplaints } from '../../clinic/rooms/LoadComplaints';
+import { Keeping } from '../../device';
 import { SignInAgainHost } from '../../shell';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
@@ -26,7 +27,13 @@ export async function OpeningPage({
   const db = database();
   const firing = /^[0-9a-f-]{36}$/.test(id) ? await findFiring(db, id) : null;
   if (firing === null) notFound();
-  if (firing.status !== 'opened') redirect(keeps ? `/kilns/firings/${id}` : '/mine');
+  // It is on a device before the lid is lifted, for a kiln room without a network.
+  const closed =
+    keeps && (firing.status === 'firing' || firing.status === 'cooling')
+      ? { status: firing.status, crackAtC: studio.crackAtC }
+      : null;
+  if (firing.status !== 'opened' && closed === null)
+    redirect(keeps ? `/kilns/firings/${id}` : '/mine');
   // Before anything is read: what comes in meanwhile may be in it, and does no harm twice.
   const madeAt = Date.now();
   const [room, witnesses, cases] = await Promise.all([
@@ -59,7 +66,10 @@ export async function OpeningPage({
         )}
         shared={keeps && <LoadComplaints src={db} firingId={id} />}
         keeps={keeps}
+        closed={closed}
       />
+      {/* Nothing newer is put under a hand that is writing. */}
+      <Keeping offer={false} />
       <SignInAgainHost login={person.login} />
     </>
   );

@@ -7,6 +7,7 @@ import { useColorScheme } from '@mui/material/styles';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { call } from '@/platform/client';
+import { forgetPages } from '../../device';
 import { useContractForm } from '@/platform/useContractForm';
 import { FormShell } from '@/ui/FormShell';
 import { useSay } from '@/ui/Undo';
@@ -19,6 +20,7 @@ export function Account() {
   const [changing, setChanging] = useState(false);
   const router = useRouter();
   const leave = async (): Promise<void> => {
+    await forgetPages();
     await call('/api/door/sign-out', { method: 'POST', body: '{}' });
     router.replace('/sign-in');
     router.refresh();

@@ -13,6 +13,7 @@ import dynamic from 'next/dynamic';
 import Link from '@/ui/Link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
+import { Keeping, WaitingStrip } from '../../device';
 import { SignInAgainHost } from './SignInAgainHost';
 
 const Finder = dynamic(() => import('./Finder').then((module) => module.Finder), { ssr: false });
@@ -154,7 +155,11 @@ export function Shell({
           );
         })}
       </Box>
-      <Box sx={{ flex: 1, minWidth: 0 }}>{children}</Box>
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Keeping />
+        <WaitingStrip />
+        {children}
+      </Box>
       {open === 'finder' && <Finder onClose={() => setOpen(null)} />}
       {open === 'keys' && <Keys onClose={() => setOpen(null)} />}
       <SignInAgainHost login={login} />

@@ -1,0 +1,5 @@
+import { DevicePage } from '@/features/device/rooms/DevicePage';
+
+export const metadata = { title: 'On this device' };
+
+export default DevicePage;

@@ -1,0 +1,41 @@
+'use client';
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+import { count } from '@/core/units';
+import { useSender } from '@/platform/sender/host';
+import Link from '@/ui/Link';
+
+/** Says on every page what is still on this device alone, and what the studio did not take. */
+export function WaitingStrip() {
+  const { open } = useSender();
+  if (open === null || open.length === 0) return null;
+  const refused = open.filter(({ state }) => state === 'refused').length;
+  const waiting = open.length - refused;
+  return (
+    <Strip>
+      {waiting > 0 &&
+        `${count(waiting, 'entry', 'entries')} on this device, not yet on the studio’s server. `}
+      {refused > 0 && `${count(refused, 'entry was', 'entries were')} not taken. `}
+      <Link href="/device">{refused > 0 ? 'Settle it' : 'See'}</Link>
+    </Strip>
+  );
+}
+
+/** A line across the page that says what this device is about. */
+export const Strip = ({ children }: { children: ReactNode }) => (
+  <Box
+    role="status"
+    className="no-print"
+    sx={{
+      px: 2,
+      py: 0.75,
+      borderBottom: '2px solid',
+      borderColor: 'text.primary',
+      bgcolor: 'background.paper',
+      fontWeight: 600,
+      fontSize: '0.9rem',
+    }}
+  >
+    {children}
+  </Box>
+);

@@ -1,0 +1,81 @@
+/** The page's side of the worker that holds the application without a network. */
+import { call } from '@/platform/client';
+import type { AtHand, FromWorker, ToWorker } from '@/offline/names';
+
+const KEPT = 'jiten-kept';
+/** How often what is at hand is looked through anew. */
+const EVERY_MS = 10 * 60_000;
+
+/** What this device can show without a network, as it was last brought here; null where that never was. */
+export type KeptHere = { pages: number; of: number; at: number };
+
+export function keptHere(): KeptHere | null {
+  try {
+    return JSON.parse(localStorage.getItem(KEPT) ?? 'null') as KeptHere | null;
+  } catch {
+    return null;
+  }
+}
+
+/** Browsers keep it from pages that come without TLS. */
+export const canKeep = (): boolean => 'serviceWorker' in navigator;
+
+async function say(message: ToWorker): Promise<void> {
+  const ready = await navigator.serviceWorker.ready;
+  ready.active?.postMessage(message);
+}
+
+async function bring(person: string): Promise<void> {
+  const answer = await call<AtHand>('/api/at-hand', {});
+  if (answer.ok) await say({ kind: 'keep', person, hand: answer.data });
+}
+
+/**
+ * Starts keeping what is at hand for a person. Ends when what comes back is called.
+ * @param newer called where a newer version of the application waits to be used; it is given the way to use it.
+ */
+export function startKeeping(
+  person: string,
+  changed: () => void,
+  newer: (use: () => void) => void,
+): () => void {
+  if (!canKeep()) return () => undefined;
+  const { serviceWorker } = navigator;
+  const heard = ({ data }: MessageEvent<FromWorker>): void => {
+    if (data.kind !== 'kept') return;
+    localStorage.setItem(KEPT, JSON.stringify({ pages: data.pages, of: data.of, at: Date.now() }));
+    changed();
+  };
+  serviceWorker.addEventListener('message', heard);
+  const offer = (registration: ServiceWorkerRegistration): void => {
+    const { waiting } = registration;
+    if (waiting === null || serviceWorker.controller === null) return;
+    newer(() => {
+      serviceWorker.addEventListener('controllerchange', () => window.location.reload(), { once: true }); // prettier-ignore
+      waiting.postMessage({ kind: 'take over' } satisfies ToWorker);
+    });
+  };
+  void serviceWorker.register('/sw.js').then((registration) => {
+    offer(registration);
+    registration.addEventListener('updatefound', () => {
+      const { installing } = registration;
+      installing?.addEventListener('statechange', () => offer(registration));
+    });
+  });
+  const again = (): void => void bring(person);
+  again();
+  window.addEventListener('online', again);
+  const timer = setInterval(again, EVERY_MS);
+  return () => {
+    serviceWorker.removeEventListener('message', heard);
+    window.removeEventListener('online', again);
+    clearInterval(timer);
+  };
+}
+
+/** Takes a person's pages and pictures off this device; what they wrote and did not send stays, for them alone. */
+export async function forgetPages(): Promise<void> {
+  localStorage.removeItem(KEPT);
+  if (!canKeep()) return;
+  await say({ kind: 'forget' });
+}

@@ -1,0 +1,1 @@
+export { atHand } from './at-hand';
