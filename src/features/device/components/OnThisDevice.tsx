@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { count } from '@/core/units';
 import { clockAhead } from '@/platform/device/clock';
@@ -11,6 +11,7 @@ import type { Item } from '@/platform/sender/store';
 import { Line, Lines } from '@/ui/Lines';
 import { Nothing, Section } from '@/ui/Page';
 import { useSay } from '@/ui/Undo';
+import { canKeep, keptHere, type KeptHere } from '../offline';
 import { packUnsent, takeInUnsent } from '../parcel';
 
 /** A clock that is less than this off misleads nobody, ms. */
@@ -114,6 +115,7 @@ export function OnThisDevice() {
         </Box>
         {why !== null && <Typography role="alert">{why}</Typography>}
       </Section>
+      <KeptNote />
       <ClockNote />
     </>
   );
@@ -155,5 +157,33 @@ function ClockNote() {
       The clock of this device is {count(minutes, 'minute')} {ahead > 0 ? 'ahead of' : 'behind'} the
       studio’s. What is written here bears the studio’s time.
     </Typography>
+  );
+}
+
+/** What of the studio is on this device, so that it can be used where there is no network. */
+function KeptNote() {
+  const [kept, setKept] = useState<KeptHere | null>(null);
+  useEffect(() => {
+    const look = (): void => setKept(keptHere());
+    look();
+    window.addEventListener('jiten-kept', look);
+    return () => window.removeEventListener('jiten-kept', look);
+  }, []);
+  return (
+    <Section title="Without a network">
+      {!canKeep() ? (
+        <Typography>
+          This browser keeps no pages of an address without TLS. What you write is kept all the
+          same, as long as the page stays open.
+        </Typography>
+      ) : kept === null ? (
+        <Typography role="status">What is at hand is being brought here …</Typography>
+      ) : (
+        <Typography role="status">
+          {kept.pages} of {kept.of} pages and pictures are on this device, since {time(kept.at)}:
+          the Bench, and every firing that is loaded, burns, cools or is being opened.
+        </Typography>
+      )}
+    </Section>
   );
 }
