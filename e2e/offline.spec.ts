@@ -1,7 +1,7 @@
 import { cableTo, type Cable } from './cable';
 import { phone, type Phone } from './phone';
-import { DEMO, expect, picture, signIn, test } from './support';
-import type { Page } from '@playwright/test';
+import { DEMO, picture, signIn, test } from './support';
+import { expect, type Page } from '@playwright/test';
 
 let cable: Cable;
 let hand: Phone;

@@ -34,7 +34,12 @@ const rows = (): Promise<string[]> => studio.db('rate').orderBy('name').pluck('n
 beforeEach(() => studio.db('rate').delete());
 
 const act = (
-  request: { id?: string; input: unknown; file?: { name: string; bytes: Buffer } | null },
+  request: {
+    id?: string;
+    input: unknown;
+    as?: string;
+    file?: { name: string; bytes: Buffer } | null;
+  },
   person: typeof studio.technician | null = studio.technician,
   of: Operation = keep as unknown as Operation,
   now?: Date,
@@ -52,6 +57,17 @@ test('it is carried out with who, when and under which id, and answers', async (
     person_id: studio.teacher.id,
     at: now,
   });
+});
+
+test('a page that was made for one person sends nothing under another’s name', async () => {
+  const input = { name: 'ab', n: 4 };
+  const under = (as: string) => act({ input, as }, studio.teacher);
+  expect(await under(studio.technician.id)).toMatchObject({
+    ok: false,
+    problem: { code: 'other-person', message: expect.stringMatching(/^Teach is signed in on this device now/) }, // prettier-ignore
+  });
+  expect(runs).toEqual([]);
+  expect(await under(studio.teacher.id)).toMatchObject({ ok: true });
 });
 
 test('nobody, and who may not, are turned away before anything is read', async () => {
