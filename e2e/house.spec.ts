@@ -9,6 +9,7 @@ import {
   rmSync,
   truncateSync,
 } from 'node:fs';
+import { get } from 'node:https';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -42,11 +43,16 @@ const children = (of = data): Record<string, Born> => {
   return existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : {};
 };
 
-function start(env: Record<string, string> = {}): Started {
-  const process_ = spawn(process.execPath, ['--import', 'tsx', 'scripts/start.ts', '--empty'], {
-    stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, JITEN_DATA: data, PORT: String(port), ...env },
-  });
+function start(env: Record<string, string> = {}, ...words: string[]): Started {
+  const process_ = spawn(
+    process.execPath,
+    ['--import', 'tsx', 'scripts/start.ts', '--empty', ...words],
+    {
+      // prettier-ignore
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, JITEN_DATA: data, PORT: String(port), ...env },
+    },
+  );
   let text = '';
   for (const stream of [process_.stdout, process_.stderr])
     stream.on('data', (chunk: Buffer) => (text += chunk));
@@ -247,4 +253,40 @@ test('a port that was asked for and is taken ends the start in one line, with no
   expect(await unread.over).toBe(1);
   expect(unread.said().trim()).toBe('The certificate’s file nowhere.pem cannot be read.');
   expect(Object.values(children()).filter(stillRuns)).toEqual([]);
+});
+
+test('on the local network: one name under a certificate of its own, a page that says how to trust it, all of it ended together', async () => {
+  const [tls, plain] = [await freePort(), await freePort()];
+  const one = start(
+    {
+      JITEN_LAN_ADDRESS: '127.0.0.1',
+      JITEN_LAN_PORT: String(tls),
+      JITEN_LAN_PLAIN_PORT: String(plain),
+    },
+    '--lan',
+    '--name',
+    'kiln-lane.local',
+  );
+  await up(one);
+  expect(one.said()).toContain(`On the local network it is at https://kiln-lane.local:${tls}`);
+  const page = await (await fetch(`http://127.0.0.1:${plain}/`)).text();
+  expect(page).toContain(`https://kiln-lane.local:${tls}`);
+  const ca = await (await fetch(`http://127.0.0.1:${plain}/studio-certificate.crt`)).text();
+  const ask = (host: string, trusted: string | undefined): Promise<number | string> =>
+    new Promise((resolve) => {
+      const options = { ca: trusted, servername: host, headers: { host: `${host}:${tls}` } };
+      get(`https://127.0.0.1:${tls}/api/health`, options, (answer) => {
+        answer.resume();
+        resolve(answer.statusCode ?? 0);
+      }).once('error', (error: NodeJS.ErrnoException) => resolve(error.code ?? String(error)));
+    });
+  expect(await ask('kiln-lane.local', ca)).toBe(200);
+  // Whoever was not told to trust it does not, and no other name is answered for.
+  expect(await ask('kiln-lane.local', undefined)).toMatch(/SELF_SIGNED|UNABLE_TO/);
+  expect(await ask('another.local', ca)).not.toBe(200);
+  const door = children().door!;
+  expect(stillRuns(door)).toBe(true);
+  one.process.kill('SIGINT');
+  expect(await one.over).toBe(0);
+  expect(stillRuns(door)).toBe(false);
 });

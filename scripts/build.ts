@@ -16,6 +16,8 @@ function sourceHash(): string {
   };
   for (const path of [
     'src',
+    'public',
+    'scripts/build.ts',
     'scripts/serve.ts',
     'package-lock.json',
     'next.config.ts',

@@ -10,6 +10,7 @@ import { namedProxies } from '../src/front/peer';
 import { House } from '../src/keeper/house';
 import { portFor } from '../src/keeper/port';
 import { build } from './build';
+import { lanSettings, onNetwork, openToNetwork } from './lan';
 import { runDemoKiln } from './demo-kiln';
 import { dataFolder, failing, makeAgain } from './house';
 
@@ -92,8 +93,10 @@ async function main(): Promise<void> {
   setInterval(() => void forget(), 86_400_000).unref();
   const { port, word } = await portFor(asked, host);
   if (word !== null) console.log(word);
-  const url = await house.serve({ host, port, env: {} });
+  const lan = onNetwork(port);
+  const url = await house.serve({ host, port, env: lan === null ? {} : lanSettings(lan) });
   console.log(`\nJiten is at ${url}`);
+  if (lan !== null) await openToNetwork(house, lan);
   if (fresh) console.log('The studio is empty: its first page makes the first technician.');
   else if (!empty) {
     console.log(`Sign in with the password “${DEMO_PASSWORD}” as`);

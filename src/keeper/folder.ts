@@ -18,6 +18,8 @@ export type Folder = {
   pictures: string;
   backups: string;
   logs: string;
+  /** The door to the local network, and the studio's certificate authority. */
+  lan: string;
 };
 
 /** A socket's path may hold at most 107 bytes. */
@@ -41,6 +43,7 @@ export function folderOf(directory: string): Folder {
     pictures: join(data, 'pictures'),
     backups: join(data, 'backups'),
     logs: join(data, 'logs'),
+    lan: join(data, 'lan'),
   };
 }
 

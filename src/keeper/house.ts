@@ -9,10 +9,13 @@ import { packInto } from './backup/packed';
 import { bringUp } from './bring-up';
 import { openControl } from './control';
 import { currentDatabase } from './current';
-import { folderOf, freeBytes, noRoom, type Folder } from './folder';
+import { folderOf, freeBytes, noRoom, ownDirectory, type Folder } from './folder';
 import { holdFolder, type Hold } from './hold';
 import { CannotDo, Jobs } from './jobs';
 import { keep, type Kept } from './keep';
+import { startCaddy, type RunningProxy } from './lan/caddy';
+import { publishName } from './lan/name';
+import type { LanPlace } from './lan/place';
 import { openLogBook, type LogBook } from './log-book';
 import { endLeftovers, noteChild } from './processes';
 import { ensureDatabase, openOn, startDatabase, type RunningDatabase } from './server';
@@ -43,6 +46,8 @@ export class House {
   private timers: NodeJS.Timeout[] = [];
   private listed: HouseState['backups'] = [];
   private application: Kept<RunningApplication> | null = null;
+  private door: Kept<RunningProxy> | null = null;
+  private unpublish = (): void => undefined;
 
   private constructor(
     private readonly options: HouseOptions,
@@ -183,6 +188,25 @@ export class House {
     return url;
   }
 
+  /** Opens the studio to its local network, under TLS and one name. */
+  async openToNetwork(place: LanPlace): Promise<void> {
+    ownDirectory(this.folder.lan);
+    this.door = await keep(
+      async () => {
+        const one = await startCaddy(this.folder.lan, place);
+        noteChild(this.folder, 'door', one.pid);
+        return one;
+      },
+      {
+        name: 'door to the local network',
+        fell: (word) => this.fell(word),
+        // The studio goes on where it is; whoever is in the house can say so.
+        gaveUp: (word) => this.fell(word),
+      },
+    );
+    this.unpublish = publishName(place.name, () => place.addresses);
+  }
+
   private async list(): Promise<HouseState['backups']> {
     return (await this.jobs.shelf.list()).map(({ name, manifest, verified }) => ({
       name,
@@ -222,6 +246,8 @@ export class House {
     for (const timer of this.timers) clearInterval(timer);
     this.control?.close();
     this.control?.closeAllConnections();
+    this.unpublish();
+    await this.door?.stop();
     await this.application?.stop();
     await this.database.stop();
     this.book.close();

@@ -54,14 +54,22 @@ async function page(event: FetchEvent): Promise<Response> {
   if (person === null) return network(event, () => nothingKept());
   const cacheName = pagesOf(person);
   const cache = await caches.open(cacheName);
-  const kept = await cache.match(new URL(event.request.url).pathname);
-  if (kept === undefined) return network(event, () => keptPages(cache));
+  const { pathname } = new URL(event.request.url);
+  const kept = await cache.match(pathname);
+  if (kept === undefined)
+    return network(event, () => (pathname === '/' ? home(cache) : keptPages(cache)));
   const strategy = new NetworkFirst({ cacheName, networkTimeoutSeconds: PATIENCE_S, plugins: [ownPages] }); // prettier-ignore
   try {
     return await strategy.handle({ event, request: event.request });
   } catch {
     return kept;
   }
+}
+
+/** From the home screen: the first page that is at hand. */
+async function home(cache: Cache): Promise<Response> {
+  const [first] = await cache.keys();
+  return first === undefined ? nothingKept() : Response.redirect(first.url);
 }
 
 async function network(event: FetchEvent, otherwise: () => Promise<Response>): Promise<Response> {

@@ -9,6 +9,7 @@ import { PeopleList } from '../components/PeopleList';
 import { ShareLinks } from '../components/ShareLinks';
 import { StudioForm } from '../components/StudioForm';
 import { isEmptyStudio } from '@/data/whole';
+import { Phones } from '@/features/device/rooms/Phones';
 import { WholeStudio } from '@/features/exchange';
 import { readHouse } from '@/features/house/server';
 import { moment } from '@/ui/time';
@@ -31,6 +32,11 @@ export async function StudioPage() {
           timeZone={studio.timeZone}
         />
       </Section>
+      {records && (
+        <Section title="Phones">
+          <Phones />
+        </Section>
+      )}
       {records && (
         <Section title="Share links" id="share">
           <ShareLinks links={await listShareLinks(db)} now={now} timeZone={studio.timeZone} />
