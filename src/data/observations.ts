@@ -177,3 +177,21 @@ export async function settleDoubt(
     .where({ id: one.id })
     .update({ doubted_as: null, supersedes: corrects ? one.doubtedAs : null });
 }
+
+/**
+ * A word that is another one whenever something was said of a firing's pieces, taken back, or added: who has the page
+ * with the same word sees all there is.
+ */
+export async function openingMark(src: Source, firingId: string): Promise<string> {
+  const [rows] = await src.raw<[Row[]]>(
+    `SELECT COUNT(*) AS looks, MAX(recorded_at) AS last, SUM(superseded_at IS NULL) AS standing,
+      (SELECT COUNT(*) FROM placement JOIN photo ON photo.piece_id = placement.piece_id AND photo.firing_id = placement.firing_id
+        WHERE placement.firing_id = :firingId AND photo.binned_at IS NULL) AS photos,
+      (SELECT COUNT(*) FROM placement WHERE firing_id = :firingId) AS pieces,
+      (SELECT status FROM firing WHERE id = :firingId) AS status
+     FROM observation WHERE firing_id = :firingId`,
+    { firingId },
+  );
+  const { looks, last, standing, photos, pieces, status } = rows[0] as Row;
+  return [looks, (last as Date | null)?.getTime(), standing, photos, pieces, status].join('.');
+}

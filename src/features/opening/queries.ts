@@ -1,7 +1,7 @@
 import type { Source } from '@/data/database';
 import { type Firing } from '@/data/firings';
 import { listPlacements } from '@/data/placements';
-import { listObservations } from '@/data/observations';
+import { listObservations, openingMark } from '@/data/observations';
 import { listPhotos } from '@/data/photos';
 import { loadPieces } from '@/data/pieces';
 import type { Place } from '@/core/looks';
@@ -28,12 +28,21 @@ export async function openingRoom(
   src: Source,
   firing: Firing,
   owner: string | null = null,
-): Promise<{ pieces: RoomPiece[]; coatings: PaintChoice[]; place: Place }> {
-  const since = firing.openedAt === null ? 0 : Date.now() - firing.openedAt.getTime();
+): Promise<{
+  pieces: RoomPiece[];
+  coatings: PaintChoice[];
+  place: Place;
+  madeAt: number;
+  mark: string;
+}> {
+  // Before anything is read: what comes in meanwhile may be in it, and does no harm twice.
+  const madeAt = Date.now();
+  const mark = await openingMark(src, firing.id);
+  const since = firing.openedAt === null ? 0 : madeAt - firing.openedAt.getTime();
   const place = since > AT_THE_KILN ? 'desk' : 'kiln';
   const placements = await listPlacements(src, { firingId: firing.id });
   const ids = placements.map((one) => one.pieceId);
-  if (ids.length === 0) return { pieces: [], coatings: [], place };
+  if (ids.length === 0) return { pieces: [], coatings: [], place, madeAt, mark };
   const [pieces, bodies, coatings] = await Promise.all([
     loadPieces(src, { ids }),
     listBodies(src),
@@ -119,6 +128,8 @@ export async function openingRoom(
     pieces: rooms.sort((a, b) => (b.shelf ?? 0) - (a.shelf ?? 0)),
     coatings: paintable(coatings),
     place,
+    madeAt,
+    mark,
   };
 }
 

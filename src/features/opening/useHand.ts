@@ -42,12 +42,9 @@ export function useHand({
   place: Place;
 }) {
   const { pieces } = load;
-  const [at, setAt] = useState<string>(
-    () =>
-      pieces.find((piece) => piece.code === start)?.id ??
-      pieces.find((piece) => !isWritten(piece))?.id ??
-      'finish',
-  );
+  const [picked, setAt] = useState(() => pieces.find((piece) => piece.code === start)?.id ?? null);
+  // Until somebody takes one in hand, it is the first that nobody has written up, here or elsewhere.
+  const at = picked ?? pieces.find((piece) => !isWritten(piece))?.id ?? 'finish';
   const [zone, setZone] = useState<string | null>(null);
   const [saying, setSaying] = useState<Record<string, RoomLook | null>>({});
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
@@ -110,11 +107,19 @@ export function useHand({
     at,
     piece: piece ?? null,
     zone,
-    setZone,
+    setZone: (next: string | null): void => {
+      setAt(at);
+      setZone(next);
+    },
     pick,
     seen: piece ? (begun ?? formStart(piece, zone, correcting)) : null,
     begun: begun !== null,
-    say: (seen: SeenInput): void => keepDrafts({ ...drafts, [key]: seen }),
+    say: (seen: SeenInput): void => {
+      setAt(at);
+      keepDrafts({ ...drafts, [key]: seen });
+    },
+    /** This piece stays in hand, whatever others write up meanwhile. */
+    hold: (): void => setAt(at),
     correcting,
     correct: (look: RoomLook | null): void => {
       setSaying((all) => ({ ...all, [key]: look }));

@@ -77,7 +77,7 @@ export function LogBook({
       setText('');
       setAgo('0');
       if (answer.kept) say('Written down on this device', answer.undo);
-      router.refresh();
+      else router.refresh();
     }
   };
   const drop = async (id: string): Promise<void> => {

@@ -81,7 +81,7 @@ export function ReadPad({
         `${formatTemperature(celsius, units)} written down${answer.kept ? ' on this device' : ''}`,
         answer.undo,
       );
-      router.refresh();
+      if (!answer.kept) router.refresh();
     } else if (answer.problem.fields?.celsius && celsius >= COLDEST && celsius <= HOTTEST)
       setAsk({ celsius: shown, at });
   };

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { studioNow } from '@/platform/device/clock';
 import { useContractForm } from '@/platform/useContractForm';
 import { useSend } from '@/platform/useSend';
 import { FormShell, GROWS } from '@/ui/FormShell';
@@ -52,12 +53,17 @@ export function Progress({
   const { act, busy, problem } = useSend();
   const [other, setOther] = useState(false);
   const go = async (to: Status): Promise<void> => {
-    const answer = await act(contracts.move, { firingId, from: status, to });
+    const answer = await act(contracts.move, {
+      firingId,
+      from: status,
+      to,
+      at: new Date(studioNow()).toISOString(),
+    });
     if (answer.ok) {
-      say(NOW_IT[to]);
+      say(answer.kept ? `${NOW_IT[to]}: kept on this device` : NOW_IT[to], answer.undo);
       setOther(false);
     }
-    router.refresh();
+    if (!answer.ok || !answer.kept) router.refresh();
   };
   const next = NEXT_ACT[status];
   const caution =

@@ -21,6 +21,7 @@ import { PlanList } from './PlanList';
 import { RoomHead } from './RoomHead';
 import { ConePacks } from '@/features/firings';
 import { useFiringActs } from '../useFiringActs';
+import { useOthers } from '../useOthers';
 import { faultsHere, useWhy } from '../useWhy';
 import { WhyHere } from './WhyHere';
 import { sameStack, statusWords, unreadOf } from '../status';
@@ -33,6 +34,8 @@ export function OpeningRoom(props: {
   pieces: RoomPiece[];
   /** When this page was made, by the server's clock, ms. */
   madeAt: number;
+  /** The word for all that was said of the load by then. */
+  mark: string;
   coatings: PaintChoice[];
   cones: Witness[];
   target: string | null;
@@ -68,6 +71,7 @@ export function OpeningRoom(props: {
   });
   const { piece, seen, at, zone } = hand;
   const shots = useShots(load, piece);
+  useOthers(props.firingId, props.mark);
   const { busy, problem, takeOut, join, finish } = useFiringActs(props.firingId);
   const why = useWhy(sender, load.items, props.firingId, props.cases);
   const written = useMemo(() => new Set(pieces.filter(isWritten).map((one) => one.id)), [pieces]);
@@ -75,10 +79,11 @@ export function OpeningRoom(props: {
   const pick = (id: string): void => {
     hand.pick(id);
     // The last page speaks of what has been written up meanwhile.
-    if (id === 'finish' && state.waiting === 0) router.refresh();
+    if (id === 'finish' && state.waiting === 0 && navigator.onLine) router.refresh();
   };
   const takePictures = async (files: readonly File[]): Promise<void> => {
     if (piece === null) return;
+    hand.hold();
     for (const file of files) await load.picture(piece, file);
   };
   const save = async (goOn: boolean): Promise<void> => {

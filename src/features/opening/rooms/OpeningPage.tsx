@@ -34,8 +34,6 @@ export async function OpeningPage({
       : null;
   if (firing.status !== 'opened' && closed === null)
     redirect(keeps ? `/kilns/firings/${id}` : '/mine');
-  // Before anything is read: what comes in meanwhile may be in it, and does no harm twice.
-  const madeAt = Date.now();
   const [room, witnesses, cases] = await Promise.all([
     openingRoom(db, firing, keeps ? null : person.id),
     listWitnesses(db, [id]),
@@ -52,7 +50,8 @@ export async function OpeningPage({
         title={firingTitle(firing)}
         reached={reachedWords(firing)}
         pieces={room.pieces}
-        madeAt={madeAt}
+        madeAt={room.madeAt}
+        mark={room.mark}
         coatings={room.coatings}
         cones={keeps ? (witnesses.get(id) ?? []) : []}
         target={firing.targetCone}
