@@ -183,7 +183,7 @@ export async function settleDoubt(
  * with the same word sees all there is.
  */
 export async function openingMark(src: Source, firingId: string): Promise<string> {
-  const [rows] = await src.raw<[Row[]]>(
+  const [rows] = (await src.raw(
     `SELECT COUNT(*) AS looks, MAX(recorded_at) AS last, SUM(superseded_at IS NULL) AS standing,
       (SELECT COUNT(*) FROM placement JOIN photo ON photo.piece_id = placement.piece_id AND photo.firing_id = placement.firing_id
         WHERE placement.firing_id = :firingId AND photo.binned_at IS NULL) AS photos,
@@ -191,7 +191,7 @@ export async function openingMark(src: Source, firingId: string): Promise<string
       (SELECT status FROM firing WHERE id = :firingId) AS status
      FROM observation WHERE firing_id = :firingId`,
     { firingId },
-  );
+  )) as [Row[]];
   const { looks, last, standing, photos, pieces, status } = rows[0] as Row;
   return [looks, (last as Date | null)?.getTime(), standing, photos, pieces, status].join('.');
 }
