@@ -165,14 +165,14 @@ test('a picture for no piece, or without one, is refused with what to do', async
 test('wrong passwords are counted, and a link that is none opens nothing', async ({ page }) => {
   const door = (name: string, data: object) =>
     page.request.post(`${DEMO()}/api/door/${name}`, { data });
-  const wrong = await door('sign-in', { login: 'kit', password: 'not it at all' });
+  const wrong = await door('sign-in', { login: 'odile', password: 'not it at all' });
   expect(wrong.ok()).toBe(false);
   // The same words for a name that exists and one that does not.
   const unknown = await door('sign-in', { login: 'nobody', password: 'not it at all' });
   expect((await problem(unknown)).message).toBe((await problem(wrong)).message);
   let last = wrong;
   for (let i = 0; i < 15 && last.status() !== 429; i++)
-    last = await door('sign-in', { login: 'kit', password: `wrong ${i} again` });
+    last = await door('sign-in', { login: 'odile', password: `wrong ${i} again` });
   expect(last.status()).toBe(429);
   expect((await door('first-run', {})).ok()).toBe(false);
   expect((await door('nonsense', {})).status()).toBe(404);

@@ -135,7 +135,7 @@ test('a pot that was in the kiln and on no list joins its opening in two acts, o
 test('a student writes up own pieces on their own phone, and nothing else of the load', async ({
   browser,
 }) => {
-  for (const login of ['noor', 'pilar', 'ren', 'effie', 'odile', 'jonas', 'amara']) {
+  for (const login of ['kit', 'noor', 'pilar', 'ren', 'effie', 'jonas', 'amara']) {
     const { context, page } = await phoneOf(browser, login);
     await page.goto(`${DEMO()}/mine`);
     await expect(page.getByRole('heading', { name: 'My pieces' })).toBeVisible();
