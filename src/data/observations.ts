@@ -184,7 +184,7 @@ export async function settleDoubt(
  */
 export async function openingMark(src: Source, firingId: string): Promise<string> {
   const [rows] = (await src.raw(
-    `SELECT COUNT(*) AS looks, MAX(recorded_at) AS last, SUM(superseded_at IS NULL) AS standing,
+    `SELECT COUNT(*) AS looks, MAX(arrived_at) AS last, SUM(superseded_at IS NULL) AS standing,
       (SELECT COUNT(*) FROM placement JOIN photo ON photo.piece_id = placement.piece_id AND photo.firing_id = placement.firing_id
         WHERE placement.firing_id = :firingId AND photo.binned_at IS NULL) AS photos,
       (SELECT COUNT(*) FROM placement WHERE firing_id = :firingId) AS pieces,

@@ -1,0 +1,38 @@
+/** Two phones at one load: each sees by one word whether something was said meanwhile. */
+import { v7 } from 'uuid';
+import { openingMark } from '@/data/observations';
+import { createPhotos } from '@/data/photos';
+import {
+  fired,
+  layer,
+  recordInput,
+  testStudio,
+  type TestStudio,
+} from '../../../test-support/studio';
+
+let studio: TestStudio;
+let firingId: string;
+let ids: string[];
+beforeAll(async () => {
+  studio = await testStudio('test_others');
+  ({ firingId, ids } = await fired(studio, [layer(studio.version('tarn'))], { count: 2 }));
+});
+afterAll(() => studio.db.destroy());
+
+test('the word changes with each look, with one taken back, with a picture, and with nothing else', async () => {
+  const words = [await openingMark(studio.db, firingId)];
+  const changed = async (): Promise<boolean> => {
+    words.push(await openingMark(studio.db, firingId));
+    return new Set(words).size === words.length;
+  };
+  const said = recordInput(firingId, [ids[0]!], { surface: 'gloss' });
+  await studio.must('opening.record', said);
+  expect(await changed()).toBe(true);
+  await studio.must('opening.withdraw', { observationIds: [said.pieces[0]!.observationId] });
+  expect(await changed()).toBe(true);
+  await createPhotos(studio.db, [{ id: v7(), sha: 'b'.repeat(64), width: 9, height: 9, originalName: 'a', pieceId: ids[0]!, firingId }], studio.technician.id, new Date()); // prettier-ignore
+  expect(await changed()).toBe(true);
+  const other = await fired(studio, [layer(studio.version('tarn'))]);
+  await studio.must('opening.record', recordInput(other.firingId, other.ids, { surface: 'matt' }));
+  expect(await changed()).toBe(false);
+});
