@@ -207,13 +207,17 @@ test('two people write up the same piece: both looks stand; a correction of what
     page.getByText('They differ: gloss (Iben Raskov), matt (Tomasz Wieland).'),
   ).toBeVisible();
 
-  // One's own words of the day are put right: in two windows at once, the second is asked.
-  const again = seenOnce(await page.context().newPage());
+  // One's own words of the day are put right: on two devices at once, the one that comes later is asked.
+  const again = seenOnce(await (await browser.newContext()).newPage());
+  await signIn(again, DEMO(), 'iben');
   await again.goto(piece);
   await expect(again.getByText('Saving puts your words right')).toBeVisible();
+  await again.context().setOffline(true);
   await say(page, 'satin');
   await again.getByRole('group', { name: 'Surface' }).getByRole('button', { name: 'dry' }).click();
   await again.getByRole('button', { name: 'Save, next piece' }).click();
+  await expect(again.getByText(/1 on this device/)).toBeVisible();
+  await again.context().setOffline(false);
   await expect(
     again.getByRole('dialog').getByText(/changed meanwhile by Iben Raskov/),
   ).toBeVisible();

@@ -79,7 +79,7 @@ test('a page that is not on the device says so, and leads to those that are; lea
   await expect(hand.page.getByRole('heading', { name: 'Bench' })).toBeVisible();
   await cable.plugIn();
   await hand.page.goto(`${cable.url}/studio`);
-  await hand.page.getByRole('button', { name: 'Sign out' }).tap();
+  await hand.page.getByRole('button', { name: 'Sign out', exact: true }).tap();
   await expect(hand.page).toHaveURL(/sign-in/);
   const kept = () => hand.page.evaluate(async () => (await caches.keys()).sort());
   await expect.poll(kept).toEqual(['jiten-static']);

@@ -1,1 +1,2 @@
+export * from './keys';
 export * from './signs';

@@ -2,3 +2,5 @@
 export { PictureDrop, sendPicture } from './components/PictureDrop';
 export { PictureTaker } from './components/PictureTaker';
 export { PiecePicture } from './components/PiecePicture';
+export { Camera } from './components/Camera';
+export { thumbOf } from './shoot';

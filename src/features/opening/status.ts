@@ -13,7 +13,7 @@ export function statusWords(
 ): string {
   if (!ready) return `${written} of ${all} written up; looking through this device …`;
   if (waiting === 0) return `${written} of ${all} written up; all of it is on the studio’s server`;
-  const here = `${waiting} on this device, not yet on the server`;
+  const here = `${written} of ${all} written up; ${waiting} on this device, not yet on the server`;
   return sending && trouble === null ? `${here}; sending …` : `${here}. ${trouble ?? ''}`;
 }
 

@@ -1,8 +1,16 @@
 'use client';
-import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useEffectEvent,
+  useMemo,
+  useState,
+  type ReactNode,
+} from 'react';
 import { useDevicePerson } from '../device/person';
 import type { Sender } from './sender';
-import type { Item } from './store';
+import type { Item, TrayItem } from './store';
 
 /** What waits on this device for whoever is signed in. */
 export type Waiting = {
@@ -50,21 +58,33 @@ export function SenderHost({ children }: { children: ReactNode }) {
   return <Context value={value}>{children}</Context>;
 }
 
-/** All that this device knows of a page's acts, those that were sent included; null until it has been looked through. */
-export function useItemsAbout(about: string): readonly Item[] | null {
+/** Something of this device that tells its changes; null until it was first told. */
+function useWatched<T>(
+  watch: (live: typeof import('./live'), person: string, tell: (found: T) => void) => () => void,
+  of: string,
+): T | null {
   const person = useDevicePerson();
-  const [items, setItems] = useState<readonly Item[] | null>(null);
+  const [found, setFound] = useState<T | null>(null);
+  const start = useEffectEvent(watch);
   useEffect(() => {
     if (person === null) return;
     let stop = (): void => undefined;
     let gone = false;
-    void import('./live').then(({ watchItems }) => {
-      if (!gone) stop = watchItems(person, { about }, setItems);
+    void import('./live').then((live) => {
+      if (!gone) stop = start(live, person, setFound);
     });
     return () => {
       gone = true;
       stop();
     };
-  }, [person, about]);
-  return items;
+  }, [person, of]);
+  return found;
 }
+
+/** All that this device knows of a page's acts, those that were sent included; null until it has been looked through. */
+export const useItemsAbout = (about: string): readonly Item[] | null =>
+  useWatched<Item[]>((live, person, tell) => live.watchItems(person, { about }, tell), about);
+
+/** What lies in a page's tray, in the order of taking. */
+export const useTray = (about: string): readonly TrayItem[] | null =>
+  useWatched<TrayItem[]>((live, person, tell) => live.watchTray(person, about, tell), about);

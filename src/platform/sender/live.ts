@@ -4,7 +4,7 @@ import { call } from '../client';
 import { deliver } from './deliver';
 import { takeOver } from './older';
 import { Sender } from './sender';
-import { DeviceStore, type Item } from './store';
+import { DeviceStore, type Item, type TrayItem } from './store';
 
 const AGAIN_MS = 5000;
 
@@ -44,5 +44,16 @@ export function watchItems(
       ? items.where('[person+state]').anyOf(['waiting', 'sending', 'refused'].map((state) => [person, state])).sortBy('seq') // prettier-ignore
       : items.where('[person+about]').equals([person, wanted.about]).sortBy('seq');
   const watched = liveQuery(found).subscribe(tell);
+  return () => watched.unsubscribe();
+}
+
+/** Tells what lies in a page's tray, in the order of taking. */
+export function watchTray(
+  person: string,
+  about: string,
+  tell: (items: TrayItem[]) => void,
+): () => void {
+  const { tray } = ofDevice();
+  const watched = liveQuery(() => tray.where('[person+about]').equals([person, about]).sortBy('at')).subscribe(tell); // prettier-ignore
   return () => watched.unsubscribe();
 }

@@ -48,7 +48,8 @@ export class Sender {
     void this.flush();
   }
 
-  private async keep(act: Omit<ToKeep, 'file'>, file: File | null): Promise<void> {
+  /** The same without sending; also inside a transaction over items and files. */
+  async keep(act: Omit<ToKeep, 'file'>, file: File | null): Promise<void> {
     const { store } = this;
     await store.transaction('rw', store.items, store.files, async () => {
       if (file !== null) await store.files.put({ id: act.id, blob: file });

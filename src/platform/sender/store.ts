@@ -35,18 +35,32 @@ export type Item = {
   anyway: { input: unknown } | null;
 };
 
+/** A picture or a sound that nobody has said of what it is. */
+export type TrayItem = {
+  id: string;
+  person: string;
+  /** Which page it was taken on. */
+  about: string;
+  kind: 'picture' | 'sound';
+  /** When, by the clock of this device, ms. */
+  at: number;
+  fileName: string;
+  /** A small one to look at; the full one is read when it goes out. */
+  thumb: Blob | null;
+};
+
 /** What this device keeps: acts one by one, and their files apart so that a list does not read them. */
 export class DeviceStore extends Dexie {
   items!: Table<Item, number>;
   files!: Table<{ id: string; blob: Blob }, string>;
-  words!: Table<{ key: string; value: unknown }, string>;
+  tray!: Table<TrayItem, string>;
 
   constructor(name = 'jiten', options?: DexieOptions) {
     super(name, options);
     this.version(1).stores({
       items: '++seq, &id, [person+state], [person+about]',
       files: 'id',
-      words: 'key',
+      tray: 'id, [person+about]',
     });
   }
 }

@@ -4,7 +4,6 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { v7 } from 'uuid';
-import type { Units } from '@/core/units';
 import type { Witness } from '@/data/witnesses';
 import { useSay } from '@/ui/Undo';
 import type { Place } from '@/core/looks';
@@ -12,6 +11,10 @@ import { isWritten, looksAt, nowOf, tally, type RoomPiece, type Writer } from '.
 import type { PaintChoice } from '../queries';
 import { lotOf, useHand } from '../useHand';
 import { useLoad, useShots } from '../useLoad';
+import { count, type Units } from '@/core/units';
+import { Camera, PictureTaker, thumbOf } from '../../media';
+import { useOpeningTray } from '../useOpeningTray';
+import { Tray } from './Tray';
 import { CodeField } from './CodeField';
 import { ConflictDialog } from './ConflictDialog';
 import { Finish } from './Finish';
@@ -71,6 +74,7 @@ export function OpeningRoom(props: {
   });
   const { piece, seen, at, zone } = hand;
   const shots = useShots(load, piece);
+  const tray = useOpeningTray(load, props.firingId);
   useOthers(props.firingId, props.mark);
   const { busy, problem, takeOut, join, finish } = useFiringActs(props.firingId);
   const why = useWhy(sender, load.items, props.firingId, props.cases);
@@ -81,10 +85,22 @@ export function OpeningRoom(props: {
     // The last page speaks of what has been written up meanwhile.
     if (id === 'finish' && state.waiting === 0 && navigator.onLine) router.refresh();
   };
-  const takePictures = async (files: readonly File[]): Promise<void> => {
-    if (piece === null) return;
+  /** A picture is of the piece in hand; in the tray nobody says yet of what. */
+  const takePictures = async (files: readonly File[], thumb?: Blob): Promise<void> => {
+    for (const file of files) {
+      if (piece === null) await tray.put(file, thumb ?? (await thumbOf(file)));
+      else await load.picture(piece, file);
+    }
     hand.hold();
-    for (const file of files) await load.picture(piece, file);
+  };
+  /** In the tray a touch on the plan says of what the chosen pictures are. */
+  const pickFromPlan = (id: string): void => {
+    const touched = pieces.find((one) => one.id === id);
+    if (at !== 'tray' || tray.chosen.size === 0 || touched === undefined) return pick(id);
+    const n = tray.chosen.size;
+    void tray
+      .layChosen(touched)
+      .then((back) => say(`${count(n, 'picture')} of ${touched.code}`, () => void back()));
   };
   const save = async (goOn: boolean): Promise<void> => {
     const saved = await hand.save(goOn);
@@ -153,10 +169,11 @@ export function OpeningRoom(props: {
             pieces={pieces}
             written={written}
             at={at}
-            onPick={pick}
+            onPick={pickFromPlan}
             strangers={props.keeps ? `/tests/fired?firing=${props.firingId}` : null}
             extra={[
               ...(props.keeps ? [{ id: 'cones', label: 'Cones' }] : []),
+              { id: 'tray', label: tray.items.length === 0 ? 'Tray' : `Tray ${tray.items.length}` },
               { id: 'finish', label: `${written.size} of ${pieces.length}` },
             ]}
           />
@@ -171,6 +188,21 @@ export function OpeningRoom(props: {
               pieces={pieces.length}
               onOpen={() => void load.open(closed.status)}
             />
+          )}
+          {closed === null && (piece !== null || at === 'tray') && (
+            <Camera
+              of={piece?.code ?? 'one for the tray'}
+              onShot={(file, thumb) => void takePictures([file], thumb)}
+            />
+          )}
+          {closed === null && at === 'tray' && (
+            <>
+              <PictureTaker
+                onFiles={(files) => void takePictures(files)}
+                count={tray.items.length}
+              />
+              <Tray tray={tray} pieces={pieces} />
+            </>
           )}
           {closed === null && at === 'cones' && (
             <>

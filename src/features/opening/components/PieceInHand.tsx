@@ -11,6 +11,7 @@ import type { ReactNode } from 'react';
 import type { Units } from '@/core/units';
 import { KEY_LIKELY, describeRegion, describeZone, zoneKey, zonesOf } from '@/core/zones';
 import Link from '@/ui/Link';
+import { useKeys } from '@/ui/useKeys';
 import { Picture } from '@/ui/Picture';
 import { MONO } from '@/ui/theme';
 import { Silhouette, faceName, namesOf, paintsOf } from '../../drawings';
@@ -59,6 +60,11 @@ export function PieceInHand(props: InHand) {
   const zones = piece.keyKnown === 'lost' ? [] : zonesOf(piece.faces, piece.layers, 99);
   const current = zones.find((one) => zoneKey(one) === zone);
   const stacked = (current ? [current] : zones).some((one) => one.stack.length > 1);
+  useKeys((key, { ctrlKey }) => {
+    const saves = key === 'Enter' && ctrlKey;
+    if (saves) props.onSave(zone === null);
+    return saves;
+  });
   return (
     <Box
       sx={{

@@ -7,10 +7,12 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { MEETINGS, OPACITIES, SURFACES, VERDICTS } from '@/core/signs';
 import { formatLength, type Units } from '@/core/units';
 import { RefireFields } from './RefireFields';
 import { SignPad } from './SignPad';
+import { useKeys } from '@/ui/useKeys';
 import { Cautions } from '@/ui/Caution';
 import type { SeenInput } from '../contracts';
 
@@ -21,12 +23,15 @@ function Words<T extends string>({
   value,
   onChange,
   big = false,
+  keys = false,
 }: {
   label: string;
   words: readonly T[];
   value: T | null;
   onChange: (value: T | null) => void;
   big?: boolean;
+  /** Are the keys shown: the number of each word? */
+  keys?: boolean;
 }) {
   return (
     <Box sx={{ mb: 1.25 }}>
@@ -40,13 +45,18 @@ function Words<T extends string>({
         aria-label={label}
         sx={{ flexWrap: 'wrap' }}
       >
-        {words.map((word) => (
+        {words.map((word, i) => (
           <ToggleButton
             key={word}
             value={word}
-            sx={{ minHeight: big ? 52 : 44, minWidth: 64, fontSize: big ? '1rem' : undefined }}
+            sx={{ minHeight: 56, minWidth: 64, fontSize: big ? '1rem' : undefined }}
           >
             {word}
+            {keys && (
+              <Box component="kbd" aria-hidden sx={{ ml: 0.75, fontWeight: 800 }}>
+                {i + 1}
+              </Box>
+            )}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
@@ -72,6 +82,15 @@ export function SeenFields({
   cautions: readonly string[];
 }) {
   const set = (part: Partial<SeenInput>): void => onChange({ ...seen, ...part });
+  const [keys, setKeys] = useState(false);
+  useKeys((key, { ctrlKey }) => {
+    const surface = SURFACES[Number(key) - 1];
+    if (key === '?') setKeys(!keys);
+    else if (surface !== undefined && !ctrlKey)
+      set({ surface: seen.surface === surface ? null : surface });
+    else return false;
+    return true;
+  });
   const step = units.length === 'mm' ? 1 : 25.4 / 16;
   const mm = seen.movementMm ?? 0;
   return (
@@ -82,6 +101,7 @@ export function SeenFields({
         value={seen.surface}
         onChange={(surface) => set({ surface })}
         big
+        keys={keys}
       />
       {whole && <Cautions>{cautions}</Cautions>}
       {whole && (
@@ -104,7 +124,7 @@ export function SeenFields({
           first.
         </Typography>
       ) : null}
-      <SignPad signs={seen.signs} onChange={(signs) => set({ signs })} />
+      <SignPad signs={seen.signs} onChange={(signs) => set({ signs })} keys={keys} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, mt: 1.5 }}>
         <Box>
           <Typography variant="h3" sx={{ mb: 0.5 }}>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { SIGNS, signOf } from '@/core/signs';
+import { SIGNS, SIGN_KEYS, signOf } from '@/core/signs';
 import type { SeenSign } from '@/core/looks';
 import { person, screen, show, within } from '../../../../test-support/dom';
 
@@ -56,4 +56,20 @@ test('a sign that can hurt brings its caution, once', () => {
   show(<Pad start={start} />);
   const cautions = [...new Set(start.map(({ sign }) => signOf(sign)!.caution))];
   expect(screen.getAllByRole('note').map((one) => one.textContent)).toEqual(cautions);
+});
+
+test('by key: a small letter is a fault, again for worse; a capital an effect; in a field it is a letter', async () => {
+  const hand = person();
+  show(
+    <>
+      <Pad />
+      <input aria-label="Note" />
+    </>,
+  );
+  await hand.keyboard(`${SIGN_KEYS[fault.id]}${SIGN_KEYS[fault.id]}`);
+  expect(held).toEqual([{ sign: fault.id, severity: 2, wanted: false }]);
+  await hand.keyboard(`{Shift>}${SIGN_KEYS[effect.id]}{/Shift}`);
+  expect(held.map(({ sign }) => sign)).toEqual([fault.id, effect.id]);
+  await hand.type(screen.getByLabelText('Note'), SIGN_KEYS[fault.id]!);
+  expect(held[0]!.severity).toBe(2);
 });

@@ -4,7 +4,8 @@ import ButtonBase from '@mui/material/ButtonBase';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
-import { SEVERITIES, SIGNS, signOf } from '@/core/signs';
+import { SEVERITIES, SIGNS, SIGN_KEYS, signOf, signOfKey } from '@/core/signs';
+import { useKeys } from '@/ui/useKeys';
 import type { SeenSign } from '@/core/looks';
 import { Glyph } from '../../drawings';
 
@@ -12,9 +13,12 @@ import { Glyph } from '../../drawings';
 export function SignPad({
   signs,
   onChange,
+  keys = false,
 }: {
   signs: readonly SeenSign[];
   onChange: (signs: SeenSign[]) => void;
+  /** Are the keys shown? They work in any case. */
+  keys?: boolean;
 }) {
   const held = new Map(signs.map((sign) => [sign.sign, sign]));
   const touch = (id: string): void => {
@@ -29,6 +33,11 @@ export function SignPad({
         ),
       );
   };
+  useKeys((key, { ctrlKey }) => {
+    const sign = ctrlKey ? undefined : signOfKey(key);
+    if (sign !== undefined) touch(sign);
+    return sign !== undefined;
+  });
   const group = (usually: 'fault' | 'effect') => (
     <Box
       role="group"
@@ -46,18 +55,29 @@ export function SignPad({
             key={sign.id}
             onClick={() => touch(sign.id)}
             aria-pressed={now !== undefined}
+            aria-keyshortcuts={SIGN_KEYS[sign.id]}
             title={sign.look}
             aria-label={now ? `${sign.name}, ${SEVERITIES[now.severity - 1]}` : sign.name}
             sx={{
               flexDirection: 'column',
               minHeight: 66,
               p: 0.5,
+              position: 'relative',
               border: '1px solid',
               borderColor: now ? 'text.primary' : 'divider',
               bgcolor: now ? 'text.primary' : 'background.paper',
               color: now ? 'background.paper' : 'text.primary',
             }}
           >
+            {keys && (
+              <Typography
+                component="kbd"
+                aria-hidden
+                sx={{ position: 'absolute', top: 2, right: 5, fontWeight: 800, fontSize: '0.9rem' }}
+              >
+                {SIGN_KEYS[sign.id]}
+              </Typography>
+            )}
             <Glyph sign={sign.id} severity={now?.severity ?? 1} size={34} label={false} />
             <Typography
               component="span"

@@ -27,6 +27,17 @@ const KEYS: readonly { where: string; keys: readonly (readonly [key: string, doe
       ],
     },
     {
+      where: 'Writing up an opening',
+      keys: [
+        ['?', 'shows the key of every sign'],
+        ['1, 2, 3 …', 'the surface'],
+        ['a … z', 'a fault, again for worse'],
+        ['A … Z', 'an effect'],
+        ['Space', 'takes the picture, where the camera is on'],
+        ['Ctrl Enter', 'save, next piece'],
+      ],
+    },
+    {
       where: 'On the load plan',
       keys: [
         ['Enter', 'take the piece in hand, put it down'],

@@ -1,0 +1,156 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { count } from '@/core/units';
+import type { TrayItem } from '@/platform/sender/store';
+import { Nothing } from '@/ui/Page';
+import { useSay } from '@/ui/Undo';
+import type { RoomPiece } from '../room';
+import type { OpeningTray } from '../useOpeningTray';
+
+/** Pictures in the order of taking, and three ways to say of what they are: by touch, by the plan, one by one. */
+export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly RoomPiece[] }) {
+  const say = useSay();
+  const [from, setFrom] = useState('');
+  if (tray.items.length === 0)
+    return (
+      <Nothing>
+        Nothing lies here. Take pictures now and say later of what they are: here they wait, in the
+        order of taking, on this device.
+      </Nothing>
+    );
+  const pairs = tray.inOrder(from === '' ? null : from);
+  const [first, last] = [pairs[0]?.piece.code, pairs.at(-1)?.piece.code];
+  return (
+    <>
+      <Typography component="h1" variant="h1">
+        {count(tray.items.length, 'picture')} of nobody knows what yet
+      </Typography>
+      <Typography sx={{ mb: 1 }}>
+        {tray.chosen.size === 0
+          ? 'Touch one or several, then the piece they are of, in the plan.'
+          : `Touch the piece ${tray.chosen.size === 1 ? 'this one is' : `these ${tray.chosen.size} are`} of, in the plan.`}
+      </Typography>
+      <Box
+        component="ol"
+        aria-label="Pictures in the order of taking"
+        sx={{ listStyle: 'none', p: 1, m: 0, display: 'grid', gap: 1, bgcolor: 'booth.ground', gridTemplateColumns: 'repeat(auto-fill, minmax(96px, 1fr))' }} // prettier-ignore
+      >
+        {tray.items.map((item, i) => (
+          <li key={item.id}>
+            <Thumb
+              item={item}
+              no={i + 1}
+              chosen={tray.chosen.has(item.id)}
+              onTouch={() => tray.choose(item.id)}
+            />
+          </li>
+        ))}
+      </Box>
+      {tray.chosen.size > 0 && (
+        <Button
+          sx={{ minHeight: 56 }}
+          onClick={() => {
+            const n = tray.chosen.size;
+            void tray.throwChosen().then((back) => say(`${count(n, 'picture')} thrown away`, () => void back())); // prettier-ignore
+          }}
+        >
+          Throw {tray.chosen.size === 1 ? 'it' : 'them'} away
+        </Button>
+      )}
+      <Typography variant="h2" sx={{ mt: 2, mb: 1 }}>
+        Taken in the order of the plan?
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        <TextField
+          select
+          label="Beginning with"
+          value={from}
+          onChange={(event) => setFrom(event.target.value)}
+          sx={{ minWidth: 180 }}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        >
+          <MenuItem value="">the first</MenuItem>
+          {pieces.map(({ id, code }) => (
+            <MenuItem key={id} value={id}>
+              {code}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Button
+          variant="outlined"
+          disabled={pairs.length === 0}
+          sx={{ minHeight: 56 }}
+          onClick={
+            () =>
+            void tray
+              .layAll(pairs)
+              .then((back) => say(`${count(pairs.length, 'picture')} laid on their pieces`, () => void back())) // prettier-ignore
+          }
+        >
+          {pairs.length === 0
+            ? 'No piece without a picture'
+            : `Lay ${count(pairs.length, 'picture')} on ${first === last ? first : `${first} to ${last}`}`}
+        </Button>
+      </Box>
+      <Typography variant="body2">
+        One for each piece that has none yet, shelf by shelf from the top.
+      </Typography>
+    </>
+  );
+}
+
+/** A picture of the tray; its small one only is read. */
+function Thumb({
+  item,
+  no,
+  chosen,
+  onTouch,
+}: {
+  item: TrayItem;
+  no: number;
+  chosen: boolean;
+  onTouch: () => void;
+}) {
+  // prettier-ignore
+  const [url, setUrl] = useState<string | null>(null);
+  const { thumb } = item;
+  useEffect(() => {
+    if (thumb === null) return;
+    const made = URL.createObjectURL(thumb);
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- an address that this page made lasts as long as it is shown
+    setUrl(made);
+    return () => URL.revokeObjectURL(made);
+  }, [thumb]);
+  const time = new Date(item.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' }); // prettier-ignore
+  return (
+    <ButtonBase
+      onClick={onTouch}
+      aria-pressed={chosen}
+      aria-label={`Picture ${no}, taken ${time}`}
+      sx={{
+        width: '100%',
+        aspectRatio: '1',
+        flexDirection: 'column',
+        outline: chosen ? '4px solid' : 'none',
+        outlineColor: 'primary.main',
+        color: 'booth.ink',
+      }}
+    >
+      {url === null ? (
+        <span>{item.fileName}</span>
+      ) : (
+        // eslint-disable-next-line @next/next/no-img-element -- a picture still on this device
+        <img src={url} alt="" style={{ width: '100%', height: '100%', objectFit: 'contain' }} />
+      )}
+      <Typography component="span" variant="body2">
+        {no}
+      </Typography>
+    </ButtonBase>
+  );
+}

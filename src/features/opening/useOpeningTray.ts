@@ -1,0 +1,72 @@
+'use client';
+import { useState } from 'react';
+import { useTray } from '@/platform/sender/host';
+import { layOn, putDown, throwAway } from '@/platform/sender/tray';
+import type { TrayItem } from '@/platform/sender/store';
+import { addPicture } from '../media/contracts';
+import { aboutOpening } from './contracts';
+import { inOrder } from './order';
+import type { RoomPiece } from './room';
+import type { Load } from './useLoad';
+
+const NONE: readonly TrayItem[] = [];
+
+/** Shot now, said later: what lies in the tray of an opening, what of it is chosen, and how it is laid on pieces. */
+export function useOpeningTray(load: Load, firingId: string) {
+  const about = aboutOpening({ firingId });
+  const items = useTray(about) ?? NONE;
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const { sender } = load;
+  const there = items.filter(({ id }) => chosen.has(id));
+  const lay = async (id: string, piece: RoomPiece): Promise<() => Promise<boolean>> =>
+    sender === null
+      ? () => Promise.resolve(false)
+      : layOn(sender, id, {
+          name: addPicture.name,
+          input: { pieceId: piece.id, firingId },
+          label: `Picture of ${piece.code}`,
+          about,
+        });
+  /** Lays several; what comes back picks all of them up again that nobody has sent. */
+  const layAll = async (pairs: readonly { picture: string; piece: RoomPiece }[]) => {
+    const back: (() => Promise<boolean>)[] = [];
+    for (const { picture, piece } of pairs) back.push(await lay(picture, piece));
+    setChosen(new Set());
+    return async (): Promise<void> => {
+      for (const one of back.reverse()) await one();
+    };
+  };
+  const pictured = new Set([
+    ...load.pieces.filter(({ photos }) => photos.length > 0).map(({ id }) => id),
+    ...load.items
+      .filter(({ name, state }) => name === addPicture.name && state !== 'refused')
+      .map(({ input }) => (input as { pieceId: string }).pieceId),
+  ]);
+  return {
+    items,
+    chosen,
+    choose: (id: string): void =>
+      setChosen((now) => {
+        const next = new Set(now);
+        if (!next.delete(id)) next.add(id);
+        return next;
+      }),
+    put: async (file: File, thumb: Blob | null): Promise<void> => {
+      if (sender !== null) await putDown(sender, { about, kind: 'picture', file, thumb });
+    },
+    /** What is chosen, laid on one piece; all of the tray, one each, in the order of the plan. */
+    layChosen: (piece: RoomPiece) => layAll(there.map(({ id }) => ({ picture: id, piece }))),
+    inOrder: (from: string | null) =>
+      inOrder(items.map(({ id }) => id), load.pieces, from, pictured), // prettier-ignore
+    layAll,
+    throwChosen: async (): Promise<() => Promise<void>> => {
+      const back: (() => Promise<void>)[] = [];
+      if (sender !== null) for (const { id } of there) back.push(await throwAway(sender.store, id));
+      setChosen(new Set());
+      return async () => {
+        for (const one of back) await one();
+      };
+    },
+  };
+}
+export type OpeningTray = ReturnType<typeof useOpeningTray>;
