@@ -93,22 +93,26 @@ const ANSWERS: Readonly<Record<Exclude<Way, 'network'>, (event: FetchEvent) => P
     picture,
   };
 
+/** What was asked for last: an older wish, or one of somebody who left, is not gone on with. */
+let wish = 0;
+
 /** Fetches what is not there yet; says what could not be had. */
 async function fill(
   cacheName: string,
   urls: readonly string[],
-  { anew = false, told = (): void => undefined } = {},
+  { anew = false, told = (): void => undefined, wanted = (): boolean => true } = {},
 ): Promise<string[]> {
+  if (!wanted()) return [...urls];
   const cache = await caches.open(cacheName);
   const missing: string[] = [];
   const left = [...urls];
   const one = async (): Promise<void> => {
-    for (let url = left.shift(); url !== undefined; url = left.shift()) {
+    for (let url = left.shift(); url !== undefined && wanted(); url = left.shift()) {
       try {
         if (anew || (await cache.match(url)) === undefined) {
           const answer = await fetch(url, { credentials: 'same-origin' });
           if (!answer.ok || answer.redirected) throw new Error(String(answer.status));
-          await cache.put(url, answer);
+          if (wanted()) await cache.put(url, answer);
         }
       } catch {
         missing.push(url);
@@ -141,6 +145,8 @@ async function forgetOthers(person: string | null): Promise<void> {
 }
 
 async function keep(person: string, { pages, pictures }: AtHand): Promise<void> {
+  const mine = ++wish;
+  const wanted = (): boolean => wish === mine;
   await (await caches.open(WHO_CACHE)).put(WHO_KEY, new Response(person));
   await forgetOthers(person);
   const urls = pages.map(({ url }) => url);
@@ -154,10 +160,10 @@ async function keep(person: string, { pages, pictures }: AtHand): Promise<void> 
   };
   const missing = [
     ...(await fill(STATIC_CACHE, STATIC_FILES)),
-    ...(await fill(pagesOf(person), urls, { anew: true, told })),
-    ...(await fill(picturesOf(person), pictures, { told })),
+    ...(await fill(pagesOf(person), urls, { anew: true, told, wanted })),
+    ...(await fill(picturesOf(person), pictures, { told, wanted })),
   ];
-  await tell({ kind: 'kept', pages: of - missing.length, of, missing });
+  if (wanted()) await tell({ kind: 'kept', pages: of - missing.length, of, missing });
 }
 
 self.addEventListener('install', (event) => {
@@ -170,9 +176,10 @@ self.addEventListener('activate', (event) => {
 self.addEventListener('message', (event) => {
   const message = event.data as ToWorker;
   if (message.kind === 'keep') event.waitUntil(keep(message.person, message.hand));
-  else if (message.kind === 'forget')
+  else if (message.kind === 'forget') {
+    wish++;
     event.waitUntil(Promise.all([caches.delete(WHO_CACHE), forgetOthers(null)]));
-  else void self.skipWaiting();
+  } else void self.skipWaiting();
 });
 self.addEventListener('fetch', (event) => {
   const way = wayOf(event.request, self.location.origin);

@@ -57,6 +57,7 @@ export async function phone(): Promise<Phone> {
       it.page = it.context.pages()[0] ?? (await it.context.newPage());
     },
     end: async () => {
+      await it.context.close().catch(() => undefined);
       await kill();
       rmSync(folder, { recursive: true, force: true });
     },
