@@ -58,6 +58,12 @@ test('what cannot be kept is refused with a reason', async () => {
     .jpeg()
     .toBuffer();
   expect(await why(jpeg.subarray(0, jpeg.length / 2))).toContain('broken');
+  const heic = Buffer.concat([
+    Buffer.from([0, 0, 0, 24]),
+    Buffer.from('ftypheic'),
+    Buffer.alloc(200),
+  ]);
+  expect(await why(heic)).toContain('This is a HEIC picture');
   const huge = await plain(20_000, 10_000).png({ compressionLevel: 1 }).toBuffer();
   expect(await why(huge)).toContain('200 megapixels');
 }, 60_000);

@@ -114,7 +114,16 @@ const resized = (picture: Sharp, size: Size): Sharp =>
     .resize({ width: SIZES[size], height: SIZES[size], fit: 'inside', withoutEnlargement: true })
     .webp({ quality: 82, effort: 1 });
 
+/** The brands of HEIC at the head of its file (ISO/IEC 23008-12); AVIF, which can be read, has others. */
+const isHeic = (bytes: Buffer): boolean =>
+  bytes.toString('latin1', 4, 8) === 'ftyp' &&
+  /^(heic|heix|hevc|hevx|heim|heis)$/.test(bytes.toString('latin1', 8, 12));
+
 async function inspect(bytes: Buffer): Promise<{ width: number; height: number }> {
+  if (isHeic(bytes))
+    throw refuse(
+      'This is a HEIC picture, which cannot be read here. Set the phone’s camera to JPEG (“most compatible”), or save the picture as JPEG and send that.',
+    );
   let metadata;
   try {
     metadata = await sharp(bytes, { limitInputPixels: false }).metadata();

@@ -1,6 +1,7 @@
 /** The one sender of this page, with what it needs of the browser; loaded when a page is up. */
 import { liveQuery } from 'dexie';
 import { call } from '../client';
+import { askToStay } from '../device/room';
 import { deliver } from './deliver';
 import { takeOver } from './older';
 import { Sender } from './sender';
@@ -14,6 +15,7 @@ const ofDevice = (): DeviceStore => (store ??= new DeviceStore());
 /** Starts sending for a person; the second of what comes back stops it. */
 export function startSender(person: string, changed: () => void): [Sender, () => void] {
   const sender = new Sender(ofDevice(), person, deliver, changed);
+  void askToStay();
   const flush = (): void => void sender.flush();
   void takeOver(sender).then(flush);
   // The studio's clock is asked once, so that what is written later without a network bears its time.

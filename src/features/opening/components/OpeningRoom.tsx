@@ -24,6 +24,7 @@ import { PlanList } from './PlanList';
 import { RoomHead } from './RoomHead';
 import { ConePacks } from '@/features/firings';
 import { useFiringActs } from '../useFiringActs';
+import { useRoomLeft } from '../useRoomLeft';
 import { useOthers } from '../useOthers';
 import { faultsHere, useWhy } from '../useWhy';
 import { WhyHere } from './WhyHere';
@@ -75,6 +76,7 @@ export function OpeningRoom(props: {
   const { piece, seen, at, zone } = hand;
   const shots = useShots(load, piece);
   const tray = useOpeningTray(load, props.firingId);
+  const room = useRoomLeft(load.items.length + tray.items.length);
   useOthers(props.firingId, props.mark);
   const { busy, problem, takeOut, join, finish } = useFiringActs(props.firingId);
   const why = useWhy(sender, load.items, props.firingId, props.cases);
@@ -87,10 +89,11 @@ export function OpeningRoom(props: {
   };
   /** A picture is of the piece in hand; in the tray nobody says yet of what. */
   const takePictures = async (files: readonly File[], thumb?: Blob): Promise<void> => {
-    for (const file of files) {
-      if (piece === null) await tray.put(file, thumb ?? (await thumbOf(file)));
-      else await load.picture(piece, file);
-    }
+    for (const file of files)
+      await room.trying(async () => {
+        if (piece === null) await tray.put(file, thumb ?? (await thumbOf(file)));
+        else await load.picture(piece, file);
+      });
     hand.hold();
   };
   /** In the tray a touch on the plan says of what the chosen pictures are. */
@@ -103,9 +106,11 @@ export function OpeningRoom(props: {
       .then((back) => say(`${count(n, 'picture')} of ${touched.code}`, () => void back()));
   };
   const save = async (goOn: boolean): Promise<void> => {
-    const saved = await hand.save(goOn);
-    if (saved !== null && piece !== null)
-      say(`${saved.count > 1 ? saved.count : piece.code} written up`, saved.undo);
+    await room.trying(async () => {
+      const saved = await hand.save(goOn);
+      if (saved !== null && piece !== null)
+        say(`${saved.count > 1 ? saved.count : piece.code} written up`, saved.undo);
+    });
   };
   const answerConflict = async (answer: 'mine' | 'theirs'): Promise<void> => {
     const { refused } = state;
@@ -182,6 +187,11 @@ export function OpeningRoom(props: {
           component="main"
           sx={{ p: 2, order: 1, minWidth: 0, gridColumn: { md: 2 }, gridRow: { md: '1 / span 2' } }}
         >
+          {room.words !== null && (
+            <Typography role="alert" sx={{ fontWeight: 650, mb: 1 }}>
+              {room.words}
+            </Typography>
+          )}
           {closed !== null && (
             <NotOpen
               {...closed}
