@@ -45,7 +45,14 @@ export function useLoad(
     opened: items.some(({ name, state }) => name === move.name && state !== 'refused'),
     open: (from: 'firing' | 'cooling'): Promise<void> | undefined =>
       sender?.add({
-        ...keeping(move, { firingId, from, to: 'opened', at: new Date(studioNow()).toISOString() }),
+        ...keeping(move, {
+          firingId,
+          from,
+          to: 'opened',
+          at: new Date(studioNow()).toISOString(),
+          // A step is left out, and the server wants to know why.
+          reason: from === 'firing' ? 'the fire was out, and nobody had said so' : '',
+        }),
         label: 'The kiln is open',
         // It belongs to this page: what is said here follows it.
         about,

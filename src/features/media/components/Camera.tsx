@@ -3,7 +3,7 @@ import PhotoCamera from '@mui/icons-material/PhotoCameraOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useKeys } from '@/ui/useKeys';
 import { shoot } from '../shoot';
 import { hasCamera, useCamera } from '../useCamera';
@@ -15,14 +15,19 @@ import { hasCamera, useCamera } from '../useCamera';
 export function Camera({
   of,
   onShot,
+  onRunning,
 }: {
   /** What the next picture is of, as in “K3RVT”. */
   of: string;
   onShot: (file: File, thumb: Blob) => void;
+  /** Told when the camera goes on and off: what stands beside it can make room. */
+  onRunning?: (on: boolean) => void;
 }) {
   const { video, state, start, stop } = useCamera();
   const [flash, setFlash] = useState(0);
   const on = state === 'on';
+  const tellRunning = useEffectEvent((now: boolean): void => onRunning?.(now));
+  useEffect(() => tellRunning(on), [on]);
   const take = async (): Promise<void> => {
     if (video.current === null || !on) return;
     const { file, thumb } = await shoot(video.current, new Date());
@@ -51,7 +56,12 @@ export function Camera({
           muted
           playsInline
           aria-label="What the camera sees"
-          style={{ width: '100%', maxHeight: 340, objectFit: 'contain', display: 'block' }}
+          style={{
+            width: '100%',
+            maxHeight: 'min(340px, 30dvh)',
+            objectFit: 'contain',
+            display: 'block',
+          }}
         />
         {flash > 0 && (
           <Box

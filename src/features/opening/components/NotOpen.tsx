@@ -35,12 +35,12 @@ export function NotOpen({
         before reaching in; gloves and glasses, edges can be sharp.
       </Caution>
       <Button
-        variant="contained"
+        variant={status === 'cooling' ? 'contained' : 'outlined'}
         size="large"
         onClick={onOpen}
         sx={{ mt: 2, minHeight: 60, width: '100%', maxWidth: 480, fontSize: '1.1rem' }}
       >
-        The kiln is open
+        {status === 'cooling' ? 'The kiln is open' : 'The fire is out, and the kiln is open'}
       </Button>
     </>
   );

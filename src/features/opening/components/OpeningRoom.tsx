@@ -66,6 +66,7 @@ export function OpeningRoom(props: {
   const load = useLoad(props.firingId, made, props.person);
   const { pieces, sender, state } = load;
   const [place, setPlace] = useState(props.place);
+  const [filming, setFilming] = useState(false);
   const hand = useHand({
     load,
     firingId: props.firingId,
@@ -203,6 +204,7 @@ export function OpeningRoom(props: {
             <Camera
               of={piece?.code ?? 'one for the tray'}
               onShot={(file, thumb) => void takePictures([file], thumb)}
+              onRunning={setFilming}
             />
           )}
           {closed === null && at === 'tray' && (
@@ -250,6 +252,7 @@ export function OpeningRoom(props: {
               coatings={props.coatings}
               units={props.units}
               shots={shots}
+              filming={filming}
               zone={zone}
               onZone={hand.setZone}
               seen={seen}

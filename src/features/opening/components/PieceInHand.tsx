@@ -33,6 +33,8 @@ export type InHand = {
   units: Units;
   /** Its pictures, newest first. */
   shots: readonly Shot[];
+  /** Is the camera on above it? Then the drawing makes room on a phone. */
+  filming: boolean;
   zone: string | null;
   onZone: (zone: string | null) => void;
   seen: SeenInput;
@@ -120,7 +122,7 @@ export function PieceInHand(props: InHand) {
             bgcolor: 'booth.ground',
             color: 'booth.ink',
             p: 1.5,
-            display: 'flex',
+            display: { xs: props.filming && zone === null ? 'none' : 'flex', lg: 'flex' },
             flexWrap: piece.kind === 'ware' ? 'wrap' : 'nowrap',
             gap: 1.5,
             alignItems: 'flex-start',
