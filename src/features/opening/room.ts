@@ -155,6 +155,8 @@ export type Tally = {
   grind: number[];
   tell: { owner: string; codes: string[] }[];
   refire: string[];
+  /** How many were decided how, the commonest first. */
+  verdicts: { verdict: Verdict; n: number }[];
 };
 
 /** What is left to do when the last piece is down: what is missing, which shelves to grind, whom to tell. */
@@ -166,12 +168,14 @@ export function tally(
   const tell = new Map<string, string[]>();
   const missing: string[] = [];
   const refire: string[] = [];
+  const verdicts = new Map<Verdict, number>();
   for (const piece of pieces) {
     const seen = said(piece);
     if (seen === null) missing.push(piece.code);
     const dripped = seen?.signs.some(gluesShelf) ?? false;
     if (dripped && piece.shelf !== null && piece.setting !== 'waster') grind.add(piece.shelf);
     if (seen?.verdict === 'refire') refire.push(piece.code);
+    if (seen?.verdict) verdicts.set(seen.verdict, (verdicts.get(seen.verdict) ?? 0) + 1);
     if (piece.owner !== null && seen !== null)
       tell.set(piece.owner, [...(tell.get(piece.owner) ?? []), piece.code]);
   }
@@ -181,8 +185,18 @@ export function tally(
     missing,
     grind: [...grind].sort((a, b) => a - b),
     refire,
+    verdicts: [...verdicts].map(([verdict, n]) => ({ verdict, n })).sort((a, b) => b.n - a.n),
     tell: [...tell]
       .map(([owner, codes]) => ({ owner, codes }))
       .sort((a, b) => a.owner.localeCompare(b.owner)),
   };
 }
+
+/** What to write to the owners, one line each, to be copied into whatever the studio writes with. */
+export const tellWords = (tell: Tally['tell'], title: string): string =>
+  tell
+    .map(
+      ({ owner, codes }) =>
+        `${owner}: ${codes.join(', ')} came out of ${title} and can be collected.`,
+    )
+    .join('\n');

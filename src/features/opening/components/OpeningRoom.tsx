@@ -232,6 +232,7 @@ export function OpeningRoom(props: {
           )}
           {closed === null && at === 'finish' && (
             <Finish
+              title={props.title}
               tally={tally(pieces, (one) => nowOf(looksAt(one, null)))}
               writtenUp={props.writtenUp}
               waiting={state.waiting}

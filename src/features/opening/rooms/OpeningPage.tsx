@@ -6,6 +6,7 @@ import { unitsOf } from '@/data/studio';
 import { may, permit } from '@/features/people';
 import { OpeningRoom } from '../components/OpeningRoom';
 import { openingRoom } from '../queries';
+import { LoadStory } from './LoadStory';
 import { LoadComplaints } from '../../clinic/rooms/LoadComplaints';
 import { Keeping } from '../../device';
 import { SignInAgainHost } from '../../shell';
@@ -63,7 +64,14 @@ export async function OpeningPage({
         cases={Object.fromEntries(
           cases.flatMap((one) => (one.pieceId === null ? [] : [[one.pieceId, one.id]])),
         )}
-        shared={keeps && <LoadComplaints src={db} firingId={id} />}
+        shared={
+          keeps && (
+            <>
+              <LoadComplaints src={db} firingId={id} />
+              <LoadStory src={db} firing={firing} />
+            </>
+          )
+        }
         keeps={keeps}
         closed={closed}
       />
