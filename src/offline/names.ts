@@ -17,14 +17,15 @@ export const ownerOf = (cache: string): string | null =>
 
 /** A page or a picture that is to be on the device before it is needed. */
 export type AtHand = {
+  /** For whom: another person may have signed in on this device since the page that asks was made. */
+  person: string;
   /** Page addresses with what they are called. */
   pages: { url: string; title: string }[];
   pictures: string[];
 };
 
 /** What a page says to the worker, and the worker to all pages. */
-export type ToWorker =
-  { kind: 'keep'; person: string; hand: AtHand } | { kind: 'forget' } | { kind: 'take over' };
+export type ToWorker = { kind: 'keep'; hand: AtHand } | { kind: 'forget' } | { kind: 'take over' };
 export type FromWorker = { kind: 'kept'; pages: number; of: number; missing: string[] };
 
 /** How a request is met. */

@@ -144,7 +144,7 @@ async function forgetOthers(person: string | null): Promise<void> {
   }
 }
 
-async function keep(person: string, { pages, pictures }: AtHand): Promise<void> {
+async function keep({ person, pages, pictures }: AtHand): Promise<void> {
   const mine = ++wish;
   const wanted = (): boolean => wish === mine;
   await (await caches.open(WHO_CACHE)).put(WHO_KEY, new Response(person));
@@ -175,7 +175,7 @@ self.addEventListener('activate', (event) => {
 });
 self.addEventListener('message', (event) => {
   const message = event.data as ToWorker;
-  if (message.kind === 'keep') event.waitUntil(keep(message.person, message.hand));
+  if (message.kind === 'keep') event.waitUntil(keep(message.hand));
   else if (message.kind === 'forget') {
     wish++;
     event.waitUntil(Promise.all([caches.delete(WHO_CACHE), forgetOthers(null)]));

@@ -46,7 +46,8 @@ test('pictures of the pieces in them, once each; of a student only their own pag
   const { firingId, ids } = await fired(studio, [layer(studio.version('tarn'))], { count: 2 });
   const sha = 'a'.repeat(64);
   await createPhotos(studio.db, ids.map((pieceId) => ({ id: v7(), sha, width: 9, height: 9, originalName: 'a', pieceId, firingId })), studio.technician.id, new Date()); // prettier-ignore
-  const { pictures } = await atHand(studio.db, studio.technician);
+  const { pictures, person } = await atHand(studio.db, studio.technician);
+  expect(person).toBe(studio.technician.id);
   expect(pictures.filter((url) => url.includes(sha))).toEqual([`/api/pictures/${sha}/medium`]);
   expect(await pages(studio.student)).toEqual(['/mine', '/device']);
   await studio.db('piece').where({ id: ids[0]! }).update({ owner_id: studio.student.id });

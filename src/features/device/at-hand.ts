@@ -21,6 +21,7 @@ export async function atHand(src: Source, person: Person): Promise<AtHand> {
   if (!may(person, 'keep records')) {
     const own = await ownUnwritten(src, person.id);
     return {
+      person: person.id,
       pages: [
         { url: '/mine', title: 'My pieces' },
         device,
@@ -38,6 +39,7 @@ export async function atHand(src: Source, person: Person): Promise<AtHand> {
   const pieceIds = [...new Set(placed.flat().map(({ pieceId }) => pieceId))];
   const photos = pieceIds.length === 0 ? [] : await listPhotos(src, { pieceIds });
   return {
+    person: person.id,
     pages: [
       { url: '/bench', title: 'Bench' },
       { url: '/kilns', title: 'Kilns' },

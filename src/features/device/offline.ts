@@ -27,7 +27,7 @@ async function say(message: ToWorker): Promise<void> {
 
 async function bring(person: string): Promise<void> {
   const answer = await call<AtHand>('/api/at-hand', {});
-  if (answer.ok) await say({ kind: 'keep', person, hand: answer.data });
+  if (answer.ok && answer.data.person === person) await say({ kind: 'keep', hand: answer.data });
 }
 
 /**

@@ -14,6 +14,7 @@ Object.assign(globalThis, {
 const { SenderHost } = await import('@/platform/sender/host');
 const { useSend } = await import('@/platform/useSend');
 const { OnThisDevice } = await import('./OnThisDevice');
+const { Keeping } = await import('./Keeping');
 const { WaitingStrip } = await import('./WaitingStrip');
 
 const read = kept(contract('test.read', z.object({ celsius: z.number() })), {
@@ -95,4 +96,12 @@ test('what waits before it goes first: with something behind, a new act waits it
   await press(hand, 'Send now');
   await screen.findByText('All that was written here is on the studio’s server.');
   expect(new Set(acts(sent).map(({ body }) => body.id)).size).toBe(2);
+});
+
+test('a page that the device had kept says of when it is; one of now says nothing', () => {
+  const { unmount } = show(<Keeping madeAt={Date.now() - 3_600_000} />);
+  expect(screen.getByRole('status').textContent).toMatch(/cannot be reached\. This page is of \d\d:\d\d/); // prettier-ignore
+  unmount();
+  show(<Keeping madeAt={Date.now()} />);
+  expect(screen.queryByRole('status')).toBeNull();
 });

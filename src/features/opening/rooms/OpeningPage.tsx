@@ -76,7 +76,7 @@ export async function OpeningPage({
         closed={closed}
       />
       {/* Nothing newer is put under a hand that is writing. */}
-      <Keeping offer={false} />
+      <Keeping madeAt={room.madeAt} offer={false} />
       <SignInAgainHost login={person.login} />
     </>
   );

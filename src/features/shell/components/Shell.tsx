@@ -62,10 +62,13 @@ const itemStyle = (active: boolean) => ({
 export function Shell({
   records,
   login,
+  madeAt,
   children,
 }: {
   records: boolean;
   login: string;
+  /** When the page was made, ms. */
+  madeAt: number;
   children: ReactNode;
 }) {
   const path = usePathname();
@@ -156,7 +159,7 @@ export function Shell({
         })}
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Keeping />
+        <Keeping madeAt={madeAt} />
         <WaitingStrip />
         {children}
       </Box>
