@@ -86,9 +86,18 @@ async function picture(event: FetchEvent): Promise<Response> {
   return kept ?? fetch(event.request);
 }
 
+/**
+ * A file of the shell. A script of a worker takes its address, and what is said behind its #, from the answer: one that
+ * was kept has neither, and a new one has those of the request.
+ */
+async function shell(event: FetchEvent): Promise<Response> {
+  const answer = await statics.handle({ event, request: event.request });
+  return event.request.destination === 'worker' ? new Response(answer.body, answer) : answer;
+}
+
 const ANSWERS: Readonly<Record<Exclude<Way, 'network'>, (event: FetchEvent) => Promise<Response>>> =
   {
-    static: (event) => statics.handle({ event, request: event.request }),
+    static: shell,
     page,
     picture,
   };
