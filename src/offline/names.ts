@@ -26,7 +26,13 @@ export type AtHand = {
 
 /** What a page says to the worker, and the worker to all pages. */
 export type ToWorker = { kind: 'keep'; hand: AtHand } | { kind: 'forget' } | { kind: 'take over' };
-export type FromWorker = { kind: 'kept'; pages: number; of: number; missing: string[] };
+export type FromWorker = {
+  kind: 'kept';
+  person: string;
+  pages: number;
+  of: number;
+  missing: string[];
+};
 
 /** How a request is met. */
 export type Way = 'static' | 'picture' | 'page' | 'network';

@@ -35,16 +35,13 @@ async function who(): Promise<string | null> {
 }
 
 /**
- * Kept under its bare address: which piece is asked for is read anew. One that leads elsewhere (to the sign-in) is
- * never kept in a page's place.
+ * Found under its bare address: which piece is asked for is read where the page runs. Nothing is kept on the way: whose
+ * page comes from the server is known only where it was asked for by name (`keep`).
  */
 const ownPages = {
   cacheKeyWillBeUsed: ({ request }: { request: Request }) =>
     Promise.resolve(new URL(request.url).pathname),
-  cacheWillUpdate: ({ request, response }: { request: Request; response: Response }) =>
-    Promise.resolve(
-      response.ok && !response.redirected && new URL(request.url).search === '' ? response : null,
-    ),
+  cacheWillUpdate: () => Promise.resolve(null),
 };
 
 const statics = new CacheFirst({ cacheName: STATIC_CACHE });
@@ -165,14 +162,15 @@ async function keep({ person, pages, pictures }: AtHand): Promise<void> {
   let done = 0;
   const told = (): void => {
     done += 1;
-    if (done % 10 === 0 && done < of) void tell({ kind: 'kept', pages: done, of, missing: [] });
+    if (done % 10 === 0 && done < of)
+      void tell({ kind: 'kept', person, pages: done, of, missing: [] });
   };
   const missing = [
     ...(await fill(STATIC_CACHE, STATIC_FILES)),
     ...(await fill(pagesOf(person), urls, { anew: true, told, wanted })),
     ...(await fill(picturesOf(person), pictures, { told, wanted })),
   ];
-  if (wanted()) await tell({ kind: 'kept', pages: of - missing.length, of, missing });
+  if (wanted()) await tell({ kind: 'kept', person, pages: of - missing.length, of, missing });
 }
 
 self.addEventListener('install', (event) => {

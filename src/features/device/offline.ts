@@ -7,7 +7,7 @@ const KEPT = 'jiten-kept';
 const EVERY_MS = 10 * 60_000;
 
 /** What this device can show without a network, as it was last brought here; null where that never was. */
-export type KeptHere = { pages: number; of: number; at: number };
+export type KeptHere = { person: string; pages: number; of: number; at: number };
 
 export function keptHere(): KeptHere | null {
   try {
@@ -25,7 +25,21 @@ async function say(message: ToWorker): Promise<void> {
   ready.active?.postMessage(message);
 }
 
+/** Every page that is opened asks; what was brought so short a while ago is not brought again. */
+const JUST_NOW_MS = 2 * 60_000;
+
+function justBrought(person: string): boolean {
+  const kept = keptHere();
+  return (
+    kept !== null &&
+    kept.person === person &&
+    kept.pages === kept.of &&
+    Math.abs(Date.now() - kept.at) < JUST_NOW_MS
+  );
+}
+
 async function bring(person: string): Promise<void> {
+  if (justBrought(person)) return;
   const answer = await call<AtHand>('/api/at-hand', {});
   if (answer.ok && answer.data.person === person) await say({ kind: 'keep', hand: answer.data });
 }
@@ -43,7 +57,10 @@ export function startKeeping(
   const { serviceWorker } = navigator;
   const heard = ({ data }: MessageEvent<FromWorker>): void => {
     if (data.kind !== 'kept') return;
-    localStorage.setItem(KEPT, JSON.stringify({ pages: data.pages, of: data.of, at: Date.now() }));
+    localStorage.setItem(
+      KEPT,
+      JSON.stringify({ person: data.person, pages: data.pages, of: data.of, at: Date.now() }),
+    );
     changed();
   };
   serviceWorker.addEventListener('message', heard);
