@@ -72,7 +72,14 @@ export const send = <I extends z.ZodType, R>(
     : call<R>(`/api/door/${contract.door}`, { method: 'POST', body: JSON.stringify(input) });
 
 /** A write that waited on this device, by the name its contract had when it was kept. */
-export type Kept = { id: string; name: string; input: unknown; file?: File | null };
+export type Kept = {
+  id: string;
+  name: string;
+  input: unknown;
+  file?: File | null;
+  /** Who wrote it; for whom the page was made where that is not said. */
+  as?: string;
+};
 
 /** Problems that pass by themselves: the same can be sent again later. */
 const PASSING = new Set([
@@ -86,14 +93,14 @@ const PASSING = new Set([
 ]);
 export const passes = (code: string): boolean => PASSING.has(code);
 
-/** Sends it under the name of whom this page was made for; the server takes it from nobody else. */
+/** Sends it under its writer’s name; the server takes it from nobody else. */
 export async function sendKept<R = unknown>({
   id,
   name,
   input,
   file = null,
+  as = pagePerson() ?? undefined,
 }: Kept): Promise<Sent<R>> {
-  const as = pagePerson() ?? undefined;
   const request = (): Promise<Sent<R>> => {
     if (file === null)
       return call<R>(`/api/act/${name}`, {

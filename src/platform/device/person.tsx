@@ -7,10 +7,8 @@ let here: string | null = null;
 /** Whose device this is just now: what waits or was begun here belongs to that person. */
 export function DevicePerson({ id, children }: { id: string; children: ReactNode }) {
   useEffect(() => {
+    // It stays when this goes: a page that leads to another is still this person's.
     here = id;
-    return () => {
-      here = null;
-    };
   }, [id]);
   return <Context value={id}>{children}</Context>;
 }

@@ -9,7 +9,13 @@ export async function deliver(item: Item, file: File | null): Promise<Delivery> 
       outcome: 'refused',
       problem: { code: 'invalid', message: 'Its file is not on this device any more.' },
     };
-  const answer = await sendKept({ ...item, file });
+  const answer = await sendKept({
+    id: item.id,
+    name: item.name,
+    input: item.input,
+    file,
+    as: item.person,
+  });
   if (answer.ok) return { outcome: 'done', answer: answer.data };
   const { code, message, details } = answer.problem;
   if (passes(code)) return { outcome: 'later', message, tried: code === 'failed' };
