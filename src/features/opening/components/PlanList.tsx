@@ -40,6 +40,7 @@ export function PlanList({
               borderColor: 'divider',
               bgcolor: at === one.id ? 'text.primary' : 'background.paper',
               color: at === one.id ? 'background.paper' : 'text.primary',
+              fontFamily: 'inherit',
               fontWeight: 650,
               fontSize: '0.9rem',
             }}
