@@ -1,16 +1,9 @@
-import { indexedDB, IDBKeyRange } from 'fake-indexeddb';
-import { deserialize, serialize } from 'node:v8';
+import '../../../../test-support/on-device';
 import { z } from 'zod';
 import { contract, kept } from '@/platform/contract';
 import { waitFor } from '@testing-library/react';
 import { person, press, screen, server, show, type Posted } from '../../../../test-support/dom';
 
-// What every browser has, and this stand-in for one does not.
-Object.assign(globalThis, {
-  indexedDB,
-  IDBKeyRange,
-  structuredClone: (value: unknown) => deserialize(serialize(value)) as unknown,
-});
 const { SenderHost } = await import('@/platform/sender/host');
 const { useSend } = await import('@/platform/useSend');
 const { OnThisDevice } = await import('./OnThisDevice');
