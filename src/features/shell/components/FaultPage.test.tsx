@@ -7,7 +7,7 @@ const fault = (digest?: string) => Object.assign(new Error('x'), digest ? { dige
 function health(answer: (() => object) | 'no connection'): void {
   globalThis.fetch = (async () => {
     if (answer === 'no connection') throw new TypeError('Failed to fetch');
-    return { status: 200, json: async () => answer() };
+    return { status: 200, headers: { get: () => null }, json: async () => answer() };
   }) as unknown as typeof fetch;
 }
 
