@@ -22,6 +22,9 @@ const step = async (page: Page, act: string): Promise<void> => {
   await expect(page.getByRole('button', { name: act, exact: true })).toHaveCount(0);
 };
 
+// Packing runs in a worker, whose script comes by way of the one that holds the shell.
+test.use({ serviceWorkers: 'allow' });
+
 test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool, cones, and the next schedule knows better', async ({
   page,
 }) => {

@@ -72,13 +72,17 @@ export function startKeeping(
       waiting.postMessage({ kind: 'take over' } satisfies ToWorker);
     });
   };
-  void serviceWorker.register('/sw.js').then((registration) => {
-    offer(registration);
-    registration.addEventListener('updatefound', () => {
-      const { installing } = registration;
-      installing?.addEventListener('statechange', () => offer(registration));
-    });
-  });
+  serviceWorker
+    .register('/sw.js')
+    .then((registration) => {
+      offer(registration);
+      registration.addEventListener('updatefound', () => {
+        const { installing } = registration;
+        installing?.addEventListener('statechange', () => offer(registration));
+      });
+    })
+    // A private window, or a browser that is told not to: pages come from the server alone.
+    .catch(() => undefined);
   const again = (): void => void bring(person);
   again();
   window.addEventListener('online', again);
