@@ -34,6 +34,7 @@ export async function phone(): Promise<Phone> {
       viewport: { width: 390, height: 844 },
       isMobile: true,
       hasTouch: true,
+      serviceWorkers: 'allow',
     });
   const kill = async (): Promise<void> => {
     for (const pid of processesIn(folder)) {
