@@ -46,9 +46,10 @@ export async function writeWhole(
   write: (to: Writable) => Promise<void>,
 ): Promise<Weight> {
   const partial = `${path}.part`;
+  const file = createWriteStream(partial, { mode: 0o600 });
   try {
     const { stream, weight } = scales();
-    const landed = pipeline(stream, createWriteStream(partial, { mode: 0o600 }));
+    const landed = pipeline(stream, file);
     // Whichever of the two fails, the other is told.
     await Promise.all([
       write(stream).catch((error: unknown) => {
@@ -62,6 +63,9 @@ export async function writeWhole(
     await settle(dirname(path));
     return weight();
   } catch (error) {
+    // A file that is still being opened would come into being after it was taken away.
+    file.destroy();
+    if (!file.closed) await new Promise<void>((closed) => file.once('close', () => closed()));
     await rm(partial, { force: true });
     throw error;
   }
