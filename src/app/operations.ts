@@ -10,8 +10,10 @@ import { openingOperations } from '@/features/opening/server';
 import { peopleOperations } from '@/features/people/server';
 import { piecesOperations } from '@/features/pieces/server';
 import { questionsOperations } from '@/features/questions/server';
+import { soundsOperations } from '@/features/sounds/server';
 import { storeOperations } from '@/features/store/server';
 import { testsOperations } from '@/features/tests/server';
+import { ticksOperations } from '@/features/ticks/server';
 import { usetestsOperations } from '@/features/usetests/server';
 import type { Operation } from '@/platform/operation';
 
@@ -19,6 +21,7 @@ import type { Operation } from '@/platform/operation';
 export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
   [
     peopleOperations,
+    soundsOperations,
     storeOperations,
     piecesOperations,
     testsOperations,
@@ -32,6 +35,7 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
     exchangeOperations,
     mergingOperations,
     clinicOperations,
+    ticksOperations,
     usetestsOperations,
   ]
     .flatMap((group): Operation[] => Object.values(group))

@@ -15,6 +15,7 @@ export const TABLES_LEFT_OUT: Readonly<Record<string, string>> = {
   kiln_token: 'a secret of a device',
   attempt: 'tries to sign in, forgotten by themselves',
   operation: 'answers to acts already carried out, for repeats only',
+  tick: 'who has done which row of a sheet, forgotten by itself',
   merger: 'what taking two apart again needs; what was merged says so itself',
   cell: 'follows from the observations',
   cell_coat: 'follows from the observations',

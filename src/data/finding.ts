@@ -136,20 +136,22 @@ export async function findWords(
     only === null
       ? src.raw('TRUE')
       : src.raw(`${alias} IN (SELECT id FROM piece WHERE owner_id = ?)`, [only.ownerId]);
-  const [notes, looks, flags] = (await Promise.all([
+  const [notes, looks, spoken, flags] = (await Promise.all([
     src('piece').whereRaw(match('notes'), [wanted]).where(own('piece.id')).whereNull('binned_at').orderBy('created_at', 'desc').limit(LIMIT).select('id', 'notes as text'), // prettier-ignore
     src('observation').whereRaw(match('note'), [wanted]).where(own('piece_id')).whereNull('superseded_at').orderBy('seen_at', 'desc').limit(LIMIT).select('piece_id as id', 'note as text'), // prettier-ignore
+    src('sound').whereRaw(match('words'), [wanted]).whereNotNull('piece_id').where(own('piece_id')).whereNull('binned_at').orderBy('spoken_at', 'desc').limit(LIMIT).select('piece_id as id', 'words as text'), // prettier-ignore
     src('flag').whereRaw(match('text'), [wanted]).where(own('piece_id')).whereNull('cleared_at').orderBy('raised_at', 'desc').limit(LIMIT).select('piece_id as id', 'text'), // prettier-ignore
   ])) as Row[][];
-  const pieces = [...notes!, ...looks!, ...flags!].map(({ id, text }): WordsFound => ({ kind: 'piece', id, text })); // prettier-ignore
+  const pieces = [...notes!, ...looks!, ...spoken!, ...flags!].map(({ id, text }): WordsFound => ({ kind: 'piece', id, text })); // prettier-ignore
   if (only !== null) return pieces;
-  const [firings, questions] = (await Promise.all([
+  const [firings, questions, heard] = (await Promise.all([
     src('firing').whereRaw(match('notes'), [wanted]).orderBy('created_at', 'desc').limit(LIMIT).select('id', 'notes as text'), // prettier-ignore
     src('question').whereRaw(match('text, varied, held, expected'), [wanted]).orderBy('no', 'desc').limit(LIMIT).select('id', 'text'), // prettier-ignore
+    src('sound').whereRaw(match('words'), [wanted]).whereNull('piece_id').whereNull('binned_at').orderBy('spoken_at', 'desc').limit(LIMIT).select('firing_id as id', 'words as text'), // prettier-ignore
   ])) as Row[][];
   return [
     ...questions!.map(({ id, text }): WordsFound => ({ kind: 'question', id, text })),
-    ...firings!.map(({ id, text }): WordsFound => ({ kind: 'firing', id, text })),
+    ...[...firings!, ...heard!].map(({ id, text }): WordsFound => ({ kind: 'firing', id, text })),
     ...pieces,
   ];
 }

@@ -76,6 +76,7 @@ export async function appendObservations(
         sign: sign.sign,
         severity: sign.severity,
         wanted: sign.wanted,
+        points: sign.points === undefined || sign.points.length === 0 ? null : JSON.stringify(sign.points), // prettier-ignore
       })),
     ),
   );
@@ -122,6 +123,7 @@ export async function listObservations(
       'observation_sign.sign',
       'observation_sign.severity',
       'observation_sign.wanted',
+      'observation_sign.points',
     );
   if (filter.ids) query.whereIn('observation.id', filter.ids);
   if (filter.pieceIds) query.whereIn('observation.piece_id', filter.pieceIds);
@@ -131,7 +133,12 @@ export async function listObservations(
   const signs = new Map<string, SeenSign[]>();
   const rows = ((await query) as Row[]).filter((row) => {
     const own = signs.get(row.id);
-    const sign = { sign: row.sign, severity: row.severity, wanted: Boolean(row.wanted) };
+    const sign: SeenSign = {
+      sign: row.sign,
+      severity: row.severity,
+      wanted: Boolean(row.wanted),
+      ...(row.points === null ? {} : { points: row.points }),
+    };
     if (own === undefined) signs.set(row.id, row.sign === null ? [] : [sign]);
     else own.push(sign);
     return own === undefined;
@@ -163,6 +170,17 @@ export async function listObservations(
     superseded: row.superseded_at !== null,
     doubtedAs: row.doubted_as,
   }));
+}
+
+/** How often which words for a colour were written, the commonest first; read from its index alone. */
+export async function colourTexts(src: Source): Promise<{ text: string; n: number }[]> {
+  const rows: Row[] = await src('observation')
+    .whereNotNull('colour')
+    .groupBy('colour')
+    .orderBy([{ column: 'n', order: 'desc' }, 'colour'])
+    .limit(300)
+    .select('colour', src.raw('COUNT(*) AS n'));
+  return rows.map((row) => ({ text: row.colour, n: Number(row.n) }));
 }
 
 /** Says what a doubted look was: a look of its own, or a correction of the one it had replaced. */

@@ -63,14 +63,17 @@ export const unitsOf = (
   mass: studio.massUnit,
 });
 
-/** How many bodies, coatings and kilns there are, and looks of before that nobody has settled. */
 /** A studio that lacks a body, a coating or a kiln is led through its first steps. */
 export const isBeginning = (has: { bodies: number; coatings: number; kilns: number }): boolean =>
   Math.min(has.bodies, has.coatings, has.kilns) === 0;
 
+/**
+ * How many bodies, coatings and kilns there are; looks of before that nobody has settled, use tests that are due again
+ * some day, and spoken notes to type up.
+ */
 export async function countStore(
   src: Source,
-): Promise<{ bodies: number; coatings: number; kilns: number; doubted: number; due: number }> {
+): Promise<Record<'bodies' | 'coatings' | 'kilns' | 'doubted' | 'due' | 'untyped', number>> {
   const count = (table: string) => src(table).count('*');
   const row = (await src
     .select({
@@ -79,6 +82,7 @@ export async function countStore(
       kilns: count('kiln').where({ nobody_knows: false }),
       doubted: count('observation').whereNotNull('doubted_as'),
       due: count('use_test').whereNotNull('due_on').whereNull('dropped_at'),
+      untyped: count('sound').whereNull('words_at').whereNull('binned_at'),
     })
     .first()) as Row;
   return {
@@ -87,5 +91,6 @@ export async function countStore(
     kilns: Number(row.kilns),
     doubted: Number(row.doubted),
     due: Number(row.due),
+    untyped: Number(row.untyped),
   };
 }

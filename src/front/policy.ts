@@ -18,6 +18,7 @@ export function policy(nonce: string): string {
     // Widths and places are written beside what they place.
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' blob: data:",
+    "media-src 'self' blob:",
     "font-src 'self' data:",
     "worker-src 'self' blob:",
     "object-src 'none'",

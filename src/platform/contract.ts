@@ -81,11 +81,11 @@ export const toggled = <I extends z.ZodType, R>(
   },
 });
 
-/** A write that can be said without a network; whoever says it waits for no answer. */
-export const kept = <I extends z.ZodType>(
-  one: Contract<I, null>,
+/** A write that can be said without a network: then there is no answer yet, and whoever says it is told so. */
+export const kept = <I extends z.ZodType, R>(
+  one: Contract<I, R>,
   keep: Keeping<z.input<I>>,
-): Contract<I, null> => ({ ...one, keep });
+): Contract<I, R> => ({ ...one, keep });
 
 /** A write that another one takes back. */
 export const undoneBy = <I extends z.ZodType, R, J extends z.ZodType>(

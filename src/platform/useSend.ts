@@ -50,7 +50,7 @@ export function useSend(): {
     if (contract.keep === undefined || sender === null) return null;
     const item = keeping(contract, input, id);
     await sender.add(item);
-    // Only what answers nothing is kept.
+    // There is no answer yet: whoever reads one asks first whether it was kept.
     return { ok: true, data: null as R, undo: () => void sender.takeBack(id), kept: true };
   };
   const act: Act = async (contract, input) => {

@@ -43,8 +43,13 @@ const SURFACES = ['gloss', 'satin', 'matt', 'dry'] as const;
 
 /** Says how the piece in hand came out; done when the page says that it is kept. */
 export async function writeUp(page: Page, n: number): Promise<void> {
-  await page.getByRole('group', { name: 'Surface' }).getByRole('button', { name: SURFACES[n % 4]! }).tap(); // prettier-ignore
-  await page.getByRole('button', { name: 'Save, next piece' }).tap();
+  try {
+    await page.getByRole('group', { name: 'Surface' }).getByRole('button', { name: SURFACES[n % 4]! }).tap(); // prettier-ignore
+    await page.getByRole('button', { name: 'Save, next piece' }).tap();
+  } catch (error) {
+    const shown = await page.locator('body').innerText({ timeout: 2000 }).catch(() => 'nothing');
+    throw new Error(`At ${page.url()} the phone shows: ${shown.slice(0, 800)}`, { cause: error });
+  }
 }
 export const takePicture = async (page: Page, n: number, bytes = 120_000): Promise<void> =>
   page.getByLabel('Take or choose a picture').setInputFiles({ name: `${n}.jpg`, mimeType: 'image/jpeg', buffer: await pictureOf(bytes, n) }); // prettier-ignore

@@ -1,5 +1,6 @@
 /** Looks: who saw what of a piece, when, and what follows from several of them. */
 export * from './looks';
+export * from './points';
 export * from './refired';
 export * from './voices';
 export * from './words';

@@ -1,7 +1,13 @@
 import type { Meeting, Opacity, Surface } from '../signs';
+import type { Point } from './points';
 
-/** A fault or an effect as it was seen on a piece. */
-export type SeenSign = { sign: string; severity: 1 | 2 | 3; wanted: boolean };
+/** A fault or an effect as it was seen on a piece, and where, if somebody showed it. */
+export type SeenSign = {
+  sign: string;
+  severity: 1 | 2 | 3;
+  wanted: boolean;
+  points?: Point[];
+};
 
 /** What can be said of how a piece came out; null where nothing was said. */
 export type Looks = {

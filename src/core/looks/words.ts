@@ -96,3 +96,24 @@ export function shownWords(look: Looks | null, about: string | null): string | n
   if (found !== undefined) return found.severity === 1 ? `${is}, slight` : is;
   return look.signs.some(({ wanted }) => !wanted) ? `not ${is}` : 'sound';
 }
+
+/**
+ * The words that a studio uses most, from what was written so often, set apart by commas; the commonest first.
+ * What only one look says is nobody's habit.
+ */
+export function usualWords(texts: readonly { text: string; n: number }[], most: number): string[] {
+  const counts = new Map<string, number>();
+  for (const { text, n } of texts)
+    for (const word of new Set(
+      text
+        .toLowerCase()
+        .split(/[,;]/)
+        .map((one) => one.trim()),
+    ))
+      if (word !== '' && word.length <= 24) counts.set(word, (counts.get(word) ?? 0) + n);
+  return [...counts]
+    .filter(([, n]) => n > 1)
+    .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
+    .slice(0, most)
+    .map(([word]) => word);
+}

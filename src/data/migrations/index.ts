@@ -35,6 +35,7 @@ import * as clinic from './0033-clinic';
 import * as disagreed from './0034-disagreed';
 import * as widerCases from './0035-wider-cases';
 import * as useTests from './0036-use-tests';
+import * as kilnRoom from './0037-kiln-room';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -76,6 +77,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0034-disagreed', ...disagreed },
   { name: '0035-wider-cases', ...widerCases },
   { name: '0036-use-tests', ...useTests },
+  { name: '0037-kiln-room', ...kilnRoom },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>

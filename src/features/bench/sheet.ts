@@ -14,6 +14,7 @@ import { grindLines } from '../kilns/rooms/GrindLines';
 import { today } from '@/ui/time';
 import { flagLines } from '../pieces/rooms/FlagLines';
 import { ripeLines, stockLines } from '../questions/rooms/QuestionLines';
+import { soundLines } from '../sounds/rooms/SoundLines';
 import { dueLines } from '../usetests/rooms/DueLines';
 import { bucketLines } from '../store/rooms/BucketLines';
 
@@ -50,6 +51,7 @@ export async function daySheet(db: Database, studio: Studio, person: Person): Pr
       ...shared,
       ...grind,
       ...doubtLines(has.doubted),
+      ...soundLines(has.untyped),
     ],
     waiting,
     planned: plannedLines(planned),

@@ -1,10 +1,11 @@
 import Box from '@mui/material/Box';
 import { SEVERITIES, signOf } from '@/core/signs';
-import type { SeenSign } from '@/core/looks';
+import { placesWords, type SeenSign } from '@/core/looks';
 import { Glyph } from './Glyph';
 
 /** A sign as it was seen: its glyph, its name, how bad, and whether it was wanted. */
 export function SignRow({ sign, brief = false }: { sign: SeenSign; brief?: boolean }) {
+  const where = brief ? '' : placesWords(sign.points ?? []);
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
       <Glyph
@@ -16,6 +17,7 @@ export function SignRow({ sign, brief = false }: { sign: SeenSign; brief?: boole
       {signOf(sign.sign)?.name ?? sign.sign}
       {brief ? '' : `, ${SEVERITIES[sign.severity - 1]}`}
       {sign.wanted ? ', wanted' : ''}
+      {where === '' ? '' : `, ${where}`}
     </Box>
   );
 }

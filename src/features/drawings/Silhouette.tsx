@@ -1,3 +1,5 @@
+import type { MouseEvent } from 'react';
+import type { Point } from '@/core/looks';
 import {
   EVERYWHERE,
   describeRegion,
@@ -67,7 +69,7 @@ export const namesOf = (paints: Paints): { coat: CoatName; body: string | null }
   body: paints.bodyName,
 });
 
-type Spot = {
+type Band = {
   key: string;
   x: number;
   y: number;
@@ -78,7 +80,7 @@ type Spot = {
 };
 
 /** Zones of a face unrolled into a rectangle of unit size, foot at the bottom. */
-function spots(zones: readonly Zone[]): Spot[] {
+function spots(zones: readonly Zone[]): Band[] {
   return zones.flatMap((zone, i) =>
     // What passes the front is drawn at both edges.
     sectorParts(zone.sector).map((sector, part) => ({
@@ -99,6 +101,23 @@ const MARKS = [
   { stroke: '#000', strokeWidth: 2.2 },
 ];
 
+/** Where in its box a touch fell, 0 to 1 each way. */
+export function within(event: MouseEvent<Element>): { x: number; y: number } {
+  const box = event.currentTarget.getBoundingClientRect();
+  return {
+    x: (event.clientX - box.left) / box.width,
+    y: (event.clientY - box.top) / box.height,
+  };
+}
+
+/** A shown spot, to be seen on any glaze. */
+const Spot = ({ x, y }: { x: number; y: number }) => (
+  <g pointerEvents="none">
+    <circle cx={x} cy={y} r={6} fill="none" stroke="#fff" strokeWidth={4} />
+    <circle cx={x} cy={y} r={6} fill="none" stroke="#000" strokeWidth={1.8} />
+  </g>
+);
+
 /** A piece's faces side by side with its zones as bands, as they follow from its layers. */
 export function Silhouette(props: {
   faces: readonly Face[];
@@ -110,6 +129,10 @@ export function Silhouette(props: {
   height?: number;
   marked?: (zone: Zone) => boolean;
   onZone?: (zone: Zone) => void;
+  /** Spots that somebody showed, with what stands there. */
+  points?: readonly Point[];
+  /** Takes a touch as a spot: on which face, and where. */
+  onPoint?: (point: Point) => void;
 }) {
   const { faces, layers, paints, generation = 99, form = '', height = 220 } = props;
   const zones = zonesOf(faces, layers, generation);
@@ -212,6 +235,21 @@ export function Silhouette(props: {
             )}
             {!round && (face.surface ?? 'outside') === 'outside' && (
               <path d={`M-5 ${H}H${W + 5}`} stroke="currentColor" strokeWidth={4} />
+            )}
+            {props.points
+              ?.filter((point) => point.face === face.no)
+              .map((point, i) => (
+                <Spot key={i} x={point.x * W} y={point.y * H} />
+              ))}
+            {props.onPoint !== undefined && (
+              <rect
+                width={W}
+                height={H}
+                fill="transparent"
+                style={{ cursor: 'crosshair' }}
+                data-face={face.no}
+                onClick={(event) => props.onPoint?.({ face: face.no, sha: null, ...within(event) })}
+              />
             )}
             <text x={W / 2} y={H + 17} textAnchor="middle" fontSize={12} fill="currentColor">
               {faceName(face, paints)}

@@ -1,11 +1,9 @@
 import { z } from 'zod';
 import { momentField } from '@/platform/fields';
+import { aboutFiring } from '../firings/contracts';
 import { LOG_KINDS } from '@/core/firing';
 import { ATMOSPHERES } from '@/core/signs';
 import { answers, contract, kept, toggled, undoneBy, withMuch } from '@/platform/contract';
-
-/** Under which name what is said of a firing is kept on a device. */
-export const aboutFiring = ({ firingId }: { firingId: string }): string => `firing/${firingId}`;
 
 export const strikeSchema = z.object({
   firingId: z.uuid(),

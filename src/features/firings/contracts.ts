@@ -1,9 +1,13 @@
 import { z } from 'zod';
 import { CONE_ROLES, FIRING_KINDS, HOW_FULL, STATUSES } from '@/core/firing';
 import { ATMOSPHERES } from '@/core/signs';
+import { count } from '@/core/units';
 import { kept, answers, contract, toggled, undoneBy } from '@/platform/contract';
 import { momentField, coneField, dayField, optionalCone } from '@/platform/fields';
 import { segmentsField } from '../kilns/contracts';
+
+/** Under which name what is said of a firing is kept on a device. */
+export const aboutFiring = ({ firingId }: { firingId: string }): string => `firing/${firingId}`;
 
 export const firingFields = z.object({
   kilnId: z.uuid('Choose a kiln.'),
@@ -44,7 +48,7 @@ export const moveSchema = z.object({
   at: momentField.nullable().default(null),
 });
 export const move = kept(contract('firings.move', moveSchema), {
-  about: ({ firingId }) => `firing/${firingId}`,
+  about: aboutFiring,
   label: ({ to }) => `The firing is ${to}`,
   anyway: (input) => ({ ...input, reason: input.reason || 'said at the kiln, without a network' }),
 });
@@ -68,15 +72,21 @@ export const readConesSchema = z.object({
     .min(1)
     .max(60),
 });
-export const readCones = contract(
-  'firings.read-cones',
-  readConesSchema,
-  answers<{
-    reachedOrdinal: number | null;
-    coneBand: string;
-    /** Earlier firings that stand under another cone by what this one taught. */
-    moved: { title: string; was: string; became: string }[];
-  }>(),
+export const readCones = kept(
+  contract(
+    'firings.read-cones',
+    readConesSchema,
+    answers<{
+      reachedOrdinal: number | null;
+      coneBand: string;
+      /** Earlier firings that stand under another cone by what this one taught. */
+      moved: { title: string; was: string; became: string }[];
+    }>(),
+  ),
+  {
+    about: aboutFiring,
+    label: ({ readings }) => `${count(readings.length, 'cone')} read`,
+  },
 );
 const how = z.object({
   fullness: z.enum(HOW_FULL).nullable(),

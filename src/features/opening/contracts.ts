@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ATMOSPHERES, MEETINGS, OPACITIES, SURFACES, VERDICTS, signOf } from '@/core/signs';
-import { PLACES } from '@/core/looks';
+import { MOST_POINTS, PLACES } from '@/core/looks';
 import { parseZoneKey } from '@/core/zones';
 import { count } from '@/core/units';
 import { contract, kept, toggled, undoneBy } from '@/platform/contract';
@@ -8,6 +8,16 @@ import { momentField, optionalCone } from '@/platform/fields';
 
 /** Under which name the acts of an opening are kept on a device. */
 export const aboutOpening = ({ firingId }: { firingId: string }): string => `opening/${firingId}`;
+
+const share = z.number().min(0).max(1);
+const pointSchema = z
+  .object({
+    face: z.number().int().min(1).max(6).nullable(),
+    sha: z.string().regex(/^[0-9a-f]{64}$/).nullable(), // prettier-ignore
+    x: share,
+    y: share,
+  })
+  .refine(({ face, sha }) => (face === null) !== (sha === null), 'On a face or on a picture.');
 
 export const seenSchema = z.object({
   surface: z.enum(SURFACES).nullable(),
@@ -43,6 +53,8 @@ export const seenSchema = z.object({
         sign: z.string().refine((id) => signOf(id) !== undefined, 'There is no such sign.'),
         severity: z.union([z.literal(1), z.literal(2), z.literal(3)]),
         wanted: z.boolean(),
+        /** Where it was shown, on the drawing or on a picture. */
+        points: z.array(pointSchema).max(MOST_POINTS).optional(),
       }),
     )
     .max(30),

@@ -1,10 +1,10 @@
 import type { Source } from '@/data/database';
 import { type Firing } from '@/data/firings';
 import { listPlacements } from '@/data/placements';
-import { listObservations, openingMark } from '@/data/observations';
+import { colourTexts, listObservations, openingMark } from '@/data/observations';
 import { listPhotos } from '@/data/photos';
 import { loadPieces } from '@/data/pieces';
-import type { Place } from '@/core/looks';
+import { usualWords, type Place } from '@/core/looks';
 import { deviations } from '@/core/zones';
 import type { RoomLook, RoomPiece } from './room';
 import { beforeOf } from './before';
@@ -17,6 +17,9 @@ import type { Painted } from '@/features/drawings';
 
 /** Who writes up later than this after the opening sits at a desk, unless they say otherwise. */
 const AT_THE_KILN = 2 * 86_400_000;
+
+/** So many chips stand in two rows on a phone. */
+const CHIPS = 8;
 
 export type PaintChoice = Painted;
 
@@ -34,6 +37,8 @@ export async function openingRoom(
   place: Place;
   madeAt: number;
   mark: string;
+  /** Words for colours that the studio uses most. */
+  words: string[];
 }> {
   // Before anything is read: what comes in meanwhile may be in it, and does no harm twice.
   const madeAt = Date.now();
@@ -42,16 +47,17 @@ export async function openingRoom(
   const place = since > AT_THE_KILN ? 'desk' : 'kiln';
   const placements = await listPlacements(src, { firingId: firing.id });
   const ids = placements.map((one) => one.pieceId);
-  if (ids.length === 0) return { pieces: [], coatings: [], place, madeAt, mark };
+  if (ids.length === 0) return { pieces: [], coatings: [], place, madeAt, mark, words: [] };
   const [pieces, bodies, coatings] = await Promise.all([
     loadPieces(src, { ids }),
     listBodies(src),
     listCoatings(src),
   ]);
-  const [observations, photos, before, cautions] = await Promise.all([
+  const [observations, photos, before, colourWords, cautions] = await Promise.all([
     listObservations(src, { firingId: firing.id, current: true }),
     listPhotos(src, { firingId: firing.id }),
     beforeOf(src, firing, placements),
+    colourTexts(src),
     cautionsOf(
       src,
       pieces.flatMap(({ faces, done }) => coatsOn({ faces, layers: done })),
@@ -130,6 +136,7 @@ export async function openingRoom(
     place,
     madeAt,
     mark,
+    words: usualWords(colourWords, CHIPS),
   };
 }
 

@@ -4,6 +4,7 @@ import { useTray } from '@/platform/sender/host';
 import { layOn, putDown, throwAway } from '@/platform/sender/tray';
 import type { TrayItem } from '@/platform/sender/store';
 import { addPicture } from '../media/contracts';
+import { speaking } from '../sounds';
 import { aboutOpening } from './contracts';
 import { inOrder } from './order';
 import type { RoomPiece } from './room';
@@ -17,16 +18,16 @@ export function useOpeningTray(load: Load, firingId: string) {
   const items = useTray(about) ?? NONE;
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const { sender } = load;
+  const actOf = (id: string, piece: RoomPiece) => {
+    const item = items.find((one) => one.id === id);
+    if (item?.kind === 'sound')
+      return speaking({ pieceId: piece.id, firingId, label: piece.code, about }, null, item.at);
+    const label = `Picture of ${piece.code}`;
+    return { name: addPicture.name, input: { pieceId: piece.id, firingId }, label, about };
+  };
   const there = items.filter(({ id }) => chosen.has(id));
   const lay = async (id: string, piece: RoomPiece): Promise<() => Promise<boolean>> =>
-    sender === null
-      ? () => Promise.resolve(false)
-      : layOn(sender, id, {
-          name: addPicture.name,
-          input: { pieceId: piece.id, firingId },
-          label: `Picture of ${piece.code}`,
-          about,
-        });
+    sender === null ? () => Promise.resolve(false) : layOn(sender, id, actOf(id, piece));
   /** Lays several; what comes back picks all of them up again that nobody has sent. */
   const layAll = async (pairs: readonly { picture: string; piece: RoomPiece }[]) => {
     const back: (() => Promise<boolean>)[] = [];
@@ -51,13 +52,13 @@ export function useOpeningTray(load: Load, firingId: string) {
         if (!next.delete(id)) next.add(id);
         return next;
       }),
-    put: async (file: File, thumb: Blob | null): Promise<void> => {
-      if (sender !== null) await putDown(sender, { about, kind: 'picture', file, thumb });
+    put: async (file: File, thumb: Blob | null, kind: TrayItem['kind'] = 'picture') => {
+      if (sender !== null) await putDown(sender, { about, kind, file, thumb });
     },
     /** What is chosen, laid on one piece; all of the tray, one each, in the order of the plan. */
     layChosen: (piece: RoomPiece) => layAll(there.map(({ id }) => ({ picture: id, piece }))),
     inOrder: (from: string | null) =>
-      inOrder(items.map(({ id }) => id), load.pieces, from, pictured), // prettier-ignore
+      inOrder(items.filter(({ kind }) => kind === 'picture').map(({ id }) => id), load.pieces, from, pictured), // prettier-ignore
     layAll,
     throwChosen: async (): Promise<() => Promise<void>> => {
       const back: (() => Promise<void>)[] = [];

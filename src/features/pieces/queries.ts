@@ -1,5 +1,6 @@
 import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
+import { listSounds } from '@/data/sounds';
 import { listObservations } from '@/data/observations';
 import { listPeople } from '@/data/people';
 import { listPhotos } from '@/data/photos';
@@ -49,7 +50,7 @@ export const versionsOn = (piece: Piece): string[] =>
 /** What the page of a piece shows: its pictures, looks and firings, and what may be chosen for it. */
 export async function pieceRoom(src: Source, piece: Piece) {
   const one = { pieceIds: [piece.id] };
-  const [coatings, bodies, choices, photos, observations, placements, inside, fired] =
+  const [coatings, bodies, choices, photos, observations, placements, inside, fired, sounds] =
     await Promise.all([
       listCoatings(src),
       listBodies(src),
@@ -59,6 +60,7 @@ export async function pieceRoom(src: Source, piece: Piece) {
       listPlacements(src, one),
       openFiringsOf(src, one.pieceIds),
       glazeFirings(src, one.pieceIds),
+      listSounds(src, one),
     ]);
   const firings = await listFirings(src, { ids: placements.map(({ firingId }) => firingId) });
   return {
@@ -68,6 +70,7 @@ export async function pieceRoom(src: Source, piece: Piece) {
     photos,
     observations,
     placements,
+    sounds,
     firings: new Map(firings.map((firing) => [firing.id, firing])),
     open: inside.get(piece.id),
     times: fired.get(piece.id) ?? 0,

@@ -40,10 +40,12 @@ function different(kept: Record<string, string[]>, made: Record<string, string[]
 
 export type Trial = { ok: boolean; said: string };
 
-/** Every picture that is on record must lie among those of the backup. */
+/** Every picture and every sound that is on record must lie among those of the backup. */
 async function lostPictures(db: Database, { manifest }: Pick<Backup, 'manifest'>): Promise<number> {
   const there = new Set(manifest.pictures.map(({ name }) => name));
   const wanted: string[] = await db('photo').distinct().pluck('sha');
+  // A backup from before there were any has no such table.
+  if (await db.schema.hasTable('sound')) wanted.push(...(await db('sound').distinct().pluck('sha')));
   return wanted.filter((sha) => !there.has(`${sha}.original`)).length;
 }
 

@@ -1,14 +1,25 @@
 'use client';
 import Box from '@mui/material/Box';
-import type { ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { count } from '@/core/units';
 import { useSender } from '@/platform/sender/host';
 import Link from '@/ui/Link';
 
+/** Waiting for so long, there is no network or a slow one. */
+const LATE_MS = 2500;
+
 /** Says on every page what is still on this device alone, and what the studio did not take. */
 export function WaitingStrip() {
   const { open } = useSender();
+  const [now, setNow] = useState(() => Date.now());
+  const newest = Math.max(0, ...(open ?? []).map(({ at }) => at));
+  useEffect(() => {
+    const timer = setTimeout(() => setNow(Date.now()), LATE_MS);
+    return () => clearTimeout(timer);
+  }, [newest]);
   if (open === null || open.length === 0) return null;
+  // What goes out at once is not worth a line that moves the page under a thumb.
+  if (open.every(({ at, state }) => state !== 'refused' && at > now - LATE_MS)) return null;
   const refused = open.filter(({ state }) => state === 'refused').length;
   const waiting = open.length - refused;
   return (

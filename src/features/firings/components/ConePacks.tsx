@@ -21,12 +21,29 @@ import {
 } from '@/core/cones';
 import type { Witness } from '@/data/witnesses';
 import type { Taken } from '@/platform/contract';
+import { useItemsAbout } from '@/platform/sender/host';
+import type { Item } from '@/platform/sender/store';
 import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
 import { ConeDrawing } from '../../drawings';
 import { DragCone } from './DragCone';
 import * as contracts from '../contracts';
+import { aboutFiring } from '../contracts';
+
+type Bends = Record<string, number | null>;
+
+/** What was read here and has not gone out, later readings over earlier ones. */
+const unsentBends = (items: readonly Item[]): Bends =>
+  Object.fromEntries(
+    items
+      .filter(
+        ({ name, state }) =>
+          name === contracts.readCones.name && (state === 'waiting' || state === 'sending'),
+      )
+      .flatMap(({ input }) => (input as Taken<typeof contracts.readCones>).readings)
+      .map(({ coneId, bendDegrees }) => [coneId, bendDegrees]),
+  );
 
 /** The cones set in a firing: which, where; after opening, how far each bent. */
 export function ConePacks({
@@ -48,11 +65,12 @@ export function ConePacks({
   const [place, setPlace] = useState('');
   const [extra, setExtra] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
-  const [bends, setBends] = useState<Record<string, number | null>>(
-    Object.fromEntries(cones.map((cone) => [cone.id, cone.bendDegrees])),
-  );
-  const bend = (cone: Witness): number | null =>
-    cone.id in bends ? (bends[cone.id] ?? null) : cone.bendDegrees;
+  const [bends, setBends] = useState<Bends>({});
+  const waiting = unsentBends(useItemsAbout(aboutFiring({ firingId })) ?? []);
+  /** As it is known here: by what waits to be sent, or else by the server. */
+  const known = (cone: Witness): number | null =>
+    cone.id in waiting ? waiting[cone.id]! : cone.bendDegrees;
+  const bend = (cone: Witness): number | null => (cone.id in bends ? bends[cone.id]! : known(cone));
   const save = async (packs: Taken<typeof contracts.setCones>['cones']): Promise<void> => {
     if ((await act(contracts.setCones, { firingId, cones: packs })).ok) {
       setPlace('');
@@ -78,7 +96,9 @@ export function ConePacks({
   const keep = async (): Promise<void> => {
     const readings = cones.map((cone) => ({ coneId: cone.id, bendDegrees: bend(cone) }));
     const answer = await act(contracts.readCones, { firingId, readings });
-    if (answer.ok) {
+    if (answer.ok && answer.kept) {
+      say('Cones read: kept on this device until there is a network', answer.undo);
+    } else if (answer.ok) {
       const moved = answer.data.moved.map(({ title, became }) => `${title}: ${became}`);
       say(
         moved.length === 0
@@ -93,7 +113,7 @@ export function ConePacks({
     return degrees === null ? [] : [{ cone: cone.cone, place: cone.place, bendDegrees: degrees }];
   });
   const read = readFiring(bent);
-  const changed = cones.some((cone) => bend(cone) !== cone.bendDegrees);
+  const changed = cones.some((cone) => bend(cone) !== known(cone));
   const places = [...new Set(cones.map((cone) => cone.place))];
   return (
     <Box>

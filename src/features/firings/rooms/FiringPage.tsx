@@ -20,7 +20,7 @@ import { firingParts, type PartId } from './firing-parts';
 const FIRST: Readonly<Record<FiringStatus, readonly PartId[]>> = {
   planned: ['way', 'since last time', 'checks', 'load'],
   loaded: ['checks', 'way', 'since last time', 'load'],
-  firing: ['now', 'way', 'diary'],
+  firing: ['now', 'way', 'diary', 'spoken'],
   cooling: ['now', 'way'],
   opened: ['way', 'cones', 'how', 'next time'],
 };
@@ -29,6 +29,7 @@ const ORDER: readonly PartId[] = [
   'now',
   'log',
   'diary',
+  'spoken',
   'cones',
   'run',
   'load',

@@ -2,13 +2,14 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { BENT_MEANS } from '@/core/cones';
-import { reachedWords } from '@/core/firing';
+import { firingTitle, reachedWords } from '@/core/firing';
 import { count, formatTemperature } from '@/core/units';
 import type { Source } from '@/data/database';
 import { listEvents, listFirings, type Firing } from '@/data/firings';
 import { listKilns, type Kiln } from '@/data/kilns';
 import type { Person } from '@/data/people';
 import { unitsOf, type Studio } from '@/data/studio';
+import { listSounds } from '@/data/sounds';
 import { listWitnesses } from '@/data/witnesses';
 import { firingRoom } from '@/features/firelog/server';
 import { Diary, LogTools } from '@/features/firelog/rooms/LogTools';
@@ -16,6 +17,8 @@ import { UnderWay } from '@/features/firelog/rooms/UnderWay';
 import { LoadPlan } from '@/features/loading/rooms/LoadPlan';
 import { checkedLoad } from '@/features/loading/server';
 import { may } from '@/features/people';
+import { SpeakHere } from '../../sounds';
+import { Sounds } from '../../sounds/rooms/Sounds';
 import { moment } from '@/ui/time';
 import { Load } from '../../loading';
 import { loadOf } from '../../loading/server';
@@ -33,6 +36,7 @@ export type PartId =
   | 'now'
   | 'log'
   | 'diary'
+  | 'spoken'
   | 'cones'
   | 'since last time'
   | 'run'
@@ -56,13 +60,14 @@ export async function firingParts(
   studio: Studio,
 ): Promise<{ parts: Partial<Record<PartId, Part>>; before: Firing | null }> {
   const kiln = (await listKilns(src)).find((one) => one.id === firing.kilnId) as Kiln;
-  const [load, witnesses, events, room, checked, others] = await Promise.all([
+  const [load, witnesses, events, room, checked, others, spoken] = await Promise.all([
     loadOf(src, firing),
     listWitnesses(src, [firing.id]),
     listEvents(src, firing.id),
     firingRoom(src, firing, kiln, studio),
     checkedLoad(src, firing),
     listFirings(src, { kilnId: firing.kilnId, statuses: ['opened'], limit: 40 }),
+    listSounds(src, { firingId: firing.id }),
   ]);
   const cones = witnesses.get(firing.id) ?? [];
   const edit = may(person, 'keep records');
@@ -152,6 +157,25 @@ export async function firingParts(
       title: 'Diary',
       hint: room.entries.length === 0 ? 'empty' : count(room.entries.length, 'line'),
       body: <Diary {...log} />,
+    };
+    parts.spoken = {
+      title: 'Spoken',
+      hint: spoken.length === 0 ? 'nothing' : count(spoken.length, 'spoken note'),
+      body: (
+        <>
+          <Sounds sounds={spoken} timeZone={studio.timeZone} writes={edit} of />
+          {edit && (
+            <SpeakHere
+              of={{
+                pieceId: null,
+                firingId: firing.id,
+                label: firingTitle(firing),
+                about: `firing/${firing.id}`,
+              }}
+            />
+          )}
+        </>
+      ),
     };
     if (edit)
       parts.how = {

@@ -12,7 +12,9 @@ import type { PaintChoice } from '../queries';
 import { lotOf, useHand } from '../useHand';
 import { useLoad, useShots } from '../useLoad';
 import { count, type Units } from '@/core/units';
-import { Camera, PictureTaker, thumbOf } from '../../media';
+import { Camera, PictureTaker } from '../../media';
+import { HoldToTalk } from '../../sounds';
+import { useTaking } from '../useTaking';
 import { useOpeningTray } from '../useOpeningTray';
 import { Tray } from './Tray';
 import { CodeField } from './CodeField';
@@ -41,6 +43,7 @@ export function OpeningRoom(props: {
   /** The word for all that was said of the load by then. */
   mark: string;
   coatings: PaintChoice[];
+  words: string[];
   cones: Witness[];
   target: string | null;
   units: Units;
@@ -88,15 +91,15 @@ export function OpeningRoom(props: {
     // The last page speaks of what has been written up meanwhile.
     if (id === 'finish' && state.waiting === 0 && navigator.onLine) router.refresh();
   };
-  /** A picture is of the piece in hand; in the tray nobody says yet of what. */
-  const takePictures = async (files: readonly File[], thumb?: Blob): Promise<void> => {
-    for (const file of files)
-      await room.trying(async () => {
-        if (piece === null) await tray.put(file, thumb ?? (await thumbOf(file)));
-        else await load.picture(piece, file);
-      });
-    hand.hold();
-  };
+  const taking = useTaking({
+    load,
+    firingId: props.firingId,
+    piece,
+    at,
+    tray,
+    room,
+    hold: hand.hold,
+  });
   /** In the tray a touch on the plan says of what the chosen pictures are. */
   const pickFromPlan = (id: string): void => {
     const touched = pieces.find((one) => one.id === id);
@@ -104,7 +107,7 @@ export function OpeningRoom(props: {
     const n = tray.chosen.size;
     void tray
       .layChosen(touched)
-      .then((back) => say(`${count(n, 'picture')} of ${touched.code}`, () => void back()));
+      .then((back) => say(`${count(n, 'thing')} laid on ${touched.code}`, () => void back()));
   };
   const save = async (goOn: boolean): Promise<void> => {
     await room.trying(async () => {
@@ -203,14 +206,22 @@ export function OpeningRoom(props: {
           {closed === null && (piece !== null || at === 'tray') && (
             <Camera
               of={piece?.code ?? 'one for the tray'}
-              onShot={(file, thumb) => void takePictures([file], thumb)}
+              onShot={(file, thumb) => void taking.pictures([file], thumb)}
               onRunning={setFilming}
             />
+          )}
+          {closed === null && (piece !== null || at === 'tray' || props.keeps) && (
+            <Box sx={{ mb: 1 }}>
+              <HoldToTalk
+                of={taking.spokenOf}
+                onRecorded={(recorded) => void taking.speak(recorded)}
+              />
+            </Box>
           )}
           {closed === null && at === 'tray' && (
             <>
               <PictureTaker
-                onFiles={(files) => void takePictures(files)}
+                onFiles={(files) => void taking.pictures(files)}
                 count={tray.items.length}
               />
               <Tray tray={tray} pieces={pieces} />
@@ -251,6 +262,7 @@ export function OpeningRoom(props: {
               piece={piece}
               lot={lot}
               coatings={props.coatings}
+              words={props.words}
               units={props.units}
               shots={shots}
               filming={filming}
@@ -265,7 +277,7 @@ export function OpeningRoom(props: {
               onSeen={hand.say}
               chosen={hand.chosen}
               onChosen={hand.setChosen}
-              onPicture={(files) => void takePictures(files)}
+              onPicture={(files) => void taking.pictures(files)}
               onTakeOut={looksAt(piece, null).length > 0 ? null : () => void takeOut(piece.joined)}
               onSave={(next) => void save(next)}
               why={

@@ -23,6 +23,7 @@ import type { PaintChoice } from '../queries';
 import { LotPicker } from './LotPicker';
 import { PictureTaker } from '../../media';
 import { SeenFields } from './SeenFields';
+import { WherePad } from './WherePad';
 import type { SeenInput } from '../contracts';
 import type { Shot } from '../useLoad';
 
@@ -50,6 +51,8 @@ export type InHand = {
   onSave: (next: boolean) => void;
   /** Takes a piece out again that was put in by mistake; null where it is written up. */
   onTakeOut: (() => void) | null;
+  /** Words for colours that the studio uses most. */
+  words: readonly string[];
   /** The way to the clinic. */
   why?: ReactNode;
 };
@@ -138,6 +141,7 @@ export function PieceInHand(props: InHand) {
             form={piece.form}
             marked={(one) => zoneKey(one) === zone}
             onZone={(one) => props.onZone(zoneKey(one) === zone ? null : zoneKey(one))}
+            points={seen.signs.flatMap(({ points }) => points ?? [])}
           />
           {props.shots.slice(0, 1).map((one) =>
             'sha' in one ? (
@@ -211,6 +215,18 @@ export function PieceInHand(props: InHand) {
           whole={zone === null}
           units={props.units}
           cautions={piece.cautions}
+          words={props.words}
+          {...(piece.keyKnown !== 'lost' && {
+            where: (sign, onPoints) => (
+              <WherePad
+                sign={sign}
+                piece={piece}
+                paints={paints}
+                shot={props.shots[0]}
+                onPoints={onPoints}
+              />
+            ),
+          })}
         />
         <Box
           sx={{

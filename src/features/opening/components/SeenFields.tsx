@@ -7,7 +7,8 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
+import type { Point, SeenSign } from '@/core/looks';
 import { MEETINGS, OPACITIES, SURFACES, VERDICTS } from '@/core/signs';
 import { formatLength, type Units } from '@/core/units';
 import { RefireFields } from './RefireFields';
@@ -64,6 +65,13 @@ function Words<T extends string>({
   );
 }
 
+/** Adds a word to those that are there, or takes it away again. */
+export function toggledWord(text: string | null, word: string): string | null {
+  const there = (text ?? '').split(/,\s*/).filter(Boolean);
+  const next = there.includes(word) ? there.filter((one) => one !== word) : [...there, word];
+  return next.length === 0 ? null : next.join(', ').slice(0, 120);
+}
+
 /** What can be said of a piece or of one zone of it. `whole` also asks for the verdict. */
 export function SeenFields({
   seen,
@@ -72,6 +80,8 @@ export function SeenFields({
   whole,
   units,
   cautions,
+  where,
+  words = [],
 }: {
   seen: SeenInput;
   onChange: (seen: SeenInput) => void;
@@ -80,6 +90,10 @@ export function SeenFields({
   units: Units;
   /** What to beware of in what is on it: above “keep, sell, give”. */
   cautions: readonly string[];
+  /** What takes the places of a sign. */
+  where?: (sign: SeenSign, onPoints: (points: Point[]) => void) => ReactNode;
+  /** Words for colours that the studio uses most. */
+  words?: readonly string[];
 }) {
   const set = (part: Partial<SeenInput>): void => onChange({ ...seen, ...part });
   const [keys, setKeys] = useState(false);
@@ -91,6 +105,7 @@ export function SeenFields({
     else return false;
     return true;
   });
+  const has = (word: string): boolean => (seen.colour ?? '').split(/,\s*/).includes(word);
   const step = units.length === 'mm' ? 1 : 25.4 / 16;
   const mm = seen.movementMm ?? 0;
   return (
@@ -124,7 +139,12 @@ export function SeenFields({
           first.
         </Typography>
       ) : null}
-      <SignPad signs={seen.signs} onChange={(signs) => set({ signs })} keys={keys} />
+      <SignPad
+        signs={seen.signs}
+        onChange={(signs) => set({ signs })}
+        keys={keys}
+        {...(where && { where })}
+      />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, mt: 1.5 }}>
         <Box>
           <Typography variant="h3" sx={{ mb: 0.5 }}>
@@ -202,8 +222,27 @@ export function SeenFields({
         onChange={(event) =>
           set({ colour: event.target.value === '' ? null : event.target.value.slice(0, 120) })
         }
-        sx={{ mb: 1.5 }}
+        sx={{ mb: words.length > 0 ? 0.5 : 1.5 }}
       />
+      {words.length > 0 && (
+        <Box
+          role="group"
+          aria-label="Usual colour words"
+          sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mb: 1.5 }}
+        >
+          {words.map((word) => (
+            <ToggleButton
+              key={word}
+              value={word}
+              selected={has(word)}
+              onChange={() => set({ colour: toggledWord(seen.colour, word) })}
+              sx={{ minHeight: 56, px: 1.5 }}
+            >
+              {word}
+            </ToggleButton>
+          ))}
+        </Box>
+      )}
       <TextField
         label="Note"
         multiline

@@ -6,7 +6,8 @@ import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { SEVERITIES, SIGNS, SIGN_KEYS, signOf, signOfKey } from '@/core/signs';
 import { useKeys } from '@/ui/useKeys';
-import type { SeenSign } from '@/core/looks';
+import { useState, type ReactNode } from 'react';
+import type { Point, SeenSign } from '@/core/looks';
 import { Glyph } from '../../drawings';
 
 /** Touch a sign to say it is there, again for worse, a fourth time to take it away. */
@@ -14,15 +15,20 @@ export function SignPad({
   signs,
   onChange,
   keys = false,
+  where,
 }: {
   signs: readonly SeenSign[];
   onChange: (signs: SeenSign[]) => void;
   /** Are the keys shown? They work in any case. */
   keys?: boolean;
+  /** Where the sign that was touched last is: what takes its places. */
+  where?: (sign: SeenSign, onPoints: (points: Point[]) => void) => ReactNode;
 }) {
+  const [last, setLast] = useState<string | null>(null);
   const held = new Map(signs.map((sign) => [sign.sign, sign]));
   const touch = (id: string): void => {
     const now = held.get(id);
+    setLast(id);
     if (now === undefined)
       onChange([...signs, { sign: id, severity: 1, wanted: signOf(id)?.usually === 'effect' }]);
     else if (now.severity === 3) onChange(signs.filter((sign) => sign.sign !== id));
@@ -90,6 +96,13 @@ export function SignPad({
       })}
     </Box>
   );
+  const placed = (usually: 'fault' | 'effect'): ReactNode => {
+    const now = last === null ? undefined : held.get(last);
+    if (now === undefined || signOf(now.sign)?.usually !== usually) return null;
+    return where?.(now, (points) =>
+      onChange(signs.map((sign) => (sign.sign === now.sign ? { ...sign, points } : sign))),
+    );
+  };
   const cautions = [...new Set(signs.flatMap((sign) => signOf(sign.sign)?.caution ?? []))];
   return (
     <Box>
@@ -100,10 +113,12 @@ export function SignPad({
         </Typography>
       </Typography>
       {group('fault')}
+      {placed('fault')}
       <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
         Effects
       </Typography>
       {group('effect')}
+      {placed('effect')}
       {signs.length > 0 && (
         <Box sx={{ mt: 1 }}>
           {signs.map((sign) => (

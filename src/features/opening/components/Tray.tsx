@@ -1,4 +1,5 @@
 'use client';
+import Mic from '@mui/icons-material/MicOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -20,8 +21,8 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
   if (tray.items.length === 0)
     return (
       <Nothing>
-        Nothing lies here. Take pictures now and say later of what they are: here they wait, in the
-        order of taking, on this device.
+        Nothing lies here. Take pictures or speak now and say later of what it is: here it waits, in
+        the order of taking, on this device.
       </Nothing>
     );
   const pairs = tray.inOrder(from === '' ? null : from);
@@ -29,7 +30,7 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
   return (
     <>
       <Typography component="h1" variant="h1">
-        {count(tray.items.length, 'picture')} of nobody knows what yet
+        {count(tray.items.length, 'thing')} of nobody knows what yet
       </Typography>
       <Typography sx={{ mb: 1 }}>
         {tray.chosen.size === 0
@@ -38,7 +39,7 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
       </Typography>
       <Box
         component="ol"
-        aria-label="Pictures in the order of taking"
+        aria-label="In the order of taking"
         sx={{ listStyle: 'none', p: 1, m: 0, display: 'grid', gap: 1, bgcolor: 'booth.ground', gridTemplateColumns: 'repeat(auto-fill, minmax(96px, 1fr))' }} // prettier-ignore
       >
         {tray.items.map((item, i) => (
@@ -57,7 +58,7 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
           sx={{ minHeight: 56 }}
           onClick={() => {
             const n = tray.chosen.size;
-            void tray.throwChosen().then((back) => say(`${count(n, 'picture')} thrown away`, () => void back())); // prettier-ignore
+            void tray.throwChosen().then((back) => say(`${count(n, 'thing')} thrown away`, () => void back())); // prettier-ignore
           }}
         >
           Throw {tray.chosen.size === 1 ? 'it' : 'them'} away
@@ -132,7 +133,7 @@ function Thumb({
     <ButtonBase
       onClick={onTouch}
       aria-pressed={chosen}
-      aria-label={`Picture ${no}, taken ${time}`}
+      aria-label={`${item.kind === 'sound' ? 'Spoken note' : 'Picture'} ${no}, taken ${time}`}
       sx={{
         width: '100%',
         aspectRatio: '1',
@@ -142,7 +143,9 @@ function Thumb({
         color: 'booth.ink',
       }}
     >
-      {url === null ? (
+      {item.kind === 'sound' ? (
+        <Mic aria-hidden sx={{ fontSize: 44 }} />
+      ) : url === null ? (
         <span>{item.fileName}</span>
       ) : (
         // eslint-disable-next-line @next/next/no-img-element -- a picture still on this device

@@ -54,6 +54,7 @@ export async function OpeningPage({
         madeAt={room.madeAt}
         mark={room.mark}
         coatings={room.coatings}
+        words={room.words}
         cones={keeps ? (witnesses.get(id) ?? []) : []}
         target={firing.targetCone}
         person={{ id: person.id, name: person.name }}

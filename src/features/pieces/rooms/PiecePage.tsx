@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { notFound, redirect } from 'next/navigation';
 import { readCode } from '@/core/codes';
+import type { Point } from '@/core/looks';
 import { airAt } from '@/core/atmosphere';
 import { firedCautions } from '@/core/chemistry';
 import { coneWords } from '@/core/firing';
@@ -18,6 +19,8 @@ import { may, maySeePiece, mayTouchPiece, permit } from '@/features/people';
 import { PictureDrop } from '../../media';
 import { listCases } from '@/data/clinic';
 import { maySeeCase, Why } from '../../clinic';
+import { SpeakHere } from '../../sounds';
+import { Sounds } from '../../sounds/rooms/Sounds';
 import { UseTests } from '../../usetests/rooms/UseTests';
 import { CorrectLayers } from '../components/CorrectLayers';
 import { EditPiece } from '../components/EditPiece';
@@ -47,7 +50,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
   const own = mayTouchPiece(person, piece.ownerId);
   const keeps = may(person, 'keep records');
   const units: Units = unitsOf(studio);
-  const { coatings, bodies, choices, photos, observations, placements, firings, open, times } =
+  const { coatings, bodies, choices, photos, observations, placements, firings, open, times, sounds } =
     await pieceRoom(db, piece);
   const cases = (await listCases(db, { pieceId: piece.id, open: true })).filter((one) =>
     maySeeCase(person, one),
@@ -123,6 +126,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               paints={paints}
               height={250}
               form={piece.form}
+              points={shownSpots(observations)}
             />
           </Box>
           <Cautions>{cautions}</Cautions>
@@ -241,6 +245,19 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
             />
           </div>
           {own && (
+            <Section title="Spoken">
+              <Sounds sounds={sounds} timeZone={studio.timeZone} writes={own} />
+              <SpeakHere
+                of={{
+                  pieceId: piece.id,
+                  firingId: null,
+                  label: piece.code,
+                  about: `piece/${piece.code}`,
+                }}
+              />
+            </Section>
+          )}
+          {own && (
             <Section title="Flags">
               <FlagList pieceId={piece.id} flags={piece.flags} mayClear={keeps} />
             </Section>
@@ -286,6 +303,12 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
     </Page>
   );
 }
+
+/** Where signs were shown on the drawing, by the looks of the last firing that still stand. */
+const shownSpots = (looks: readonly RecordedObservation[]): Point[] =>
+  looks
+    .filter((look) => !look.superseded && look.firingId === looks.at(-1)?.firingId)
+    .flatMap(({ signs }) => signs.flatMap(({ points }) => points ?? []));
 
 /** What was seen after a firing, still stands and was not wanted. */
 const faultsOf = (looks: readonly RecordedObservation[], firingId: string): string[] => [

@@ -5,7 +5,7 @@ import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Caution } from '@/ui/Caution';
-import { TickList } from '@/ui/TickList';
+import { TickList } from '@/features/ticks';
 import type { Sheet } from '../sheets';
 
 const TABS: Record<Sheet['key'], string> = {

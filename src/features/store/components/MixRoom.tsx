@@ -17,7 +17,7 @@ import { useContractForm } from '@/platform/useContractForm';
 import { Caution } from '@/ui/Caution';
 import { Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
-import { TickList, useTicks } from '@/ui/TickList';
+import { TickList, useTicks } from '@/features/ticks';
 import { useSay } from '@/ui/Undo';
 import type { RecipeMaterial } from '../recipe';
 import { BucketFields } from './BucketFields';

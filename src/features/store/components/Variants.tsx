@@ -7,7 +7,7 @@ import { count } from '@/core/units';
 import { formatMass, type Units } from '@/core/units';
 import { NumberField } from '@/ui/NumberField';
 import { ProblemNote } from '@/ui/Problem';
-import { TickList } from '@/ui/TickList';
+import { TickList } from '@/features/ticks';
 import { useUnits } from '@/ui/units';
 import { mixSteps, readVariants } from '../variants';
 

@@ -3,52 +3,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Typography from '@mui/material/Typography';
-import { useSyncExternalStore } from 'react';
-import { MONO } from './theme';
-
-const listeners = new Set<() => void>();
-const read = (key: string): string => {
-  try {
-    return window.localStorage.getItem(key) ?? '[]';
-  } catch {
-    return '[]';
-  }
-};
-const write = (key: string, ticked: ReadonlySet<string>): void => {
-  try {
-    window.localStorage.setItem(key, JSON.stringify([...ticked]));
-  } catch {
-    // Without storage the ticks last as long as the page.
-  }
-  for (const listener of listeners) listener();
-};
-const subscribe = (listener: () => void): (() => void) => {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-};
-
-/** Ticks kept on this device under a key, so that a phone that slept finds its place again. */
-export function useTicks(key: string): {
-  ticked: ReadonlySet<string>;
-  toggle: (id: string) => void;
-  clear: () => void;
-} {
-  const text = useSyncExternalStore(
-    subscribe,
-    () => read(key),
-    () => '[]',
-  );
-  const ticked = new Set(JSON.parse(text) as string[]);
-  return {
-    ticked,
-    toggle: (id) => {
-      if (ticked.has(id)) ticked.delete(id);
-      else ticked.add(id);
-      write(key, ticked);
-    },
-    clear: () => write(key, new Set()),
-  };
-}
+import { MONO } from '@/ui/theme';
+import { useTicks } from './useTicks';
 
 /** Rows to tick off with dusty hands: the whole row is the target, the last cell is the figure. */
 export function TickList({

@@ -1,0 +1,68 @@
+import { EVERYWHERE, zonesOf, type Face, type Layer } from '../zones';
+import { MOST_POINTS, placesWords, touched, zonesAt, type Point } from './points';
+
+const FRONT: Face = { no: 1, kind: 'bare', slip: null } as Face;
+const dip = (slug: string, from: number, to: number): Layer =>
+  ({
+    coat: { slug, version: 1, kind: 'glaze' },
+    method: 'dip',
+    coats: 1,
+    weight: 'normal',
+    thicknessMm: null,
+    region: { ...EVERYWHERE, stretch: { from, to } },
+    generation: 1,
+  }) as Layer;
+const drawn = (x: number, y: number, face = 1): Point => ({ face, sha: null, x, y });
+
+test('a touch on the drawing says in which coats it is', () => {
+  const zones = zonesOf([FRONT], [dip('a', 0, 2 / 3), dip('b', 1 / 3, 1)], 1);
+  const slugs = (point: Point): string[][] =>
+    zonesAt(zones, point).map(({ stack }) => stack.map(({ coat }) => coat.slug));
+  expect(slugs(drawn(0.5, 0.1))).toEqual([['b']]);
+  expect(slugs(drawn(0.5, 0.5))).toEqual([['a', 'b']]);
+  expect(slugs(drawn(0.5, 0.9))).toEqual([['a']]);
+  expect(slugs(drawn(0.5, 0))).toEqual([['b']]);
+  expect(slugs(drawn(0.5, 1))).toEqual([['a']]);
+  expect(slugs(drawn(0.5, 0.5, 2))).toEqual([]);
+  expect(slugs({ face: null, sha: 'f'.repeat(64), x: 0.5, y: 0.5 })).toEqual([]);
+});
+
+test('every place of a face is in one of its zones, and in no two of one relief', () => {
+  const zones = zonesOf([FRONT], [dip('a', 0, 0.4), dip('b', 0.25, 0.9), dip('c', 0.5, 1)], 1);
+  for (let i = 0; i <= 200; i++) expect(zonesAt(zones, drawn(0.3, i / 200))).toHaveLength(1);
+});
+
+test('on rings the middle is the foot end and all around is the rim', () => {
+  const zones = zonesOf([FRONT], [dip('rim', 0.7, 1), dip('well', 0, 0.7)], 1);
+  const at = (x: number, y: number) =>
+    zonesAt(zones, drawn(x, y), true).map(({ stack }) => stack[0]!.coat.slug);
+  expect([at(0.5, 0.5), at(0.5, 0.02), at(0.98, 0.5), at(0, 0)]).toEqual([
+    ['well'],
+    ['rim'],
+    ['rim'],
+    ['rim'],
+  ]);
+});
+
+test.each([
+  [[drawn(0.5, 0.05)], false, 'at the rim'],
+  [[drawn(0.5, 0.95)], false, 'at the foot'],
+  [[drawn(0.5, 0.3), drawn(0.2, 0.95), drawn(0.4, 0.97)], false, 'at the foot, high'],
+  [[drawn(0.5, 0.5)], true, 'in the middle'],
+  [[drawn(0.5, 0.99)], true, 'at the rim'],
+  [[{ face: null, sha: 'a'.repeat(64), x: 0.1, y: 0.1 }], false, ''],
+] as const)('%j in words', (points, rings, words) => {
+  expect(placesWords(points, rings)).toBe(words);
+});
+
+test('touching adds, touching the same spot again takes away, and there is an end to it', () => {
+  const one = touched([], drawn(0.51234, 0.2));
+  expect(one).toEqual([drawn(0.512, 0.2)]);
+  expect(touched(one, drawn(0.53, 0.22))).toEqual([]);
+  // On another face it is another spot.
+  expect(touched(one, drawn(0.53, 0.22, 2))).toHaveLength(2);
+  let many: Point[] = [];
+  for (let i = 0; i < 20; i++) many = touched(many, drawn((i % 5) / 5, Math.floor(i / 5) / 5));
+  expect(many).toHaveLength(MOST_POINTS);
+  expect(touched([], drawn(1.4, -2))).toEqual([drawn(1, 0)]);
+});

@@ -1,0 +1,58 @@
+'use client';
+import { lengthWords, useSpeak, type Recorded } from '../sounds';
+import { useSay } from '@/ui/Undo';
+import { thumbOf } from '../media';
+import { aboutOpening } from './contracts';
+import type { RoomPiece } from './room';
+import type { Load } from './useLoad';
+import type { OpeningTray } from './useOpeningTray';
+import type { useRoomLeft } from './useRoomLeft';
+
+/** Pictures and sounds as they are taken: of the piece in hand, or in the tray, where nobody says yet of what. */
+export function useTaking({
+  load,
+  firingId,
+  piece,
+  at,
+  tray,
+  room,
+  hold,
+}: {
+  load: Load;
+  firingId: string;
+  piece: RoomPiece | null;
+  at: string;
+  tray: OpeningTray;
+  room: ReturnType<typeof useRoomLeft>;
+  /** The piece stays in hand. */
+  hold: () => void;
+}) {
+  const say = useSay();
+  const keep = useSpeak();
+  const spokenOf = piece?.code ?? (at === 'tray' ? 'one for the tray' : 'the load');
+  return {
+    spokenOf,
+    pictures: async (files: readonly File[], thumb?: Blob): Promise<void> => {
+      for (const file of files)
+        await room.trying(async () => {
+          if (piece === null) await tray.put(file, thumb ?? (await thumbOf(file)));
+          else await load.picture(piece, file);
+        });
+      hold();
+    },
+    speak: async (recorded: Recorded): Promise<void> => {
+      await room.trying(async () => {
+        const length = lengthWords(recorded.lengthS);
+        if (at === 'tray') {
+          await tray.put(recorded.file, null, 'sound');
+          say(`Spoken: ${length}`);
+          return;
+        }
+        const of = { pieceId: piece?.id ?? null, firingId, label: spokenOf };
+        const back = await keep({ ...of, about: aboutOpening({ firingId }) }, recorded);
+        say(`Spoken of ${spokenOf}: ${length}`, back);
+      });
+      hold();
+    },
+  };
+}

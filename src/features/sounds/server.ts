@@ -1,0 +1,2 @@
+export * as soundsOperations from './actions';
+export { soundAnswer, soundFor } from './door';

@@ -1,0 +1,1 @@
+export * as ticksOperations from './actions';
