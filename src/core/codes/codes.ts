@@ -109,3 +109,9 @@ export function nearCodes(input: string): string[] {
   }
   return found;
 }
+
+/** The code on a printed label: the address of a piece's page, or the code alone; null for any other writing. */
+export function codeOnLabel(text: string): string | null {
+  const read = readCode(/\/pieces\/([^/?#]+)/.exec(text)?.[1] ?? text);
+  return read.ok ? read.code : null;
+}

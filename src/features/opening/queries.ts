@@ -1,5 +1,9 @@
 import type { Source } from '@/data/database';
-import { type Firing } from '@/data/firings';
+import { findFiring, type Firing } from '@/data/firings';
+import type { Person } from '@/data/people';
+import { found, refuse } from '@/platform/refusal';
+import { may } from '../people';
+import type { Made } from './useOthers';
 import { listPlacements } from '@/data/placements';
 import { colourTexts, listObservations, openingMark } from '@/data/observations';
 import { listPhotos } from '@/data/photos';
@@ -138,6 +142,18 @@ export async function openingRoom(
     mark,
     words: usualWords(colourWords, CHIPS),
   };
+}
+
+/**
+ * A load for a page that shows it already: everything for who keeps the records, one's own pieces for anybody else.
+ * Errors: a person who writes of no pieces, a firing that is not there.
+ */
+export async function loadFor(src: Source, person: Person, firingId: string): Promise<Made> {
+  if (!may(person, 'write of own pieces')) throw refuse('You cannot see this load.');
+  const firing = /^[0-9a-f-]{36}$/.test(firingId) ? await findFiring(src, firingId) : null;
+  const owner = may(person, 'keep records') ? null : person.id;
+  const { pieces, madeAt, mark } = await openingRoom(src, found(firing, 'This firing'), owner);
+  return { pieces, at: madeAt, mark };
 }
 
 /** Body and form that most pieces of a firing have: what one that was forgotten most likely is. */

@@ -52,14 +52,16 @@ export function useOpeningTray(load: Load, firingId: string) {
         if (!next.delete(id)) next.add(id);
         return next;
       }),
-    put: async (file: File, thumb: Blob | null, kind: TrayItem['kind'] = 'picture') => {
-      if (sender !== null) await putDown(sender, { about, kind, file, thumb });
-    },
+    put: async (file: File, thumb: Blob | null, kind: TrayItem['kind'] = 'picture') =>
+      sender === null ? null : putDown(sender, { about, kind, file, thumb }),
     /** What is chosen, laid on one piece; all of the tray, one each, in the order of the plan. */
     layChosen: (piece: RoomPiece) => layAll(there.map(({ id }) => ({ picture: id, piece }))),
     inOrder: (from: string | null) =>
       inOrder(items.filter(({ kind }) => kind === 'picture').map(({ id }) => id), load.pieces, from, pictured), // prettier-ignore
     layAll,
+    /** What is kept of it on this device, to be looked at or heard. */
+    fileOf: async (id: string): Promise<Blob | null> =>
+      (await sender?.store.files.get(id))?.blob ?? null,
     throwChosen: async (): Promise<() => Promise<void>> => {
       const back: (() => Promise<void>)[] = [];
       if (sender !== null) for (const { id } of there) back.push(await throwAway(sender.store, id));

@@ -1,12 +1,19 @@
 'use client';
 import { lengthWords, useSpeak, type Recorded } from '../sounds';
 import { useSay } from '@/ui/Undo';
-import { thumbOf } from '../media';
+import { codeOnLabel } from '@/core/codes';
+import { labelInPicture, thumbOf } from '../media';
 import { aboutOpening } from './contracts';
 import type { RoomPiece } from './room';
 import type { Load } from './useLoad';
 import type { OpeningTray } from './useOpeningTray';
 import type { useRoomLeft } from './useRoomLeft';
+
+/** The piece of the load that a label names. */
+export const byLabel = (pieces: readonly RoomPiece[], text: string): RoomPiece | undefined => {
+  const code = codeOnLabel(text);
+  return code === null ? undefined : pieces.find((piece) => piece.code === code);
+};
 
 /** Pictures and sounds as they are taken: of the piece in hand, or in the tray, where nobody says yet of what. */
 export function useTaking({
@@ -35,8 +42,15 @@ export function useTaking({
     pictures: async (files: readonly File[], thumb?: Blob): Promise<void> => {
       for (const file of files)
         await room.trying(async () => {
-          if (piece === null) await tray.put(file, thumb ?? (await thumbOf(file)));
-          else await load.picture(piece, file);
+          if (piece !== null) return load.picture(piece, file);
+          const id = await tray.put(file, thumb ?? (await thumbOf(file)));
+          // A label beside it says of what it is; looking for one holds up nothing.
+          void labelInPicture(file).then(async (text) => {
+            const named = text === null ? undefined : byLabel(load.pieces, text);
+            if (named === undefined || id === null) return;
+            const back = await tray.layAll([{ picture: id, piece: named }]);
+            say(`By its label: of ${named.code}`, () => void back());
+          });
         });
       hold();
     },

@@ -5,8 +5,12 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useKeys } from '@/ui/useKeys';
+import { labelInView } from '../labels';
 import { shoot } from '../shoot';
 import { hasCamera, useCamera } from '../useCamera';
+
+/** How often the camera's view is looked through for a label. */
+const LOOK_MS = 800;
 
 /**
  * The camera in the page: each shot goes to whatever is in hand. Space, Enter or the large button take it. Where there is
@@ -16,18 +20,37 @@ export function Camera({
   of,
   onShot,
   onRunning,
+  onLabel,
 }: {
   /** What the next picture is of, as in “K3RVT”. */
   of: string;
   onShot: (file: File, thumb: Blob) => void;
   /** Told when the camera goes on and off: what stands beside it can make room. */
   onRunning?: (on: boolean) => void;
+  /** Told what stands on a label that comes into view, once as long as it stays there. */
+  onLabel?: (text: string) => void;
 }) {
   const { video, state, start, stop } = useCamera();
   const [flash, setFlash] = useState(0);
   const on = state === 'on';
   const tellRunning = useEffectEvent((now: boolean): void => onRunning?.(now));
   useEffect(() => tellRunning(on), [on]);
+  const tellLabel = useEffectEvent((text: string): void => onLabel?.(text));
+  useEffect(() => {
+    if (!on) return;
+    let seen: string | null = null;
+    let busy = false;
+    const timer = setInterval(() => {
+      if (busy || video.current === null || document.hidden) return;
+      busy = true;
+      void labelInView(video.current).then((text) => {
+        busy = false;
+        if (text !== null && text !== seen) tellLabel(text);
+        seen = text;
+      });
+    }, LOOK_MS);
+    return () => clearInterval(timer);
+  }, [on, video]);
   const take = async (): Promise<void> => {
     if (video.current === null || !on) return;
     const { file, thumb } = await shoot(video.current, new Date());

@@ -14,7 +14,7 @@ import { useLoad, useShots } from '../useLoad';
 import { count, type Units } from '@/core/units';
 import { Camera, PictureTaker } from '../../media';
 import { HoldToTalk } from '../../sounds';
-import { useTaking } from '../useTaking';
+import { byLabel, useTaking } from '../useTaking';
 import { useOpeningTray } from '../useOpeningTray';
 import { Tray } from './Tray';
 import { CodeField } from './CodeField';
@@ -62,10 +62,11 @@ export function OpeningRoom(props: {
 }) {
   const router = useRouter();
   const say = useSay();
-  const made = useMemo(
-    () => ({ pieces: props.pieces, at: props.madeAt }),
-    [props.pieces, props.madeAt],
+  const page = useMemo(
+    () => ({ pieces: props.pieces, at: props.madeAt, mark: props.mark }),
+    [props.pieces, props.madeAt, props.mark],
   );
+  const { made, look } = useOthers(props.firingId, page);
   const load = useLoad(props.firingId, made, props.person);
   const { pieces, sender, state } = load;
   const [place, setPlace] = useState(props.place);
@@ -81,7 +82,6 @@ export function OpeningRoom(props: {
   const shots = useShots(load, piece);
   const tray = useOpeningTray(load, props.firingId);
   const room = useRoomLeft(load.items.length + tray.items.length);
-  useOthers(props.firingId, props.mark);
   const { busy, problem, takeOut, join, finish } = useFiringActs(props.firingId);
   const why = useWhy(sender, load.items, props.firingId, props.cases);
   const written = useMemo(() => new Set(pieces.filter(isWritten).map((one) => one.id)), [pieces]);
@@ -100,6 +100,13 @@ export function OpeningRoom(props: {
     room,
     hold: hand.hold,
   });
+  /** A label in the camera's view takes its piece in hand. */
+  const labelled = (text: string): void => {
+    const named = byLabel(pieces, text);
+    if (named === undefined || named.id === piece?.id || at === 'tray') return;
+    pick(named.id);
+    say(`${named.code} by its label`);
+  };
   /** In the tray a touch on the plan says of what the chosen pictures are. */
   const pickFromPlan = (id: string): void => {
     const touched = pieces.find((one) => one.id === id);
@@ -121,7 +128,7 @@ export function OpeningRoom(props: {
     if (sender === null || refused === null) return;
     const mine = answer === 'mine' ? refused.anyway : null;
     await sender.settle(refused.id, mine && { id: v7(), ...mine });
-    router.refresh();
+    await look();
   };
   const closed = load.opened ? null : props.closed;
   const faults = piece === null ? [] : faultsHere(piece, seen);
@@ -208,6 +215,7 @@ export function OpeningRoom(props: {
               of={piece?.code ?? 'one for the tray'}
               onShot={(file, thumb) => void taking.pictures([file], thumb)}
               onRunning={setFilming}
+              onLabel={labelled}
             />
           )}
           {closed === null && (piece !== null || at === 'tray' || props.keeps) && (

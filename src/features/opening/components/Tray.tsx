@@ -6,7 +6,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { count } from '@/core/units';
 import type { TrayItem } from '@/platform/sender/store';
 import { Nothing } from '@/ui/Page';
@@ -25,6 +25,7 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
         the order of taking, on this device.
       </Nothing>
     );
+  const chosen = tray.items.filter(({ id }) => tray.chosen.has(id));
   const pairs = tray.inOrder(from === '' ? null : from);
   const [first, last] = [pairs[0]?.piece.code, pairs.at(-1)?.piece.code];
   return (
@@ -53,6 +54,9 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
           </li>
         ))}
       </Box>
+      {chosen.length === 1 && chosen[0]!.kind === 'sound' && (
+        <Hear key={chosen[0]!.id} load={() => tray.fileOf(chosen[0]!.id)} />
+      )}
       {tray.chosen.size > 0 && (
         <Button
           sx={{ minHeight: 56 }}
@@ -103,6 +107,28 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
         One for each piece that has none yet, shelf by shelf from the top.
       </Typography>
     </>
+  );
+}
+
+/** What was spoken, from this device. */
+function Hear({ load }: { load: () => Promise<Blob | null> }) {
+  const [url, setUrl] = useState<string | null>(null);
+  const start = useEffectEvent(load);
+  useEffect(() => {
+    let made: string | null = null;
+    let gone = false;
+    void start().then((blob) => {
+      if (gone || blob === null) return;
+      made = URL.createObjectURL(blob);
+      setUrl(made);
+    });
+    return () => {
+      gone = true;
+      if (made !== null) URL.revokeObjectURL(made);
+    };
+  }, []);
+  return url === null ? null : (
+    <audio controls src={url} aria-label="The spoken note" style={{ width: '100%' }} />
   );
 }
 

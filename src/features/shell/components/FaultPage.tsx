@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { call } from '@/platform/client';
+import { comeBack } from '@/platform/recover';
 import { Page } from '@/ui/Page';
 
 type Where = 'server' | 'database' | 'program';
@@ -33,6 +34,7 @@ async function whereItFails(): Promise<Where> {
 export function FaultPage({ error }: { error: Error & { digest?: string } }) {
   const [where, setWhere] = useState<Where | null>(null);
   useEffect(() => void whereItFails().then(setWhere), []);
+  useEffect(() => comeBack(), []);
   const { title, text } = where === null ? { title: 'One moment', text: '' } : WORDS[where];
   return (
     <Page title={title}>
