@@ -14,8 +14,8 @@ import { createBody } from '../src/data/bodies';
 import { createCoating, listCoatings } from '../src/data/coatings';
 import { createKiln } from '../src/data/kilns';
 import { EVERYWHERE } from '../src/core/zones';
-import { newLayer } from '../src/features/pieces/layers';
-import { NOTHING_SEEN } from '../src/features/opening/room';
+import { newLayer } from '../src/features/pieces/contracts';
+import { NOTHING_SEEN } from '../src/features/opening/contracts';
 
 /** Where integration tests run their server; a bench brings one of its own. */
 export const FOLDER = folderOf(process.env.JITEN_TEST_DB ?? '.');

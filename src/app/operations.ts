@@ -2,8 +2,10 @@ import { clinicOperations } from '@/features/clinic/server';
 import { exchangeOperations } from '@/features/exchange/server';
 import { firelogOperations } from '@/features/firelog/server';
 import { firingsOperations } from '@/features/firings/server';
+import { handingOperations } from '@/features/handing/server';
 import { kilnsOperations } from '@/features/kilns/server';
 import { loadingOperations } from '@/features/loading/server';
+import { lookagainOperations } from '@/features/lookagain/server';
 import { mediaOperations } from '@/features/media/server';
 import { mergingOperations } from '@/features/merging/server';
 import { openingOperations } from '@/features/opening/server';
@@ -27,9 +29,11 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
     testsOperations,
     mediaOperations,
     questionsOperations,
+    handingOperations,
     kilnsOperations,
     firingsOperations,
     loadingOperations,
+    lookagainOperations,
     firelogOperations,
     openingOperations,
     exchangeOperations,

@@ -65,8 +65,16 @@ export async function replaceDone(
     'layer',
     layers.map((layer, i) => layerRow(pieceId, 'done', setNo, i + 1, layer, by, now)),
   );
-  // Whoever says what lies on a piece knows it, even that nothing does, unless they say otherwise.
-  await src('piece').where({ id: pieceId }).update({ key_known: key });
+  // Whoever says what lies on a piece knows it, even that nothing does, unless they say otherwise. Who said it of a
+  // piece whose key was lost, and when, stays with it.
+  await src.raw(
+    `UPDATE piece SET
+       key_said_at = IF(:key = 'lost', NULL, IF(key_known = 'lost', :now, key_said_at)),
+       key_said_by = IF(:key = 'lost', NULL, IF(key_known = 'lost', :by, key_said_by)),
+       key_known = :key
+     WHERE id = :pieceId`,
+    { key, now, by, pieceId },
+  );
 }
 
 const coatOf = (row: Row): Coat => ({

@@ -53,6 +53,7 @@ export async function appendObservations(
       movement_mm: one.movementMm,
       met: one.met,
       rating: one.rating,
+      pings: one.pings ?? null,
       verdict: one.verdict,
       ...(one.verdict === 'refire' && one.refire != null
         ? {
@@ -161,6 +162,7 @@ export async function listObservations(
     movementMm: row.movement_mm,
     met: row.met,
     rating: row.rating,
+    pings: row.pings,
     verdict: row.verdict,
     refire: refireIn(row),
     healed: row.healed,

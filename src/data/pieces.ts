@@ -55,6 +55,8 @@ export type PieceSummary = {
   createdAt: Date;
   /** How sure it is what lies on it. */
   keyKnown: KeyKnown;
+  /** Who said later what lies on it, and when, where nobody had known. */
+  keySaid: { by: string; at: Date } | null;
   binned: boolean;
   revision: number;
 };
@@ -121,6 +123,7 @@ const SUMMARY = [
   'body.name as body_name',
   'body.slug as body_slug',
   'person.name as owner_name',
+  'key_sayer.name as key_said_name',
 ];
 
 const summary = (row: Row): PieceSummary => ({
@@ -151,6 +154,7 @@ const summary = (row: Row): PieceSummary => ({
   refireTodo: row.refire_todo ?? '',
   createdAt: row.created_at,
   keyKnown: row.key_known,
+  keySaid: row.key_said_at === null ? null : { by: row.key_said_name, at: row.key_said_at },
   binned: row.binned_at !== null,
   revision: row.revision,
 });
@@ -159,6 +163,7 @@ const summaries = (src: Source) =>
   src('piece')
     .join('body', 'body.id', 'piece.body_id')
     .leftJoin('person', 'person.id', 'piece.owner_id')
+    .leftJoin('person as key_sayer', 'key_sayer.id', 'piece.key_said_by')
     .select(SUMMARY);
 
 export type PieceFilter = {
@@ -169,6 +174,8 @@ export type PieceFilter = {
   lotId?: string;
   waiting?: boolean;
   binned?: boolean;
+  /** Of which nobody knows what lies on them. */
+  lost?: boolean;
   limit?: number;
 };
 
@@ -199,6 +206,7 @@ export async function listPieces(src: Source, filter: PieceFilter = {}): Promise
   if (filter.lotId !== undefined) query.where('piece.lot_id', filter.lotId);
   if (filter.binned) query.whereNotNull('piece.binned_at');
   else if (!filter.ids && !filter.codes) query.whereNull('piece.binned_at');
+  if (filter.lost) query.where('piece.key_known', 'lost');
   if (filter.waiting) query.whereIn('piece.id', thatWait(src).select('piece.id'));
   if (filter.limit !== undefined) query.limit(filter.limit);
   return (await query).map(summary);

@@ -73,7 +73,9 @@ export const isBeginning = (has: { bodies: number; coatings: number; kilns: numb
  */
 export async function countStore(
   src: Source,
-): Promise<Record<'bodies' | 'coatings' | 'kilns' | 'doubted' | 'due' | 'untyped', number>> {
+): Promise<
+  Record<'bodies' | 'coatings' | 'kilns' | 'doubted' | 'due' | 'again' | 'untyped' | 'lost', number>
+> {
   const count = (table: string) => src(table).count('*');
   const row = (await src
     .select({
@@ -82,6 +84,10 @@ export async function countStore(
       kilns: count('kiln').where({ nobody_knows: false }),
       doubted: count('observation').whereNotNull('doubted_as'),
       due: count('use_test').whereNotNull('due_on').whereNull('dropped_at'),
+      again: count('second_look')
+        .whereNull('dropped_at')
+        .whereRaw('due_on <= CURDATE() + INTERVAL 1 DAY'),
+      lost: count('piece').where({ key_known: 'lost' }).whereNull('binned_at'),
       untyped: count('sound').whereNull('words_at').whereNull('binned_at'),
     })
     .first()) as Row;
@@ -91,6 +97,8 @@ export async function countStore(
     kilns: Number(row.kilns),
     doubted: Number(row.doubted),
     due: Number(row.due),
+    again: Number(row.again),
+    lost: Number(row.lost),
     untyped: Number(row.untyped),
   };
 }

@@ -17,6 +17,8 @@ export type Looks = {
   movementMm: number | null;
   met: Meeting | null;
   rating: number | null;
+  /** How often it was heard to ping in a minute: the glaze cracks as it is listened to. */
+  pings?: number | null;
   signs: SeenSign[];
   /** Signs of before that were looked for and are not there any more. */
   healed?: string[];
@@ -65,7 +67,7 @@ export const wentOver = (look: Omit<Looks, 'movementMm'>): boolean =>
   (look.healed?.length ?? 0) > 0 ||
   [look.surface, look.opacity, look.colour, look.met, look.rating].some((said) => said !== null);
 
-const FACTS = ['surface', 'opacity', 'colour', 'movementMm', 'met', 'rating'] as const;
+const FACTS = ['surface', 'opacity', 'colour', 'movementMm', 'met', 'rating', 'pings'] as const;
 
 /** A look that says nothing. */
 export const NOTHING: Looks = {
@@ -81,7 +83,7 @@ export const NOTHING: Looks = {
 /** One look laid over what was known: what it says stands, what it is silent about stays. */
 function layOver(before: Looks, look: Looks, signs: SeenSign[]): Looks {
   const said = { ...before, signs };
-  for (const fact of FACTS) if (look[fact] !== null) Object.assign(said, { [fact]: look[fact] });
+  for (const fact of FACTS) if (look[fact] != null) Object.assign(said, { [fact]: look[fact] });
   return said;
 }
 

@@ -20,6 +20,7 @@ export const lookWords = (
     look.met === null ? null : `coats ${look.met}`,
     look.movementMm === null ? null : `ran ${formatLength(look.movementMm, units)}`,
     look.rating === null ? null : `${look.rating} of 5`,
+    look.pings == null ? null : count(look.pings, 'ping') + ' a minute',
     look.verdict ?? null,
   ]
     .filter((fact) => fact !== null)

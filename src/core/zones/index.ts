@@ -4,3 +4,4 @@ export * from './zones';
 export * from './keys';
 export * from './words';
 export * from './where';
+export * from './written';

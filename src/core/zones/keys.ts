@@ -16,6 +16,10 @@ export function stackKey(stack: readonly StackEntry[]): string {
 }
 
 /** One coat of a stack as its key names it. */
+/** What lies there, first on first, without its amounts: "pitch+tarn". */
+export const plainStack = (stack: readonly { coat: { slug: string } }[]): string =>
+  stack.map(({ coat }) => coat.slug).join('+');
+
 export type KeyedCoat = { slug: string; version: number; amount: string };
 
 /** The coats that a stack key names, first coat first; none for bare ground. */

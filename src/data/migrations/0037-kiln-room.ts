@@ -1,12 +1,30 @@
 import type { Knex } from 'knex';
 
 /**
- * What is said in the kiln room: where on a piece a sign is, sounds that wait to be typed up, ticks of sheets, what was
- * collected and where, and who said later what a numbered piece is covered with.
+ * What is said in the kiln room: where on a piece a sign is, how often it pings, when somebody is to look again, sounds
+ * that wait to be typed up, ticks of sheets, what was collected and where, and who said later what a numbered piece is
+ * covered with.
  */
 export async function up(db: Knex): Promise<void> {
   await db.raw('ALTER TABLE observation_sign ADD COLUMN points JSON NULL');
-  await db.raw('ALTER TABLE observation ADD KEY observation_colour (colour)');
+  await db.raw(`ALTER TABLE observation
+    ADD KEY observation_colour (colour),
+    ADD COLUMN pings SMALLINT UNSIGNED NULL`);
+  await db.raw(`CREATE TABLE second_look (
+    id UUID NOT NULL PRIMARY KEY,
+    piece_id UUID NOT NULL REFERENCES piece (id),
+    firing_id UUID NOT NULL REFERENCES firing (id),
+    after_days SMALLINT UNSIGNED NOT NULL,
+    due_on DATE NOT NULL,
+    counts_from DATE NOT NULL,
+    asked_by UUID NOT NULL REFERENCES person (id),
+    at DATETIME(3) NOT NULL,
+    dropped_at DATETIME(3) NULL,
+    KEY second_look_piece (piece_id, firing_id),
+    KEY second_look_firing (firing_id),
+    KEY second_look_due (due_on),
+    CHECK (counts_from <= due_on)
+  )`);
   await db.raw(`CREATE TABLE sound (
     id UUID NOT NULL PRIMARY KEY,
     sha CHAR(64) CHARACTER SET ascii NOT NULL,

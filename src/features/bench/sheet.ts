@@ -14,6 +14,8 @@ import { grindLines } from '../kilns/rooms/GrindLines';
 import { today } from '@/ui/time';
 import { flagLines } from '../pieces/rooms/FlagLines';
 import { ripeLines, stockLines } from '../questions/rooms/QuestionLines';
+import { dueLookLines } from '../lookagain/rooms/DueLookLines';
+import { keyLines } from '../keys/rooms/KeyLines';
 import { soundLines } from '../sounds/rooms/SoundLines';
 import { dueLines } from '../usetests/rooms/DueLines';
 import { bucketLines } from '../store/rooms/BucketLines';
@@ -31,7 +33,7 @@ export async function daySheet(db: Database, studio: Studio, person: Person): Pr
   const planned = among('planned', 'loaded');
   const has = await countStore(db);
   const day = today(studio.timeZone);
-  const [hot, waiting, ripe, buckets, stock, flags, grind, due, shared] = await Promise.all([
+  const [hot, waiting, ripe, buckets, stock, flags, grind, due, again, shared] = await Promise.all([
     hotLines(db, studio, among('firing', 'cooling')),
     waitingLines(db, planned),
     ripeLines(db),
@@ -40,6 +42,7 @@ export async function daySheet(db: Database, studio: Studio, person: Person): Pr
     flagLines(db),
     grindLines(db, day),
     has.due > 0 ? dueLines(db, day) : [],
+    has.again > 0 ? dueLookLines(db, day) : [],
     proposedLines(db, among('opened')),
   ]);
   return {
@@ -52,10 +55,11 @@ export async function daySheet(db: Database, studio: Studio, person: Person): Pr
       ...grind,
       ...doubtLines(has.doubted),
       ...soundLines(has.untyped),
+      ...keyLines(has.lost),
     ],
     waiting,
     planned: plannedLines(planned),
-    store: [...ripe, ...due, ...buckets, ...stock],
+    store: [...ripe, ...again, ...due, ...buckets, ...stock],
     flags,
   };
 }

@@ -1,9 +1,7 @@
 /** What people write into the cells of a spreadsheet: understood, or left as it stands and unknown. */
 import { parseCone } from '@/core/cones';
 import { parseNumber } from '@/core/units';
-
-/** Words that say nothing is known. */
-export const UNKNOWN = /^(unknown|\?+|n\.?\/?a\.?|-+|–|not known|unsure|tbd|tba|todo)$/i;
+import { UNKNOWN_WORD } from '@/core/zones';
 
 /** Something read, or why it was not: then the words are kept in the note. */
 export type Cell<T> = { value: T | null; why: string | null };
@@ -38,7 +36,7 @@ const fullYear = (text: string): number =>
 /** 2024-03-05, 5.3.2024, 13.3.22, 25/3/2024; what can be read two ways, a year or a season, stays in the note. */
 export function readDateCell(text: string): Cell<string> {
   const plain = text.trim();
-  if (plain === '' || UNKNOWN.test(plain)) return read<string>(null);
+  if (plain === '' || UNKNOWN_WORD.test(plain)) return read<string>(null);
   const iso = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:[T ].*)?$/.exec(plain);
   if (iso) return calendar(Number(iso[1]), Number(iso[2]), Number(iso[3]));
   const dotted = /^(\d{1,2})\.(\d{1,2})\.(\d{4}|\d{2})$/.exec(plain);

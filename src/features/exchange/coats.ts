@@ -1,33 +1,18 @@
 /** What a row says lies on the piece, and how surely: sure, likely, or its key is lost. */
 import { parseNumber } from '@/core/units';
-import { METHODS } from '@/core/zones';
-import { UNKNOWN } from './cells';
+import {
+  BARE_WORD,
+  LOST_WORD,
+  METHODS,
+  UNKNOWN_WORD,
+  writtenName,
+  writtenStack,
+  type WrittenCoat,
+} from '@/core/zones';
 import { MAX_COATS } from './columns';
 import { joinNote, keep, type Get, type ImportRow } from './row';
 
-const BARE = /^(none|bare|nothing|unglazed|no glaze|no coat)$/i;
-const LOST =
-  /^(lost|key lost|forgot(ten)?|illegible|unreadable|not legible|cannot read|nobody knows)$/i;
-const MAYBE = /^(?:probably|prob\.?|perhaps|maybe|likely|possibly)\s+|\s*\(?\?+\)?$/gi;
-
-type Written = { coating: string; coats: string; method: string };
-
-/** "Pitch x2 + Tarn" (first coat first) or "Tarn over Pitch". */
-function readStack(text: string): Written[] {
-  const parts = /\sover\s/i.test(text)
-    ? text.split(/\s+over\s+/i).reverse()
-    : text.split(/\s*(?:\+|;|>|→|,)\s*/);
-  return parts
-    .map((part) => part.trim())
-    .filter((part) => part !== '')
-    .map((part) => {
-      const after = /^(.*?)\s*[x×*]\s*(\d+)$/i.exec(part);
-      if (after) return { coating: after[1]!, coats: after[2]!, method: '' };
-      const before = /^(\d+)\s*[x×*]\s*(.*)$/i.exec(part);
-      if (before) return { coating: before[2]!, coats: before[1]!, method: '' };
-      return { coating: part, coats: '', method: '' };
-    });
-}
+type Written = WrittenCoat & { method: string };
 
 /** Every coat that is written, first on first, bare ones left out; whether bare was said. */
 function written(get: Get): { coats: Written[]; bare: boolean } {
@@ -35,10 +20,10 @@ function written(get: Get): { coats: Written[]; bare: boolean } {
   let bare = false;
   for (let n = 1; n <= MAX_COATS; n++) {
     const text = get(`coating ${n}`);
-    if (BARE.test(text)) bare = true;
-    if (text === '' || BARE.test(text)) continue;
+    if (BARE_WORD.test(text)) bare = true;
+    if (text === '' || BARE_WORD.test(text)) continue;
     // Several in one field, "Tarn over Pitch", are several coats.
-    const several = readStack(text);
+    const several = writtenStack(text);
     for (const one of several)
       numbered.push({
         coating: one.coating,
@@ -48,7 +33,9 @@ function written(get: Get): { coats: Written[]; bare: boolean } {
   }
   if (numbered.length > 0) return { coats: numbered, bare };
   const stack = get('stack');
-  return BARE.test(stack) ? { coats: [], bare: true } : { coats: readStack(stack), bare };
+  return BARE_WORD.test(stack)
+    ? { coats: [], bare: true }
+    : { coats: writtenStack(stack).map((one) => ({ ...one, method: '' })), bare };
 }
 
 function readKey(text: string, row: ImportRow): ImportRow['key'] | null {
@@ -57,7 +44,7 @@ function readKey(text: string, row: ImportRow): ImportRow['key'] | null {
   if (/^(sure|certain|yes|known)$/.test(plain)) return 'sure';
   if (/^(likely|probably|probable|maybe|perhaps|guess(ed)?|from memory|\?)$/.test(plain))
     return 'likely';
-  if (LOST.test(plain) || UNKNOWN.test(plain) || plain === 'no') return 'lost';
+  if (LOST_WORD.test(plain) || UNKNOWN_WORD.test(plain) || plain === 'no') return 'lost';
   keep(row, 'Key', text, 'not one of sure, likely, lost');
   return null;
 }
@@ -83,8 +70,8 @@ function readCoat({ coating, coats, method }: Written, row: ImportRow): ImportRo
 export function readCoats(get: Get, row: ImportRow): void {
   const { coats, bare } = written(get);
   const said = readKey(get('key'), row);
-  const names = coats.map(({ coating }) => coating.replace(MAYBE, '').trim());
-  const unknown = names.map((name, i) => name === '' || UNKNOWN.test(coats[i]!.coating) || LOST.test(name)); // prettier-ignore
+  const read = coats.map(({ coating }) => writtenName(coating));
+  const unknown = read.map((one) => one.unknown);
   if (said === 'lost' || unknown.some(Boolean) || (coats.length === 0 && !bare)) {
     row.key = 'lost';
     if (unknown.some((one) => !one))
@@ -99,7 +86,7 @@ export function readCoats(get: Get, row: ImportRow): void {
     );
     return;
   }
-  const doubted = names.some((name, i) => name !== coats[i]!.coating.trim());
+  const doubted = read.some((one) => one.doubted);
   row.key = said ?? (doubted ? 'likely' : 'sure');
-  row.coats = coats.map((coat, i) => readCoat({ ...coat, coating: names[i]! }, row));
+  row.coats = coats.map((coat, i) => readCoat({ ...coat, coating: read[i]!.name }, row));
 }

@@ -2,7 +2,8 @@ import { readCode } from '@/core/codes';
 import { ATMOSPHERES, SURFACES, VERDICTS, findSign, type Atmosphere } from '@/core/signs';
 import type { SeenSign } from '@/core/looks';
 import { parseNumber } from '@/core/units';
-import { readConeCell, readDateCell, readMovementCell, UNKNOWN } from './cells';
+import { UNKNOWN_WORD } from '@/core/zones';
+import { readConeCell, readDateCell, readMovementCell } from './cells';
 import { readCoats } from './coats';
 import type { Column } from './columns';
 import { joinNote, keep, type Get, type ImportRow } from './row';
@@ -11,7 +12,7 @@ export type { ImportRow } from './row';
 
 function readAtmosphere(text: string, row: ImportRow): Atmosphere {
   const plain = text.toLowerCase().trim();
-  if (plain === '' || UNKNOWN.test(plain)) return 'unknown';
+  if (plain === '' || UNKNOWN_WORD.test(plain)) return 'unknown';
   const exact = ATMOSPHERES.find((one) => one === plain);
   if (exact) return exact;
   if (/^(ox|oxid|o|electric)$/.test(plain)) return 'oxidation';
@@ -87,7 +88,8 @@ export function interpret(
       values.set(column, values.has(column) ? `${values.get(column)}; ${value}` : value);
   });
   const get: Get = (column) => values.get(column) ?? '';
-  const orNull = (text: string): string | null => (text === '' || UNKNOWN.test(text) ? null : text);
+  const orNull = (text: string): string | null =>
+    text === '' || UNKNOWN_WORD.test(text) ? null : text;
   const row: ImportRow = {
     line,
     code: null,
@@ -150,7 +152,7 @@ export function interpret(
     .replace(/^satin.*$/, 'satin')
     .replace(/^semi-?matt$/, 'satin');
   row.surface = SURFACES.find((one) => one === surface) ?? null;
-  if (surface !== '' && row.surface === null && !UNKNOWN.test(surface))
+  if (surface !== '' && row.surface === null && !UNKNOWN_WORD.test(surface))
     row.warnings.push(
       `Surface “${get('surface')}” is not one of ${SURFACES.join(', ')}; left unknown.`,
     );

@@ -30,6 +30,8 @@ export const seenSchema = z.object({
     .nullable(),
   met: z.enum(MEETINGS).nullable(),
   rating: z.number().int().min(1).max(5).nullable(),
+  /** Heard in a minute. */
+  pings: z.number().int().min(0).max(600, 'Ten a second? Count again.').nullable().optional(),
   verdict: z.enum(VERDICTS).nullable(),
   /** What a refire is for; said with the verdict, and taken back with it. */
   refire: z
@@ -60,6 +62,19 @@ export const seenSchema = z.object({
     .max(30),
 });
 export type SeenInput = z.input<typeof seenSchema>;
+/** Nothing said yet. */
+export const NOTHING_SEEN: SeenInput = {
+  surface: null,
+  opacity: null,
+  colour: null,
+  movementMm: null,
+  met: null,
+  rating: null,
+  verdict: null,
+  note: '',
+  signs: [],
+};
+
 export const withdrawSchema = z.object({ observationIds: z.array(z.uuid()).min(1).max(500) });
 export const withdraw = contract('opening.withdraw', withdrawSchema);
 /**

@@ -1,7 +1,8 @@
 import type { Item } from '@/platform/sender/store';
 import type { SeenInput } from './contracts';
 import { casesAsked, withItems } from './fold';
-import { NOTHING_SEEN, isWritten, looksAt, type RoomPiece } from './room';
+import { NOTHING_SEEN } from './contracts';
+import { isWritten, looksAt, type RoomPiece } from './room';
 
 const ME = { id: 'iben', name: 'Iben' };
 const MADE = Date.UTC(2026, 5, 1, 12);

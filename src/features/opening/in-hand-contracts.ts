@@ -58,6 +58,24 @@ export const inHand = undoneBy(
   ({ pieceId }) => ({ pieceIds: [pieceId], binned: true }),
 );
 
+const firing = inHandSchema.shape.firing;
+export const unregisteredSchema = z.object({
+  /** One for each thing, made by whoever writes, so that a repeat makes none twice. */
+  pieceIds: z.array(z.uuid()).min(1, 'How many are there?').max(200, 'At most 200 at a time.'),
+  /** What is written on them, in order; empty where they bear no numbers. */
+  marks: z.array(markField).max(200),
+  body: named,
+  form: z.string().trim().min(1, 'Choose a form.').max(40),
+  firing,
+});
+export type Unregistered = z.input<typeof unregisteredSchema>;
+/** Things out of a kiln that nobody registered: on record without their coats, to be written up by their marks. */
+export const unregistered = undoneBy(
+  contract('opening.unregistered', unregisteredSchema, answers<{ firingId: string }>()),
+  bin,
+  ({ pieceIds }) => ({ pieceIds, binned: true }),
+);
+
 /** A piece that was on no list when the kiln was lit, and came out of it. */
 export const join = undoneBy(
   contract(

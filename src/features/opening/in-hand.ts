@@ -31,7 +31,7 @@ const same = (a: string, b: string): boolean =>
   a.trim().toLocaleLowerCase() === b.trim().toLocaleLowerCase();
 
 /** The entry that is meant: by its id, by a name that the store has, or made under a new name. */
-async function entryFor(
+export async function entryFor(
   entries: readonly { id: string; name: string; mergedInto: string | null }[],
   wanted: Named,
   make: (id: string) => Promise<unknown>,
@@ -73,7 +73,7 @@ async function layersOf(
 const saysAnything = ({ signs, note, refire: _, healed: __, ...facts }: Taken['seen']): boolean =>
   signs.length > 0 || note !== '' || Object.values(facts).some((fact) => fact !== null);
 
-async function firingFor(act: Act, { firing }: Taken): Promise<string> {
+export async function firingFor(act: Act, { firing }: Pick<Taken, 'firing'>): Promise<string> {
   if (firing.id === null) return unrecordedFiring(act.trx, firing, act.person.id, act.now);
   const held = found(await findFiring(act.trx, firing.id, true), 'This firing');
   if (held.status !== 'opened')

@@ -122,6 +122,7 @@ export async function openingRoom(
                 movementMm: one.movementMm,
                 met: one.met,
                 rating: one.rating,
+                pings: one.pings ?? null,
                 verdict: one.verdict,
                 refire: one.refire ?? null,
                 healed: one.healed ?? [],

@@ -69,7 +69,6 @@ test('the tally names what is missing, shelves to grind, refires and owners', ()
     missing: ['C'],
     grind: [3],
     refire: ['A'],
-    tell: [{ owner: 'Noor', codes: ['A'] }],
     verdicts: [
       { verdict: 'study', n: 2 },
       { verdict: 'refire', n: 1 },

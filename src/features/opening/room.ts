@@ -2,7 +2,7 @@ import { gluesShelf } from '@/core/signs';
 import { decisionOf, type Refire } from '@/core/journey';
 import { meansCorrection, stateOf, type Place, type SeenSign } from '@/core/looks';
 import type { Verdict } from '@/core/signs';
-import type { RecordInput, SeenInput } from './contracts';
+import { NOTHING_SEEN, type RecordInput, type SeenInput } from './contracts';
 
 /** Who writes on this device. */
 export type Writer = { id: string; name: string };
@@ -54,19 +54,6 @@ export type RoomPiece = {
   before: Before | null;
   /** The looks that stand, oldest first, by zone ('' for the whole piece). */
   looks: Record<string, RoomLook[]>;
-};
-
-/** Nothing said yet. */
-export const NOTHING_SEEN: SeenInput = {
-  surface: null,
-  opacity: null,
-  colour: null,
-  movementMm: null,
-  met: null,
-  rating: null,
-  verdict: null,
-  note: '',
-  signs: [],
 };
 
 /** Nothing said yet; a tile is kept as a test unless somebody decides otherwise. */
@@ -153,19 +140,17 @@ export type Tally = {
   all: number;
   missing: string[];
   grind: number[];
-  tell: { owner: string; codes: string[] }[];
   refire: string[];
   /** How many were decided how, the commonest first. */
   verdicts: { verdict: Verdict; n: number }[];
 };
 
-/** What is left to do when the last piece is down: what is missing, which shelves to grind, whom to tell. */
+/** What is left to do when the last piece is down: what is missing, which shelves to grind. */
 export function tally(
   pieces: readonly RoomPiece[],
   said: (piece: RoomPiece) => SeenInput | null,
 ): Tally {
   const grind = new Set<number>();
-  const tell = new Map<string, string[]>();
   const missing: string[] = [];
   const refire: string[] = [];
   const verdicts = new Map<Verdict, number>();
@@ -176,8 +161,6 @@ export function tally(
     if (dripped && piece.shelf !== null && piece.setting !== 'waster') grind.add(piece.shelf);
     if (seen?.verdict === 'refire') refire.push(piece.code);
     if (seen?.verdict) verdicts.set(seen.verdict, (verdicts.get(seen.verdict) ?? 0) + 1);
-    if (piece.owner !== null && seen !== null)
-      tell.set(piece.owner, [...(tell.get(piece.owner) ?? []), piece.code]);
   }
   return {
     written: pieces.length - missing.length,
@@ -186,17 +169,5 @@ export function tally(
     grind: [...grind].sort((a, b) => a - b),
     refire,
     verdicts: [...verdicts].map(([verdict, n]) => ({ verdict, n })).sort((a, b) => b.n - a.n),
-    tell: [...tell]
-      .map(([owner, codes]) => ({ owner, codes }))
-      .sort((a, b) => a.owner.localeCompare(b.owner)),
   };
 }
-
-/** What to write to the owners, one line each, to be copied into whatever the studio writes with. */
-export const tellWords = (tell: Tally['tell'], title: string): string =>
-  tell
-    .map(
-      ({ owner, codes }) =>
-        `${owner}: ${codes.join(', ')} came out of ${title} and can be collected.`,
-    )
-    .join('\n');

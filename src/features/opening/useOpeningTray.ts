@@ -54,6 +54,11 @@ export function useOpeningTray(load: Load, firingId: string) {
       }),
     put: async (file: File, thumb: Blob | null, kind: TrayItem['kind'] = 'picture') =>
       sender === null ? null : putDown(sender, { about, kind, file, thumb }),
+    /** One that was dragged there, with all that are chosen if it is one of them. */
+    layDragged: (id: string, piece: RoomPiece) => {
+      const some = chosen.has(id) ? there.map((one) => one.id) : [id];
+      return layAll(some.map((picture) => ({ picture, piece })));
+    },
     /** What is chosen, laid on one piece; all of the tray, one each, in the order of the plan. */
     layChosen: (piece: RoomPiece) => layAll(there.map(({ id }) => ({ picture: id, piece }))),
     inOrder: (from: string | null) =>

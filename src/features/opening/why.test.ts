@@ -1,4 +1,5 @@
-import { blank, NOTHING_SEEN, type RoomLook, type RoomPiece } from './room';
+import { NOTHING_SEEN } from './contracts';
+import { blank, type RoomLook, type RoomPiece } from './room';
 import { faultsHere } from './useWhy';
 
 const look = (...signs: [string, boolean][]): RoomLook => ({

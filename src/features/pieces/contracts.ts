@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { FACE_KINDS, KEYS, METHODS, STAGES, WARE_SURFACES, WEIGHTS } from '@/core/zones';
+import {
+  EVERYWHERE,
+  FACE_KINDS,
+  KEYS,
+  METHODS,
+  STAGES,
+  WARE_SURFACES,
+  WEIGHTS,
+} from '@/core/zones';
 import { ATMOSPHERES } from '@/core/signs';
 import { answers, contract, toggled, undoneBy } from '@/platform/contract';
 import { optionalCone } from '@/platform/fields';
@@ -124,3 +132,17 @@ export const binSchema = z.object({
 });
 export const bin = toggled(contract('pieces.bin', binSchema), 'binned');
 export type LayerInput = z.input<typeof layerSchema>;
+
+/** A layer as it is first offered: one dip everywhere. */
+export const newLayer = (coatingVersionId: string, generation: number): LayerInput => ({
+  coatingVersionId,
+  method: 'dip',
+  coats: 1,
+  weight: 'normal',
+  thicknessMm: null,
+  seconds: null,
+  stage: generation > 1 ? 'glaze-fired' : 'bisque',
+  driedBefore: null,
+  region: EVERYWHERE,
+  generation,
+});

@@ -2,5 +2,5 @@
 export { FaceEditor } from './components/FaceEditor';
 export { LayerEditor } from './components/LayerEditor';
 export { StackPreview } from './components/StackPreview';
-export { newLayer } from './layers';
+export { newLayer } from './contracts';
 export { type CoatingChoice, type LayersForm } from './components/LayerEditor';

@@ -96,8 +96,10 @@ async function change(act: Act, changes: Changes): Promise<Before> {
         ...(to.mark === undefined ? {} : { mark: to.mark === '' ? null : to.mark }),
       });
       if (faces !== null) await replaceFaces(act.trx, id, faces);
-      if (layers !== undefined) await replaceDone(act.trx, id, layers, act.person.id, act.now);
-      if (to.keyKnown !== undefined) await updatePiece(act.trx, id, { key_known: to.keyKnown });
+      if (layers !== undefined)
+        await replaceDone(act.trx, id, layers, act.person.id, act.now, to.keyKnown);
+      else if (to.keyKnown !== undefined)
+        await updatePiece(act.trx, id, { key_known: to.keyKnown });
     }
   }
   await refreshCells(act.trx, await pairsOf(act.trx, { pieceIds: ids }));

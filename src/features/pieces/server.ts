@@ -1,3 +1,3 @@
 export * as piecesOperations from './operations';
-export { newLayer } from './layers';
+export { newLayer } from './contracts';
 export { type MakeChoices, makeChoices, pieceRoom, versionsOn } from './queries';

@@ -41,6 +41,9 @@ export async function BenchPage() {
           <Button component={Link} href="/tests/fired" variant="outlined">
             I hold a fired tile
           </Button>
+          <Button component={Link} href="/tests/unregistered" variant="outlined">
+            Things nobody registered
+          </Button>
           <Button component={Link} href="/kilns/plan" variant="outlined">
             Plan a firing
           </Button>

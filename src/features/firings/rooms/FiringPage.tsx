@@ -60,6 +60,11 @@ export async function FiringPage({ params }: { params: Promise<{ id: string }> }
               {firing.writtenUpAt ? 'Look at the opening' : 'Write up opening'}
             </Button>
           )}
+          {(firing.status === 'cooling' || (firing.status === 'opened' && !firing.writtenUpAt)) && (
+            <Button component={Link} href={`/kilns/firings/${firing.id}/paper`} variant="outlined">
+              On paper
+            </Button>
+          )}
           {before && !waits && (
             <Button
               component={Link}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { SeenInput } from '../contracts';
-import { NOTHING_SEEN } from '../room';
+import { NOTHING_SEEN } from '../contracts';
 import { person, screen, show, within } from '../../../../test-support/dom';
 
 const { BeforeRefire } = await import('./BeforeRefire');
@@ -24,7 +24,12 @@ function Room({ start = NOTHING_SEEN }: { start?: SeenInput }) {
   return (
     <>
       <BeforeRefire code="HEMPN" before={BEFORE} seen={seen} onSeen={setSeen} />
-      <RefireFields seen={seen} onChange={(refire) => setSeen({ ...seen, refire })} />
+      <RefireFields
+        seen={seen}
+        onChange={(refire) => setSeen({ ...seen, refire })}
+        refires={null}
+        stacks={[]}
+      />
     </>
   );
 }

@@ -2,13 +2,12 @@ import { person, press, screen, show } from '../../../../test-support/dom';
 
 const { Finish } = await import('./Finish');
 
-const tally = { written: 3, all: 3, missing: [], grind: [], tell: [], refire: [], verdicts: [] };
+const tally = { written: 3, all: 3, missing: [], grind: [], refire: [], verdicts: [] };
 const finish = (rest: object = {}) => {
   const said: (boolean | 'cones')[] = [];
   show(
     <Finish
       tally={tally}
-      title="Marta 33"
       writtenUp={false}
       waiting={0}
       unread={0}
@@ -47,22 +46,7 @@ test('what glaze ran onto is named with its caution', () => {
   expect(screen.getByText(/eyes and lungs covered/)).toBeTruthy();
 });
 
-test('what was decided is counted, and what to write to the owners can be taken along', async () => {
-  const hand = person();
-  const written: string[] = [];
-  Object.defineProperty(navigator, 'clipboard', { configurable: true, value: { writeText: (text: string) => Promise.resolve(void written.push(text)) } }); // prettier-ignore
-  const tell = [{ owner: 'Kit', codes: ['A7CFK', 'FNY3R'] }];
-  finish({ tally: { ...tally, tell, verdicts: [{ verdict: 'keep', n: 2 }, { verdict: 'refire', n: 1 }] } }); // prettier-ignore
+test('what was decided is counted', () => {
+  finish({ tally: { ...tally, verdicts: [{ verdict: 'keep', n: 2 }, { verdict: 'refire', n: 1 }] } }); // prettier-ignore
   expect(screen.getByText('2 keep, 1 refire', { exact: false })).toBeTruthy();
-  await press(hand, 'Copy the words to their owners');
-  expect(written).toEqual(['Kit: A7CFK, FNY3R came out of Marta 33 and can be collected.']);
-  expect(screen.getByRole('button', { name: 'Copied' })).toBeTruthy();
-});
-
-test('where the browser lends no clipboard, the words stand there to be marked', async () => {
-  const hand = person();
-  Object.defineProperty(navigator, 'clipboard', { configurable: true, value: undefined });
-  finish({ tally: { ...tally, tell: [{ owner: 'Kit', codes: ['A7CFK'] }] } });
-  await press(hand, 'Copy the words to their owners');
-  expect(screen.getByText(/^Kit: A7CFK came out of Marta 33/)).toBeTruthy();
 });

@@ -8,12 +8,11 @@ import Link from '@/ui/Link';
 import { MONO } from '@/ui/theme';
 import { ProblemNote } from '@/ui/Problem';
 import { useState, type ReactNode } from 'react';
-import { tellWords, type Tally } from '../room';
+import type { Tally } from '../room';
 
 /** What remains when the kiln is empty: what is missing, shelves to grind, whom to tell. */
 export function Finish({
   tally,
-  title,
   writtenUp,
   waiting,
   unread,
@@ -25,8 +24,6 @@ export function Finish({
   shared = null,
 }: {
   tally: Tally;
-  /** Of the firing, for the words to its owners. */
-  title: string;
   writtenUp: boolean;
   waiting: number;
   /** Witness cones of the firing that nobody has read. */
@@ -86,12 +83,6 @@ export function Finish({
           <b>To be refired:</b> <span style={{ fontFamily: MONO }}>{tally.refire.join(', ')}</span>
         </Typography>
       )}
-      {tally.tell.map(({ owner, codes }) => (
-        <Typography key={owner}>
-          <b>{owner}:</b> <span style={{ fontFamily: MONO }}>{codes.join(', ')}</span>
-        </Typography>
-      ))}
-      {tally.tell.length > 0 && <CopyText text={tellWords(tally.tell, title)} />}
       {shared}
       {ask && asked && (
         <Typography role="note" sx={{ mt: 1, fontWeight: 650 }}>
@@ -129,26 +120,5 @@ export function Finish({
         </Typography>
       )}
     </Box>
-  );
-}
-
-/** Words to be taken elsewhere; where the browser lends no clipboard, to be marked by hand. */
-function CopyText({ text }: { text: string }) {
-  const [copied, setCopied] = useState<boolean | null>(null);
-  const copy = async (): Promise<void> => {
-    const done = await navigator.clipboard?.writeText(text).then(() => true, () => false); // prettier-ignore
-    setCopied(done === true);
-  };
-  return (
-    <>
-      <Button size="small" variant="outlined" onClick={() => void copy()} sx={{ mt: 0.5 }}>
-        {copied === true ? 'Copied' : 'Copy the words to their owners'}
-      </Button>
-      {copied === false && (
-        <Typography component="pre" sx={{ whiteSpace: 'pre-wrap', userSelect: 'all' }}>
-          {text}
-        </Typography>
-      )}
-    </>
   );
 }

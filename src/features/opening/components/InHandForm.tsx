@@ -18,7 +18,7 @@ import { useSay } from '@/ui/Undo';
 import { firedCautions, type CoatCaution } from '@/core/chemistry';
 import type { Units } from '@/core/units';
 import { inHand, type InHand } from '../in-hand-contracts';
-import { NOTHING_SEEN } from '../room';
+import { NOTHING_SEEN } from '../contracts';
 import { CoatsInput } from './CoatsInput';
 import { FiredHow } from './FiredHow';
 import { InHandDone, type Done } from './InHandDone';

@@ -11,18 +11,21 @@ import { isWritten, looksAt, nowOf, tally, type RoomPiece, type Writer } from '.
 import type { PaintChoice } from '../queries';
 import { lotOf, useHand } from '../useHand';
 import { useLoad, useShots } from '../useLoad';
-import { count, type Units } from '@/core/units';
+import type { Units } from '@/core/units';
 import { Camera, PictureTaker } from '../../media';
 import { HoldToTalk } from '../../sounds';
+import { useLaying } from '../useLaying';
 import { byLabel, useTaking } from '../useTaking';
 import { useOpeningTray } from '../useOpeningTray';
 import { Tray } from './Tray';
 import { CodeField } from './CodeField';
 import { ConflictDialog } from './ConflictDialog';
+import { Dragging } from './Dragging';
 import { Finish } from './Finish';
 import { NotOpen } from './NotOpen';
 import { PieceInHand } from './PieceInHand';
 import { PlanList } from './PlanList';
+import type { Refires } from './RefireRisk';
 import { RoomHead } from './RoomHead';
 import { ConePacks } from '@/features/firings';
 import { useFiringActs } from '../useFiringActs';
@@ -44,6 +47,7 @@ export function OpeningRoom(props: {
   mark: string;
   coatings: PaintChoice[];
   words: string[];
+  refires: Refires;
   cones: Witness[];
   target: string | null;
   units: Units;
@@ -107,14 +111,10 @@ export function OpeningRoom(props: {
     pick(named.id);
     say(`${named.code} by its label`);
   };
+  const laying = useLaying(tray, pieces);
   /** In the tray a touch on the plan says of what the chosen pictures are. */
   const pickFromPlan = (id: string): void => {
-    const touched = pieces.find((one) => one.id === id);
-    if (at !== 'tray' || tray.chosen.size === 0 || touched === undefined) return pick(id);
-    const n = tray.chosen.size;
-    void tray
-      .layChosen(touched)
-      .then((back) => say(`${count(n, 'thing')} laid on ${touched.code}`, () => void back()));
+    if (at !== 'tray' || !laying.onto(id)) pick(id);
   };
   const save = async (goOn: boolean): Promise<void> => {
     await room.trying(async () => {
@@ -147,159 +147,173 @@ export function OpeningRoom(props: {
         status={statusWords(state, written.size, pieces.length)}
         onSend={state.waiting > 0 && !state.sending ? () => void sender?.flush() : null}
       />
-      <Box
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: '1fr', md: '290px minmax(0,1fr)' },
-          gridTemplateRows: { md: 'auto 1fr' },
-        }}
-      >
-        {/* On top on a phone: pots come out in no order. */}
+      <Dragging onDrop={laying.drop}>
         <Box
           sx={{
-            px: 2,
-            pt: 2,
-            order: 0,
-            borderRight: { md: '1px solid' },
-            borderColor: { md: 'divider' },
+            display: 'grid',
+            gridTemplateColumns: { xs: '1fr', md: '290px minmax(0,1fr)' },
+            gridTemplateRows: { md: 'auto 1fr' },
           }}
         >
-          <CodeField
-            pieces={pieces}
-            onPick={pick}
-            onJoin={props.keeps ? (code) => void join(code) : null}
-          />
-        </Box>
-        <Box
-          sx={{
-            px: 2,
-            pb: 2,
-            pt: 1,
-            borderRight: { md: '1px solid' },
-            borderColor: { md: 'divider' },
-            order: { xs: 2, md: 2 },
-            gridRow: { md: 2 },
-          }}
-        >
-          <PlanList
-            pieces={pieces}
-            written={written}
-            at={at}
-            onPick={pickFromPlan}
-            strangers={props.keeps ? `/tests/fired?firing=${props.firingId}` : null}
-            extra={[
-              ...(props.keeps ? [{ id: 'cones', label: 'Cones' }] : []),
-              { id: 'tray', label: tray.items.length === 0 ? 'Tray' : `Tray ${tray.items.length}` },
-              { id: 'finish', label: `${written.size} of ${pieces.length}` },
-            ]}
-          />
-        </Box>
-        <Box
-          component="main"
-          sx={{ p: 2, order: 1, minWidth: 0, gridColumn: { md: 2 }, gridRow: { md: '1 / span 2' } }}
-        >
-          {room.words !== null && (
-            <Typography role="alert" sx={{ fontWeight: 650, mb: 1 }}>
-              {room.words}
-            </Typography>
-          )}
-          {closed !== null && (
-            <NotOpen
-              {...closed}
-              pieces={pieces.length}
-              onOpen={() => void load.open(closed.status)}
+          {/* On top on a phone: pots come out in no order. */}
+          <Box
+            sx={{
+              px: 2,
+              pt: 2,
+              order: 0,
+              borderRight: { md: '1px solid' },
+              borderColor: { md: 'divider' },
+            }}
+          >
+            <CodeField
+              pieces={pieces}
+              onPick={pick}
+              onJoin={props.keeps ? (code) => void join(code) : null}
             />
-          )}
-          {closed === null && (piece !== null || at === 'tray') && (
-            <Camera
-              of={piece?.code ?? 'one for the tray'}
-              onShot={(file, thumb) => void taking.pictures([file], thumb)}
-              onRunning={setFilming}
-              onLabel={labelled}
+          </Box>
+          <Box
+            sx={{
+              px: 2,
+              pb: 2,
+              pt: 1,
+              borderRight: { md: '1px solid' },
+              borderColor: { md: 'divider' },
+              order: { xs: 2, md: 2 },
+              gridRow: { md: 2 },
+            }}
+          >
+            <PlanList
+              pieces={pieces}
+              written={written}
+              at={at}
+              onPick={pickFromPlan}
+              strangers={props.keeps ? `/tests/fired?firing=${props.firingId}` : null}
+              extra={[
+                ...(props.keeps ? [{ id: 'cones', label: 'Cones' }] : []),
+                {
+                  id: 'tray',
+                  label: tray.items.length === 0 ? 'Tray' : `Tray ${tray.items.length}`,
+                },
+                { id: 'finish', label: `${written.size} of ${pieces.length}` },
+              ]}
             />
-          )}
-          {closed === null && (piece !== null || at === 'tray' || props.keeps) && (
-            <Box sx={{ mb: 1 }}>
-              <HoldToTalk
-                of={taking.spokenOf}
-                onRecorded={(recorded) => void taking.speak(recorded)}
-              />
-            </Box>
-          )}
-          {closed === null && at === 'tray' && (
-            <>
-              <PictureTaker
-                onFiles={(files) => void taking.pictures(files)}
-                count={tray.items.length}
-              />
-              <Tray tray={tray} pieces={pieces} />
-            </>
-          )}
-          {closed === null && at === 'cones' && (
-            <>
-              <Typography variant="h1" sx={{ mb: 2 }}>
-                Cones: how far each bent
+          </Box>
+          <Box
+            component="main"
+            sx={{
+              p: 2,
+              order: 1,
+              minWidth: 0,
+              gridColumn: { md: 2 },
+              gridRow: { md: '1 / span 2' },
+            }}
+          >
+            {room.words !== null && (
+              <Typography role="alert" sx={{ fontWeight: 650, mb: 1 }}>
+                {room.words}
               </Typography>
-              <ConePacks
-                firingId={props.firingId}
-                cones={props.cones}
-                target={props.target}
-                reading
-                edit
+            )}
+            {closed !== null && (
+              <NotOpen
+                {...closed}
+                pieces={pieces.length}
+                onOpen={() => void load.open(closed.status)}
               />
-            </>
-          )}
-          {closed === null && at === 'finish' && (
-            <Finish
-              title={props.title}
-              tally={tally(pieces, (one) => nowOf(looksAt(one, null)))}
-              writtenUp={props.writtenUp}
-              waiting={state.waiting}
-              unread={unreadOf(props.cones)}
-              onCones={() => pick('cones')}
-              busy={busy}
-              problem={problem}
-              onFinish={props.keeps ? (done) => void finish(done) : null}
-              onPick={(code) => pick(pieces.find((one) => one.code === code)?.id ?? 'finish')}
-              shared={props.shared}
-            />
-          )}
-          {closed === null && piece && seen && (
-            <PieceInHand
-              key={piece.id}
-              piece={piece}
-              lot={lot}
-              coatings={props.coatings}
-              words={props.words}
-              units={props.units}
-              shots={shots}
-              filming={filming}
-              zone={zone}
-              onZone={hand.setZone}
-              seen={seen}
-              writer={props.person}
-              correcting={hand.correcting}
-              onCorrect={hand.correct}
-              place={place}
-              onPlace={setPlace}
-              onSeen={hand.say}
-              chosen={hand.chosen}
-              onChosen={hand.setChosen}
-              onPicture={(files) => void taking.pictures(files)}
-              onTakeOut={looksAt(piece, null).length > 0 ? null : () => void takeOut(piece.joined)}
-              onSave={(next) => void save(next)}
-              why={
-                <WhyHere
-                  caseId={why.caseOf(piece.id)}
-                  waiting={state.waiting > 0}
-                  faults={faults}
-                  onAsk={() => void askWhy()}
+            )}
+            {closed === null && (piece !== null || at === 'tray') && (
+              <Camera
+                of={piece?.code ?? 'one for the tray'}
+                onShot={(file, thumb) => void taking.pictures([file], thumb)}
+                onRunning={setFilming}
+                onLabel={labelled}
+              />
+            )}
+            {closed === null && (piece !== null || at === 'tray' || props.keeps) && (
+              <Box sx={{ mb: 1 }}>
+                <HoldToTalk
+                  of={taking.spokenOf}
+                  onRecorded={(recorded) => void taking.speak(recorded)}
                 />
-              }
-            />
-          )}
+              </Box>
+            )}
+            {closed === null && at === 'tray' && (
+              <>
+                <PictureTaker
+                  onFiles={(files) => void taking.pictures(files)}
+                  count={tray.items.length}
+                />
+                <Tray tray={tray} pieces={pieces} />
+              </>
+            )}
+            {closed === null && at === 'cones' && (
+              <>
+                <Typography variant="h1" sx={{ mb: 2 }}>
+                  Cones: how far each bent
+                </Typography>
+                <ConePacks
+                  firingId={props.firingId}
+                  cones={props.cones}
+                  target={props.target}
+                  reading
+                  edit
+                />
+              </>
+            )}
+            {closed === null && at === 'finish' && (
+              <Finish
+                tally={tally(pieces, (one) => nowOf(looksAt(one, null)))}
+                writtenUp={props.writtenUp}
+                waiting={state.waiting}
+                unread={unreadOf(props.cones)}
+                onCones={() => pick('cones')}
+                busy={busy}
+                problem={problem}
+                onFinish={props.keeps ? (done) => void finish(done) : null}
+                onPick={(code) => pick(pieces.find((one) => one.code === code)?.id ?? 'finish')}
+                shared={props.shared}
+              />
+            )}
+            {closed === null && piece && seen && (
+              <PieceInHand
+                key={piece.id}
+                firingId={props.firingId}
+                piece={piece}
+                lot={lot}
+                coatings={props.coatings}
+                words={props.words}
+                refires={props.refires}
+                units={props.units}
+                shots={shots}
+                filming={filming}
+                zone={zone}
+                onZone={hand.setZone}
+                seen={seen}
+                writer={props.person}
+                correcting={hand.correcting}
+                onCorrect={hand.correct}
+                place={place}
+                onPlace={setPlace}
+                onSeen={hand.say}
+                chosen={hand.chosen}
+                onChosen={hand.setChosen}
+                onPicture={(files) => void taking.pictures(files)}
+                onTakeOut={
+                  looksAt(piece, null).length > 0 ? null : () => void takeOut(piece.joined)
+                }
+                onSave={(next) => void save(next)}
+                why={
+                  <WhyHere
+                    caseId={why.caseOf(piece.id)}
+                    waiting={state.waiting > 0}
+                    faults={faults}
+                    onAsk={() => void askWhy()}
+                  />
+                }
+              />
+            )}
+          </Box>
         </Box>
-      </Box>
+      </Dragging>
       {state.refused && (
         <ConflictDialog
           refused={state.refused}

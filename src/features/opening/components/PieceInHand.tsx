@@ -2,14 +2,17 @@
 import FlagOutlined from '@mui/icons-material/FlagOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import type { Units } from '@/core/units';
-import { KEY_LIKELY, describeRegion, describeZone, zoneKey, zonesOf } from '@/core/zones';
+import {
+  KEY_LIKELY,
+  describeRegion,
+  describeZone,
+  plainStack,
+  zoneKey,
+  zonesOf,
+} from '@/core/zones';
 import Link from '@/ui/Link';
 import { useKeys } from '@/ui/useKeys';
 import { Picture } from '@/ui/Picture';
@@ -22,12 +25,15 @@ import type { Place } from '@/core/looks';
 import type { PaintChoice } from '../queries';
 import { LotPicker } from './LotPicker';
 import { PictureTaker } from '../../media';
+import type { Refires } from './RefireRisk';
 import { SeenFields } from './SeenFields';
 import { WherePad } from './WherePad';
+import { ZonePick } from './ZonePick';
 import type { SeenInput } from '../contracts';
 import type { Shot } from '../useLoad';
 
 export type InHand = {
+  firingId: string;
   piece: RoomPiece;
   lot: readonly RoomPiece[];
   coatings: readonly PaintChoice[];
@@ -53,6 +59,7 @@ export type InHand = {
   onTakeOut: (() => void) | null;
   /** Words for colours that the studio uses most. */
   words: readonly string[];
+  refires: Refires;
   /** The way to the clinic. */
   why?: ReactNode;
 };
@@ -94,7 +101,7 @@ export function PieceInHand(props: InHand) {
         {piece.keyKnown === 'lost' && (
           <Typography>
             Nobody knows what is on it.{' '}
-            <Link href={`/pieces/${piece.code}`}>Say it on its page</Link>
+            <Link href={`/tests/keys?firing=${props.firingId}`}>Say it for many at once</Link>
           </Typography>
         )}
         {piece.keyKnown === 'likely' && <Typography>{KEY_LIKELY}</Typography>}
@@ -216,6 +223,8 @@ export function PieceInHand(props: InHand) {
           units={props.units}
           cautions={piece.cautions}
           words={props.words}
+          refires={props.refires}
+          stacks={[...new Set(zones.map((one) => plainStack(one.stack)))]}
           {...(piece.keyKnown !== 'lost' && {
             where: (sign, onPoints) => (
               <WherePad
@@ -254,61 +263,6 @@ export function PieceInHand(props: InHand) {
           </Button>
           {props.why}
         </Box>
-      </Box>
-    </Box>
-  );
-}
-
-/** Which part is spoken of: all choices in sight on a wide screen, one field on a phone. */
-function ZonePick({
-  zone,
-  onZone,
-  choices,
-}: {
-  zone: string | null;
-  onZone: (zone: string | null) => void;
-  choices: readonly { key: string; label: string }[];
-}) {
-  const pick = (key: string): void => onZone(key === '' ? null : key);
-  return (
-    <Box sx={{ mt: 1.5 }}>
-      <TextField
-        select
-        label="Said of"
-        value={zone ?? ''}
-        onChange={(event) => pick(event.target.value)}
-        sx={{ display: { xs: 'flex', lg: 'none' } }}
-        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-      >
-        {choices.map((choice) => (
-          <MenuItem key={choice.key} value={choice.key}>
-            {choice.label}
-          </MenuItem>
-        ))}
-      </TextField>
-      <Box sx={{ display: { xs: 'none', lg: 'block' } }}>
-        <Typography variant="h3" sx={{ mb: 0.5 }}>
-          Said of
-        </Typography>
-        <ToggleButtonGroup
-          orientation="vertical"
-          exclusive
-          fullWidth
-          size="small"
-          value={zone ?? ''}
-          onChange={(_, value: string | null) => value !== null && pick(value)}
-          aria-label="Which part"
-        >
-          {choices.map((choice) => (
-            <ToggleButton
-              key={choice.key}
-              value={choice.key}
-              sx={{ justifyContent: 'flex-start', textAlign: 'left', lineHeight: 1.2 }}
-            >
-              {choice.label}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
       </Box>
     </Box>
   );

@@ -4,8 +4,8 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
-import { MONO } from '@/ui/theme';
 import type { RoomPiece } from '../room';
+import { PlanTile } from './PlanTile';
 
 /** The load shelf by shelf: touch a piece to take it in hand. */
 export function PlanList({
@@ -67,28 +67,14 @@ export function PlanList({
             {pieces
               .filter((piece) => piece.shelf === shelf)
               .map((piece) => {
-                const here = at === piece.id;
-                const done = written.has(piece.id);
                 return (
-                  <ButtonBase
+                  <PlanTile
                     key={piece.id}
-                    onClick={() => onPick(piece.id)}
-                    aria-current={here}
-                    aria-label={`${piece.code}${done ? ', written up' : ''}${piece.flags.length > 0 ? ', flagged' : ''}`}
-                    sx={{
-                      minHeight: 44,
-                      fontFamily: MONO,
-                      fontWeight: 700,
-                      fontSize: '0.9rem',
-                      border: here ? '3px solid' : '1px solid',
-                      borderColor: here ? 'primary.main' : 'divider',
-                      bgcolor: done ? 'text.primary' : 'background.paper',
-                      color: done ? 'background.paper' : 'text.primary',
-                    }}
-                  >
-                    {piece.code}
-                    {piece.flags.length > 0 ? ' ⚑' : ''}
-                  </ButtonBase>
+                    piece={piece}
+                    here={at === piece.id}
+                    done={written.has(piece.id)}
+                    onPick={() => onPick(piece.id)}
+                  />
                 );
               })}
           </Box>

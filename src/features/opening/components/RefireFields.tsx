@@ -8,11 +8,20 @@ import Typography from '@mui/material/Typography';
 import { parseCone } from '@/core/cones';
 import { ATMOSPHERES, signOf } from '@/core/signs';
 import type { SeenInput } from '../contracts';
+import { RefireRisk, type Refires } from './RefireRisk';
 
 type Refire = NonNullable<SeenInput['refire']>;
 
 /** What is usually done before a piece goes in again (common practice, no source). */
-const TODOS = ['as it is', 'another coat', 'touched up', 'ground and cleaned', 'a slower firing'];
+const TODOS = [
+  'as it is',
+  'another coat, warmed first',
+  'another coat, sprayed',
+  'touched up where it is thin',
+  'ground and cleaned',
+  'a lower cone',
+  'a slower firing',
+];
 
 export const NO_INTENTION: Refire = { why: '', todo: '', cone: null, atmosphere: null };
 
@@ -20,9 +29,14 @@ export const NO_INTENTION: Refire = { why: '', todo: '', cone: null, atmosphere:
 export function RefireFields({
   seen,
   onChange,
+  refires,
+  stacks,
 }: {
   seen: SeenInput;
   onChange: (refire: Refire) => void;
+  /** What refires did here; null where this page does not know. */
+  refires: Refires | null;
+  stacks: readonly string[];
 }) {
   const refire = seen.refire ?? NO_INTENTION;
   const set = (part: Partial<Refire>): void => onChange({ ...refire, ...part });
@@ -75,6 +89,14 @@ export function RefireFields({
           onChange={(event) => set({ todo: event.target.value.slice(0, 200) })}
         />
       </Box>
+      {refires !== null && (
+        <RefireRisk
+          {...refires}
+          faults={seen.signs.filter(({ wanted }) => !wanted).map(({ sign }) => sign)}
+          stacks={stacks}
+          todo={refire.todo}
+        />
+      )}
       <Stack direction="row" spacing={1}>
         <TextField
           label="At cone"

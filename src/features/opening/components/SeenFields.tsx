@@ -12,6 +12,8 @@ import type { Point, SeenSign } from '@/core/looks';
 import { MEETINGS, OPACITIES, SURFACES, VERDICTS } from '@/core/signs';
 import { formatLength, type Units } from '@/core/units';
 import { RefireFields } from './RefireFields';
+import { PingCounter } from '../../lookagain';
+import type { Refires } from './RefireRisk';
 import { SignPad } from './SignPad';
 import { useKeys } from '@/ui/useKeys';
 import { Cautions } from '@/ui/Caution';
@@ -82,6 +84,8 @@ export function SeenFields({
   cautions,
   where,
   words = [],
+  refires = null,
+  stacks = [],
 }: {
   seen: SeenInput;
   onChange: (seen: SeenInput) => void;
@@ -94,6 +98,9 @@ export function SeenFields({
   where?: (sign: SeenSign, onPoints: (points: Point[]) => void) => ReactNode;
   /** Words for colours that the studio uses most. */
   words?: readonly string[];
+  /** What refires did here, and the stacks of this piece: shown where it is to go in again. */
+  refires?: Refires | null;
+  stacks?: readonly string[];
 }) {
   const set = (part: Partial<SeenInput>): void => onChange({ ...seen, ...part });
   const [keys, setKeys] = useState(false);
@@ -130,7 +137,12 @@ export function SeenFields({
         />
       )}
       {whole && seen.verdict === 'refire' && (
-        <RefireFields seen={seen} onChange={(refire) => set({ refire })} />
+        <RefireFields
+          seen={seen}
+          onChange={(refire) => set({ refire })}
+          refires={refires}
+          stacks={stacks}
+        />
       )}
       {seen.verdict === 'keep' || seen.verdict === 'sell' || seen.verdict === 'give' ? (
         <Typography role="note" variant="body2" sx={{ borderLeft: '4px solid', pl: 1, mb: 1 }}>
@@ -182,6 +194,14 @@ export function SeenFields({
             </IconButton>
           </Box>
         </Box>
+        {whole && (seen.pings != null || seen.signs.some(({ sign }) => sign === 'crazing')) && (
+          <Box>
+            <Typography variant="h3" sx={{ mb: 0.5 }}>
+              Pings
+            </Typography>
+            <PingCounter pings={seen.pings ?? null} onPings={(pings) => set({ pings })} />
+          </Box>
+        )}
         <Box>
           <Typography variant="h3" sx={{ mb: 0.5 }}>
             Liked

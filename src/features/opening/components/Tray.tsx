@@ -1,18 +1,16 @@
 'use client';
-import Mic from '@mui/icons-material/MicOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ButtonBase from '@mui/material/ButtonBase';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { count } from '@/core/units';
-import type { TrayItem } from '@/platform/sender/store';
 import { Nothing } from '@/ui/Page';
 import { useSay } from '@/ui/Undo';
 import type { RoomPiece } from '../room';
 import type { OpeningTray } from '../useOpeningTray';
+import { TrayThumb } from './TrayThumb';
 
 /** Pictures in the order of taking, and three ways to say of what they are: by touch, by the plan, one by one. */
 export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly RoomPiece[] }) {
@@ -35,7 +33,7 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
       </Typography>
       <Typography sx={{ mb: 1 }}>
         {tray.chosen.size === 0
-          ? 'Touch one or several, then the piece they are of, in the plan.'
+          ? 'Touch one or several, then the piece they are of, in the plan; or drag one onto it.'
           : `Touch the piece ${tray.chosen.size === 1 ? 'this one is' : `these ${tray.chosen.size} are`} of, in the plan.`}
       </Typography>
       <Box
@@ -45,7 +43,7 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
       >
         {tray.items.map((item, i) => (
           <li key={item.id}>
-            <Thumb
+            <TrayThumb
               item={item}
               no={i + 1}
               chosen={tray.chosen.has(item.id)}
@@ -129,57 +127,5 @@ function Hear({ load }: { load: () => Promise<Blob | null> }) {
   }, []);
   return url === null ? null : (
     <audio controls src={url} aria-label="The spoken note" style={{ width: '100%' }} />
-  );
-}
-
-/** A picture of the tray; its small one only is read. */
-function Thumb({
-  item,
-  no,
-  chosen,
-  onTouch,
-}: {
-  item: TrayItem;
-  no: number;
-  chosen: boolean;
-  onTouch: () => void;
-}) {
-  // prettier-ignore
-  const [url, setUrl] = useState<string | null>(null);
-  const { thumb } = item;
-  useEffect(() => {
-    if (thumb === null) return;
-    const made = URL.createObjectURL(thumb);
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- an address that this page made lasts as long as it is shown
-    setUrl(made);
-    return () => URL.revokeObjectURL(made);
-  }, [thumb]);
-  const time = new Date(item.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' }); // prettier-ignore
-  return (
-    <ButtonBase
-      onClick={onTouch}
-      aria-pressed={chosen}
-      aria-label={`${item.kind === 'sound' ? 'Spoken note' : 'Picture'} ${no}, taken ${time}`}
-      sx={{
-        width: '100%',
-        aspectRatio: '1',
-        flexDirection: 'column',
-        outline: chosen ? '4px solid' : 'none',
-        outlineColor: 'primary.main',
-        color: 'booth.ink',
-      }}
-    >
-      {item.kind === 'sound' ? (
-        <Mic aria-hidden sx={{ fontSize: 44 }} />
-      ) : url === null ? (
-        <span>{item.fileName}</span>
-      ) : (
-        // eslint-disable-next-line @next/next/no-img-element -- a picture still on this device
-        <img src={url} alt="" style={{ width: '100%', height: '100%', objectFit: 'contain' }} />
-      )}
-      <Typography component="span" variant="body2">
-        {no}
-      </Typography>
-    </ButtonBase>
   );
 }

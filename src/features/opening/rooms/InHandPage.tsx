@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import { firingTitle } from '@/core/firing';
 import { ATMOSPHERES } from '@/core/signs';
 import { intendedOf } from '@/core/firing';
@@ -12,6 +13,7 @@ import { unitsOf } from '@/data/studio';
 import { permit } from '@/features/people';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
+import Link from '@/ui/Link';
 import { Page } from '@/ui/Page';
 import { calendarDay } from '@/ui/time';
 import { InHandForm, type InHandStart } from '../components/InHandForm';
@@ -78,6 +80,15 @@ export async function InHandPage({ searchParams }: { searchParams: Promise<Query
     <Page
       title={firing === undefined ? 'I hold a fired tile' : 'A pot on no list'}
       wide
+      acts={
+        <Button
+          component={Link}
+          href={`/tests/unregistered${firing === undefined ? '' : `?firing=${firing.id}`}`}
+          variant="outlined"
+        >
+          Many at once
+        </Button>
+      }
       lead={
         firing === undefined
           ? 'From the board, the shelf, a box: on the chart without planning a firing.'

@@ -4,19 +4,32 @@ import { firingTitle, reachedWords } from '@/core/firing';
 import type { Source } from '@/data/database';
 import { listFirings, type Firing } from '@/data/firings';
 import { listKilns } from '@/data/kilns';
+import { askedOf } from '@/data/second-looks';
 import { listWitnesses } from '@/data/witnesses';
 import { ConeRow } from '@/features/drawings';
 import { NextTime } from '@/features/firings';
+import { AskAgain } from '../../lookagain';
+import { HandOut } from '../../handing/rooms/HandOut';
 import { Section } from '@/ui/Page';
 
 /** So many firings of the kiln stand beside this one. */
 const BESIDE = 4;
 
 /** What the load leaves to the next one: its cones beside those before, what was to be watched, what is to be done. */
-export async function LoadStory({ src, firing }: { src: Source; firing: Firing }) {
-  const [all, kilns] = await Promise.all([
+export async function LoadStory({
+  src,
+  firing,
+  kept,
+}: {
+  src: Source;
+  firing: Firing;
+  /** Pieces that stay: those may be looked at again. */
+  kept: readonly string[];
+}) {
+  const [all, kilns, asked] = await Promise.all([
     listFirings(src, { kilnId: firing.kilnId, statuses: ['opened'], limit: 40 }),
     listKilns(src),
+    askedOf(src, firing.id),
   ]);
   const alike = all.filter(({ id, kind, unrecorded }) => id !== firing.id && kind === firing.kind && !unrecorded); // prettier-ignore
   const row = [firing, ...alike.slice(0, BESIDE)];
@@ -25,6 +38,12 @@ export async function LoadStory({ src, firing }: { src: Source; firing: Firing }
   const fuelled = kilns.find(({ id }) => id === firing.kilnId)?.energy !== 'electric';
   return (
     <Box sx={{ mt: 3 }}>
+      <HandOut src={src} firingId={firing.id} title={firingTitle(firing)} />
+      {kept.length > 0 && (
+        <Section title="Look again">
+          <AskAgain firingId={firing.id} pieceIds={kept} asked={asked} />
+        </Section>
+      )}
       {row.some(({ id }) =>
         (cones.get(id) ?? []).some(({ bendDegrees }) => bendDegrees !== null),
       ) && (

@@ -2,17 +2,26 @@ import { notFound, redirect } from 'next/navigation';
 import { findFiring } from '@/data/firings';
 import { listCases } from '@/data/clinic';
 import { listWitnesses } from '@/data/witnesses';
+import { refirePassages } from '@/data/refires';
 import { unitsOf } from '@/data/studio';
 import { may, permit } from '@/features/people';
 import { OpeningRoom } from '../components/OpeningRoom';
 import { openingRoom } from '../queries';
+import { looksAt, nowOf, type RoomPiece } from '../room';
 import { LoadStory } from './LoadStory';
 import { LoadComplaints } from '../../clinic/rooms/LoadComplaints';
 import { Keeping } from '../../device';
 import { SignInAgainHost } from '../../shell';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
+import { cameNew, refireRecords } from '@/core/looks';
 import { firingTitle, reachedWords } from '@/core/firing';
+
+/** Written up, and neither thrown away nor fired again. */
+const stays = (piece: RoomPiece): boolean => {
+  const verdict = nowOf(looksAt(piece, null))?.verdict;
+  return verdict != null && !['discard', 'refire', 'grind'].includes(verdict);
+};
 
 export async function OpeningPage({
   params,
@@ -35,12 +44,14 @@ export async function OpeningPage({
       : null;
   if (firing.status !== 'opened' && closed === null)
     redirect(keeps ? `/kilns/firings/${id}` : '/mine');
-  const [room, witnesses, cases] = await Promise.all([
+  const [room, witnesses, cases, passages] = await Promise.all([
     openingRoom(db, firing, keeps ? null : person.id),
     listWitnesses(db, [id]),
     listCases(db, { firingId: id, open: true }),
+    refirePassages(db),
   ]);
   if (!keeps && room.pieces.length === 0) notFound();
+  const refires = { records: refireRecords(passages), came: cameNew(passages) };
   const { piece, look } = await searchParams;
   return (
     <>
@@ -55,6 +66,7 @@ export async function OpeningPage({
         mark={room.mark}
         coatings={room.coatings}
         words={room.words}
+        refires={refires}
         cones={keeps ? (witnesses.get(id) ?? []) : []}
         target={firing.targetCone}
         person={{ id: person.id, name: person.name }}
@@ -69,7 +81,11 @@ export async function OpeningPage({
           keeps && (
             <>
               <LoadComplaints src={db} firingId={id} />
-              <LoadStory src={db} firing={firing} />
+              <LoadStory
+                src={db}
+                firing={firing}
+                kept={room.pieces.filter(stays).map((one) => one.id)}
+              />
             </>
           )
         }

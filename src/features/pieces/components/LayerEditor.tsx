@@ -12,7 +12,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Controller, useFieldArray, useFormContext } from 'react-hook-form';
 import { METHODS, STAGES, WEIGHTS, type WareSurface } from '@/core/zones';
-import { newLayer } from '../layers';
+import { newLayer } from '../contracts';
 import { RegionFields } from './RegionFields';
 import type { LayerInput } from '../contracts';
 import { FieldGrid } from '@/ui/FieldGrid';

@@ -17,6 +17,7 @@ import { Nothing, Page } from '@/ui/Page';
 import { Picture } from '@/ui/Picture';
 import { MONO } from '@/ui/theme';
 import { calendarDay } from '@/ui/time';
+import { ToCollect } from '../../handing/rooms/ToCollect';
 import { firingTitle } from '@/core/firing';
 import { firingCalendar } from '@/features/firings/server';
 import { coatNames, listCoatings } from '@/data/coatings';
@@ -81,6 +82,7 @@ export async function OwnPiecesPage() {
           ))}
         </Lines>
       )}
+      <ToCollect src={db} ownerId={person.id} />
       {pieces.length === 0 && (
         <Nothing>
           No piece is in your name yet. A technician or teacher puts your name to what you make;

@@ -34,7 +34,7 @@ import { database } from '@/platform/database';
 import { Cautions } from '@/ui/Caution';
 import { Page, Section } from '@/ui/Page';
 import { MONO } from '@/ui/theme';
-import { calendarDay } from '@/ui/time';
+import { calendarDay, moment } from '@/ui/time';
 import { layerOf } from '../layers';
 import { pieceRoom } from '../queries';
 import { paintable, type listCoatings } from '@/data/coatings';
@@ -50,8 +50,18 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
   const own = mayTouchPiece(person, piece.ownerId);
   const keeps = may(person, 'keep records');
   const units: Units = unitsOf(studio);
-  const { coatings, bodies, choices, photos, observations, placements, firings, open, times, sounds } =
-    await pieceRoom(db, piece);
+  const {
+    coatings,
+    bodies,
+    choices,
+    photos,
+    observations,
+    placements,
+    firings,
+    open,
+    times,
+    sounds,
+  } = await pieceRoom(db, piece);
   const cases = (await listCases(db, { pieceId: piece.id, open: true })).filter((one) =>
     maySeeCase(person, one),
   );
@@ -129,6 +139,12 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               points={shownSpots(observations)}
             />
           </Box>
+          {own && piece.keySaid !== null && (
+            <Typography variant="body2" color="text.secondary">
+              What lies on it was said later: {piece.keySaid.by},{' '}
+              {moment(piece.keySaid.at, studio.timeZone)}
+            </Typography>
+          )}
           <Cautions>{cautions}</Cautions>
           {(piece.keyKnown === 'lost' ? [] : zoneLines(piece.faces, piece.done, paints)).map(
             (line) => (

@@ -85,6 +85,9 @@ export async function TestsPage({
           <Button component={Link} href="/tests/ask?design=matrix" variant="outlined">
             Every base under every over
           </Button>
+          <Button component={Link} href="/tests/keys">
+            What is on them?
+          </Button>
           <Button component={Link} href="/tests/stock">
             Tile stock
           </Button>

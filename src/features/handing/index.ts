@@ -1,0 +1,2 @@
+/** Handing out: whom to tell, where it lies, what was collected. */
+export { CollectList } from './components/CollectList';

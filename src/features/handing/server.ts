@@ -1,0 +1,1 @@
+export * as handingOperations from './actions';

@@ -1,0 +1,1 @@
+export * as lookagainOperations from './actions';
