@@ -16,6 +16,7 @@ import { demoHistory } from './history';
 import { paintAll } from './paint-all';
 import { Random } from './random';
 import { askClinic } from './cases';
+import { NOBODY_REGISTERED, writeKilnRoom } from './kiln-room';
 import { glazedOn, writeThinBucket } from './glazing';
 import { askQuestions } from './questions';
 import { writeShelves } from './store';
@@ -77,7 +78,12 @@ export async function loadDemo(
   });
   await askQuestions(db, now);
   await askClinic(db, now);
-  return { pieces: history.pieces.length, firings: history.firings.length, pictures: kept.length };
+  await writeKilnRoom(db, now);
+  return {
+    pieces: history.pieces.length + NOBODY_REGISTERED,
+    firings: history.firings.length,
+    pictures: kept.length,
+  };
 }
 
 export type Ids = {

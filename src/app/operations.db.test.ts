@@ -48,6 +48,9 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'clinic.name',
     'clinic.open',
     'clinic.reopen',
+    'handing.collected',
+    'lookagain.ask',
+    'lookagain.drop',
     'media.add-picture',
     'opening.record',
     'opening.withdraw',
@@ -56,6 +59,12 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'people.end-session',
     'pieces.edit',
     'pieces.flag',
+    'sounds.bin',
+    'sounds.speak',
+    'sounds.type-again',
+    'sounds.type-up',
+    'ticks.clear',
+    'ticks.tick',
     'usetests.done',
     'usetests.drop',
   ];
@@ -98,7 +107,7 @@ test('a name says its feature, and what takes a write back is a write that is kn
   for (const [name, { contract }] of OPERATIONS) {
     expect(features).toContain(name.split('.')[0]);
     // Every list that an inverse may walk is empty; only whom it names is asked here.
-    const nothing = { pieces: [], placementIds: [], readings: [], remarks: [], id: '' };
+    const nothing = { pieces: [], placementIds: [], readings: [], remarks: [], ids: [], pieceIds: [], id: '' };
     const back = contract.inverse?.(nothing, nothing);
     if (back === undefined) continue;
     withInverse.push(name);

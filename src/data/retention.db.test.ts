@@ -22,6 +22,11 @@ test('answers and strays older than they are kept go, however many; the rest sta
     { ...stray, at: ago(91) },
     { ...stray, at: ago(89) },
   ]);
+  const tick = { person_id: studio.technician.id, sheet: 'sheet/1', done: true };
+  await studio.db('tick').insert([
+    { ...tick, line: '0/1', said_at: ago(181), at: ago(181) },
+    { ...tick, line: '0/2', said_at: ago(179), at: ago(179) },
+  ]);
   await studio.db('attempt').insert([
     { key: 'pair:old', points: 3, expire: ago(1).getTime() },
     { key: 'pair:young', points: 3, expire: now.getTime() + 60_000 },
@@ -29,18 +34,21 @@ test('answers and strays older than they are kept go, however many; the rest sta
   expect(await forgetOld(studio.db, now)).toEqual({
     operation: 5200,
     stray_reading: 1,
+    tick: 1,
     attempt: 1,
   });
+  expect(await studio.db('tick').pluck('line')).toEqual(['0/2']);
   expect(await studio.db('attempt').pluck('key')).toEqual(['pair:young']);
   expect(await studio.db('operation').pluck('id')).toEqual([young.id]);
   expect(await studio.db('stray_reading').count({ n: '*' }).first()).toEqual({ n: 1 });
   expect(await forgetOld(studio.db, now)).toEqual({
     operation: 0,
     stray_reading: 0,
+    tick: 0,
     attempt: 0,
   });
 });
 
 test('readings of firings are never among what is forgotten', () => {
-  expect(Object.keys(KEPT_DAYS).sort()).toEqual(['operation', 'stray_reading']);
+  expect(Object.keys(KEPT_DAYS).sort()).toEqual(['operation', 'stray_reading', 'tick']);
 });

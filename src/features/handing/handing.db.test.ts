@@ -1,0 +1,46 @@
+/** Handing out: whom to tell, where it lies, what was collected; everybody for themselves. */
+import { collectFrom, listToHand, toCollect, usualPlaces } from '@/data/handing';
+import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
+import { byOwner, tellWords } from './words';
+
+let studio: TestStudio;
+let firingId: string;
+let ids: string[];
+const LONG_AGO = new Date(0);
+beforeAll(async () => {
+  studio = await testStudio('test_handing');
+  ({ firingId, ids } = await fired(studio, [layer(studio.version('tarn'))], { count: 3 }));
+  await studio.db('piece').whereIn('id', ids.slice(0, 2)).update({ owner_id: studio.student.id });
+  await studio.must('opening.record', recordInput(firingId, ids, { verdict: 'give' }));
+});
+afterAll(() => studio.db.destroy());
+
+test('owners are told where it lies, of what they have not collected yet', async () => {
+  const say = async () => tellWords(byOwner(await listToHand(studio.db, firingId)), 'Marta 1', await collectFrom(studio.db, firingId)); // prettier-ignore
+  const [a, b] = (await listToHand(studio.db, firingId)).map(({ code }) => code);
+  expect(await say()).toBe(`${studio.student.name}: ${a}, ${b} came out of Marta 1 and can be collected.`); // prettier-ignore
+  await studio.must('handing.collect-from', { firingId, place: 'the low rack', before: '' });
+  expect(await say()).toContain('; collect from the low rack.');
+  expect(await usualPlaces(studio.db)).toEqual(['the low rack']);
+  await studio.must('handing.collected', { firingId, pieceIds: [ids[0]], collected: true });
+  const left = (await listToHand(studio.db, firingId)).filter(({ collectedAt }) => collectedAt === null); // prettier-ignore
+  expect(await say()).toContain(`: ${left[0]!.code} came out`);
+  await studio.must('handing.collected', { firingId, pieceIds: [ids[1]], collected: true });
+  expect(await say()).toBe('');
+  await studio.must('handing.collected', { firingId, pieceIds: ids.slice(0, 2), collected: false });
+  await studio.must('handing.collect-from-again', { firingId, place: '' });
+  expect(await usualPlaces(studio.db)).toEqual([]);
+});
+
+test('an owner sees what lies ready once it is written up, ticks it for themselves, and nothing of others', async () => {
+  const ready = () => toCollect(studio.db, studio.student.id, LONG_AGO);
+  expect(await ready()).toEqual([]);
+  await studio.must('opening.finish', { firingId, done: true });
+  expect(await ready()).toEqual([expect.objectContaining({ firingId, place: '', pieces: [expect.objectContaining({ id: ids[0] }), expect.anything()] })]); // prettier-ignore
+  await studio.must('handing.collected', { firingId, pieceIds: [ids[0]], collected: true }, studio.student); // prettier-ignore
+  expect((await ready())[0]!.pieces.map(({ id }) => id)).toEqual([ids[1]]);
+  expect(await studio.act('handing.collected', { firingId, pieceIds: [ids[2]], collected: true }, studio.student)).toMatchObject({ ok: false, problem: { message: 'You can collect your own pieces only.' } }); // prettier-ignore
+  // What waits for another firing lies nowhere to be collected.
+  await studio.must('opening.record', recordInput(firingId, [ids[1]!], { verdict: 'refire' }));
+  expect(await ready()).toEqual([]);
+});
