@@ -77,7 +77,7 @@ test('shot now, said later: the tray keeps what is taken, and it is laid by touc
     .first()
     .textContent())!;
   await plan.getByRole('button', { name: code }).tap();
-  await expect(page.getByText(`1 picture of ${code}`)).toBeVisible();
+  await expect(page.getByText(`1 thing laid on ${code}`)).toBeVisible();
   await waits(page, 1);
   await page.getByRole('button', { name: /^Lay 2 pictures on/ }).tap();
   await expect(page.getByText('2 pictures laid on their pieces')).toBeVisible();

@@ -104,7 +104,9 @@ test('readings and diary lines at the kiln are kept without a network and sent i
   let address: string | null = null;
   for (const { url } of data.pages.filter((one) => one.url.startsWith('/kilns/firings/'))) {
     await page.goto(cable.url + url);
-    if ((await page.getByRole('button', { name: /^Read temperature/ }).count()) > 0) address = url;
+    const pad = page.getByRole('button', { name: /^Read temperature/ });
+    // A page shows its parts one after another.
+    if (await pad.waitFor({ timeout: 3000 }).then(() => true, () => false)) address = url; // prettier-ignore
     if (address !== null) break;
   }
   expect(address).not.toBeNull();

@@ -62,7 +62,10 @@ export function pasted(
   column: number,
   text: string,
 ): string[][] {
-  const { data } = Papa.parse<string[]>(text.replace(/\r?\n$/, ''), { delimiter: '\t' });
+  const { data } = Papa.parse<string[]>(text.replace(/\r\n?/g, '\n').replace(/\n$/, ''), {
+    delimiter: '\t',
+    newline: '\n',
+  });
   return grid.map((cells, r) =>
     cells.map((cell, c) => data[r - row]?.[c - column]?.trim().slice(0, 200) ?? cell),
   );

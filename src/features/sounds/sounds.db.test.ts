@@ -40,8 +40,7 @@ const speak = (
   bytes: Buffer,
   as: Person = studio.technician,
   id: string = v7(),
-): Promise<Answer> =>
-  perform(studio.db, SPEAK, { id, input, file: { name: 'a.webm', bytes } }, as);
+): Promise<Answer> => perform(studio.db, SPEAK, { id, input, file: { name: 'a.webm', bytes } }, as);
 
 test('what is spoken is kept once, in the order of speaking, with its speaker, and heard again byte by byte', async () => {
   const bytes = webm('it came out duller than last time');

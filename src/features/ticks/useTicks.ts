@@ -8,6 +8,7 @@ import { keeping } from '@/platform/useSend';
 import { aboutSheet, clear, tick } from './contracts';
 import { ticksWith, type Known } from './fold';
 
+const NO_LINES: Readonly<Record<string, boolean>> = {};
 const NOTHING: Known = { lines: [], at: 0 };
 
 function remembered(key: string): Known | null {
@@ -55,12 +56,28 @@ export function useTicks(sheet: string): {
     };
   }, [key, sheet]);
   const known = heard?.key === key ? heard.known : NOTHING;
-  const ticked = useMemo(() => ticksWith(known, items ?? []), [known, items]);
+  // What is touched on this page shows at once; the device follows a moment later.
+  const [touched, setTouched] = useState<{ key: string; lines: Readonly<Record<string, boolean>> }>({ key, lines: {} }); // prettier-ignore
+  const here = touched.key === key ? touched.lines : NO_LINES;
+  const ticked = useMemo(() => {
+    const done = ticksWith(known, items ?? []);
+    for (const [line, is] of Object.entries(here)) {
+      if (is) done.add(line);
+      else done.delete(line);
+    }
+    return done;
+  }, [known, items, here]);
   const at = (): string => new Date(studioNow()).toISOString();
   return {
     ticked,
-    toggle: (line) =>
-      void sender?.add(keeping(tick, { sheet, line, done: !ticked.has(line), at: at() })),
-    clear: () => void sender?.add(keeping(clear, { sheet, at: at() })),
+    toggle: (line) => {
+      const done = !ticked.has(line);
+      setTouched({ key, lines: { ...here, [line]: done } });
+      void sender?.add(keeping(tick, { sheet, line, done, at: at() }));
+    },
+    clear: () => {
+      setTouched({ key, lines: Object.fromEntries([...ticked].map((line) => [line, false])) });
+      void sender?.add(keeping(clear, { sheet, at: at() }));
+    },
   };
 }

@@ -174,3 +174,11 @@ test('what was sent is remembered for a week, and then forgotten', async () => {
   await drained(sender);
   expect(await states()).toEqual(['new sent']);
 });
+
+test('one act that is kept twice, touched again before it was answered, is one act', async () => {
+  const { sender, sent } = sending(() => done);
+  await Promise.all([sender.add(act('a')), sender.add(act('a'))]);
+  await drained(sender);
+  expect(sent).toEqual(['a']);
+  expect(await states()).toEqual(['a sent']);
+});

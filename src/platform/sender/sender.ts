@@ -52,6 +52,8 @@ export class Sender {
   async keep(act: Omit<ToKeep, 'file'>, file: File | null): Promise<void> {
     const { store } = this;
     await store.transaction('rw', store.items, store.files, async () => {
+      // Touched twice before it was answered: it is the same act.
+      if ((await store.items.get({ id: act.id })) !== undefined) return;
       if (file !== null) await store.files.put({ id: act.id, blob: file });
       await store.items.add({
         back: null,

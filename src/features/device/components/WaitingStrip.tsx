@@ -10,7 +10,7 @@ const LATE_MS = 2500;
 
 /** Says on every page what is still on this device alone, and what the studio did not take. */
 export function WaitingStrip() {
-  const { open } = useSender();
+  const { open, trouble } = useSender();
   const [now, setNow] = useState(() => Date.now());
   const newest = Math.max(0, ...(open ?? []).map(({ at }) => at));
   useEffect(() => {
@@ -19,7 +19,8 @@ export function WaitingStrip() {
   }, [newest]);
   if (open === null || open.length === 0) return null;
   // What goes out at once is not worth a line that moves the page under a thumb.
-  if (open.every(({ at, state }) => state !== 'refused' && at > now - LATE_MS)) return null;
+  if (trouble === null && open.every(({ at, state }) => state !== 'refused' && at > now - LATE_MS))
+    return null;
   const refused = open.filter(({ state }) => state === 'refused').length;
   const waiting = open.length - refused;
   return (

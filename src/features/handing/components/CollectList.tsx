@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import { useItemsAbout } from '@/platform/sender/host';
 import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
@@ -25,8 +26,11 @@ export function CollectList({
   const say = useSay();
   const { act, problem } = useSend();
   const items = useItemsAbout(`handing/${firingId}`) ?? [];
-  /** As it is known here: by what waits to be sent, or else by the server. */
+  const [touched, setTouched] = useState<Readonly<Record<string, boolean>>>({});
+  /** As it is known here: by what was touched, or waits to be sent, or else by the server. */
   const isCollected = ({ pieceId, collected: known }: Collectable): boolean => {
+    const now = touched[pieceId];
+    if (now !== undefined) return now;
     const last = items
       .filter(({ state }) => state === 'waiting' || state === 'sending')
       .map(({ input }) => input as { pieceIds: string[]; collected: boolean })
@@ -34,9 +38,15 @@ export function CollectList({
     return last?.collected ?? known;
   };
   const tick = async (some: readonly Collectable[], taken: boolean): Promise<void> => {
-    const answer = await act(collected, { firingId, pieceIds: some.map(({ pieceId }) => pieceId), collected: taken }); // prettier-ignore
+    const ids = some.map(({ pieceId }) => pieceId);
+    setTouched((all) => ({ ...all, ...Object.fromEntries(ids.map((id) => [id, taken])) }));
+    const answer = await act(collected, { firingId, pieceIds: ids, collected: taken }); // prettier-ignore
+    // What was refused is as it was.
+    if (!answer.ok)
+      setTouched((all) => Object.fromEntries(Object.entries(all).filter(([id]) => !ids.includes(id)))); // prettier-ignore
     if (!answer.ok) return;
-    if (some.length > 1) say('All collected', answer.undo);
+    if (some.length > 1)
+      say('All collected', answer.undo && (() => (setTouched({}), answer.undo?.())));
     router.refresh();
   };
   const left = pieces.filter((piece) => !isCollected(piece));

@@ -25,7 +25,7 @@ const tray = (rest: Partial<OpeningTray> = {}): OpeningTray =>
 
 test('an empty tray says what it is for', () => {
   show(<Tray tray={tray({ items: [] })} pieces={PIECES} />);
-  expect(screen.getByText(/Take pictures now and say later/)).toBeTruthy();
+  expect(screen.getByText(/Take pictures or speak now and say later/)).toBeTruthy();
 });
 
 test('a picture that this browser cannot show stands there by its name, and is chosen by touch', async () => {

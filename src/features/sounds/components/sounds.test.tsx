@@ -1,0 +1,146 @@
+import '../../../../test-support/on-device';
+import { jest } from '@jest/globals';
+import { fireEvent } from '@testing-library/react';
+import { act, waitFor } from '@testing-library/react';
+import { named, person, press, screen, server, show } from '../../../../test-support/dom';
+import type { Recorded } from '../useRecorder';
+
+/** A browser that records: what it was asked, and what it gives when it is stopped. */
+class Recorder {
+  static isTypeSupported = (kind: string) => kind === 'audio/webm;codecs=opus';
+  static last: Recorder;
+  state = 'inactive';
+  mimeType = 'audio/webm;codecs=opus';
+  ondataavailable?: (event: { data: Blob }) => void;
+  onstop?: () => void;
+  constructor() {
+    Recorder.last = this;
+  }
+  start() {
+    this.state = 'recording';
+  }
+  stop() {
+    this.state = 'inactive';
+    this.ondataavailable?.({ data: new Blob(['spoken']) });
+    this.onstop?.();
+  }
+}
+const stopped = jest.fn();
+const stream = { getTracks: () => [{ stop: stopped }] };
+const media = { getUserMedia: jest.fn(() => Promise.resolve(stream as unknown as MediaStream)) };
+Object.assign(globalThis, { MediaRecorder: Recorder });
+Object.defineProperty(navigator, 'mediaDevices', { configurable: true, value: media });
+HTMLElement.prototype.setPointerCapture = () => undefined;
+
+const { SenderHost } = await import('@/platform/sender/host');
+const { HoldToTalk } = await import('./HoldToTalk');
+const { SpeakHere } = await import('./SpeakHere');
+const { SpokenNote } = await import('./SpokenNote');
+const { microphoneTrouble } = await import('../useRecorder');
+
+let clock = 0;
+beforeEach(() => {
+  clock = Date.UTC(2026, 4, 3, 9, 30);
+  jest.spyOn(Date, 'now').mockImplementation(() => clock);
+});
+afterEach(() => void jest.restoreAllMocks());
+const later = (seconds: number): void => void (clock += seconds * 1000);
+const down = async (name: RegExp) => act(async () => void fireEvent.pointerDown(screen.getByRole('button', { name }), { pointerId: 1 })); // prettier-ignore
+const up = async (name: RegExp) => act(async () => void fireEvent.pointerUp(screen.getByRole('button', { name }), { pointerId: 1 })); // prettier-ignore
+
+function talk() {
+  const heard: Recorded[] = [];
+  show(<HoldToTalk of="K3RVT" onRecorded={(recorded) => heard.push(recorded)} />);
+  return heard;
+}
+
+test('held it records as long as it is held, and lets the microphone go', async () => {
+  const heard = talk();
+  await down(/^Speak of K3RVT/);
+  expect(Recorder.last.state).toBe('recording');
+  later(4.2);
+  await up(/^Recording/);
+  expect(heard.map(({ file, lengthS }) => [file.name, file.type, lengthS])).toEqual([
+    ['2026-05-03T093000.webm', 'audio/webm', 4.2],
+  ]);
+  expect(stopped).toHaveBeenCalled();
+});
+
+test('touched for a moment it goes on without a hand, until it is touched again', async () => {
+  const heard = talk();
+  await down(/^Speak/);
+  later(0.2);
+  await up(/^Recording/);
+  expect(heard).toEqual([]);
+  later(30);
+  await down(/^Recording/);
+  expect(heard.map(({ lengthS }) => lengthS)).toEqual([30.2]);
+});
+
+test('a slip of the thumb is no note', async () => {
+  const heard = talk();
+  await down(/^Speak/);
+  later(0.3);
+  await down(/^Recording/);
+  expect(heard).toEqual([]);
+});
+
+test('a microphone that is not allowed says what can be done, and the note can be typed', async () => {
+  media.getUserMedia.mockImplementationOnce(() => Promise.reject(Object.assign(new Error(), { name: 'NotAllowedError' }))); // prettier-ignore
+  talk();
+  await down(/^Speak/);
+  expect((await screen.findByRole('alert')).textContent).toBe(microphoneTrouble('NotAllowedError'));
+  const words = ['NotAllowedError', 'NotFoundError', 'NotReadableError', 'x'].map(
+    microphoneTrouble,
+  );
+  expect(new Set(words).size).toBe(4);
+  for (const one of words) expect(one).toMatch(/Type the note|type the note|try again/);
+});
+
+test('what is spoken on a page waits on this device under its writer until there is a network', async () => {
+  server(() => {
+    throw new TypeError('no network');
+  });
+  jest.spyOn(Date, 'now').mockRestore();
+  show(
+    <SenderHost>
+      <SpeakHere of={{ pieceId: null, firingId: 'f', label: 'Marta 3', about: 'firing/f' }} />
+    </SenderHost>,
+    { person: '0192c7cd-5baa-71a4-a619-90db87e89001' },
+  );
+  await screen.findByRole('button', { name: 'Speak of Marta 3' });
+  await waitFor(() => screen.getByRole('button', { name: 'Speak of Marta 3' }));
+  await down(/^Speak/);
+  await act(() => new Promise((done) => setTimeout(done, 700)));
+  await up(/^Recording/);
+  expect(await screen.findByText(/1 spoken note on this device/)).toBeTruthy();
+});
+
+const NOTE = { id: 's', lengthS: 7, what: 'K3RVT, Iben', words: null, wordsBy: null };
+
+test('typed up while it plays slower; who wrote meanwhile is told', async () => {
+  jest.spyOn(Date, 'now').mockRestore();
+  const play = jest.spyOn(HTMLMediaElement.prototype, 'play').mockResolvedValue(undefined);
+  const sent = server(() => ({ ok: true, data: null }));
+  const hand = person();
+  show(<SpokenNote one={NOTE} writes />);
+  expect(screen.getByText(/K3RVT, Iben, 0:07/)).toBeTruthy();
+  await press(hand, '0.75×');
+  const player = screen.getByLabelText<HTMLAudioElement>(/^Spoken note/);
+  expect(player.playbackRate).toBe(0.75);
+  await hand.type(named('What is said'), 'duller than last time');
+  await hand.keyboard('{Control>} {/Control}');
+  expect(play).toHaveBeenCalled();
+  await press(hand, 'Keep the words');
+  expect(sent.at(-1)).toMatchObject({
+    path: '/api/act/sounds.type-up',
+    body: { input: { soundId: 's', words: 'duller than last time', before: null } },
+  });
+});
+
+test('words that stand say who typed them; who may only read puts nothing right', () => {
+  show(<SpokenNote one={{ ...NOTE, words: 'A dull rim', wordsBy: 'Noor' }} writes={false} />);
+  expect(screen.getByText(/typed up by Noor/)).toBeTruthy();
+  expect(screen.queryByRole('button', { name: 'Put right' })).toBeNull();
+  expect(screen.queryByRole('group', { name: 'How fast it plays' })).toBeNull();
+});
