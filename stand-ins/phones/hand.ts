@@ -47,7 +47,10 @@ export async function writeUp(page: Page, n: number): Promise<void> {
     await page.getByRole('group', { name: 'Surface' }).getByRole('button', { name: SURFACES[n % 4]! }).tap(); // prettier-ignore
     await page.getByRole('button', { name: 'Save, next piece' }).tap();
   } catch (error) {
-    const shown = await page.locator('body').innerText({ timeout: 2000 }).catch(() => 'nothing');
+    const shown = await page
+      .locator('body')
+      .innerText({ timeout: 2000 })
+      .catch(() => 'nothing');
     throw new Error(`At ${page.url()} the phone shows: ${shown.slice(0, 800)}`, { cause: error });
   }
 }

@@ -1,5 +1,5 @@
 /**
- * `npm run reliability [offline] [kills] [shared] [large]`: phones at a kiln, whose batteries die, whose studio is
+ * `npm run reliability [offline] [kills] [shared] [large] [touches]`: phones at a kiln, whose batteries die, whose studio is
  * killed while they send, that two people share. What a phone said it keeps must reach the studio, once, in order,
  * under its writer's name. Figures go to docs/RELIABILITY.md.
  */
@@ -9,8 +9,9 @@ import { kills } from './kills';
 import { large } from './large';
 import { offline } from './offline';
 import { shared } from './shared';
+import { touches } from './touches';
 
-const ALL = { offline, kills, shared, large };
+const ALL = { offline, kills, shared, large, touches };
 type Name = keyof typeof ALL;
 const names = Object.keys(ALL) as Name[];
 const asked = process.argv.slice(2).filter((one): one is Name => names.includes(one as Name));

@@ -21,7 +21,8 @@ function Pad() {
     <SignPad
       signs={signs}
       onChange={setSigns}
-      where={(sign, onPoints) =>
+      where={
+        (sign, onPoints) =>
         <WherePad sign={sign} piece={PIECE} paints={PAINTS} shot={{ key: SHA, sha: SHA }} onPoints={onPoints} /> // prettier-ignore
       }
     />
