@@ -107,7 +107,15 @@ test('a name says its feature, and what takes a write back is a write that is kn
   for (const [name, { contract }] of OPERATIONS) {
     expect(features).toContain(name.split('.')[0]);
     // Every list that an inverse may walk is empty; only whom it names is asked here.
-    const nothing = { pieces: [], placementIds: [], readings: [], remarks: [], ids: [], pieceIds: [], id: '' };
+    const nothing = {
+      pieces: [],
+      placementIds: [],
+      readings: [],
+      remarks: [],
+      ids: [],
+      pieceIds: [],
+      id: '',
+    };
     const back = contract.inverse?.(nothing, nothing);
     if (back === undefined) continue;
     withInverse.push(name);

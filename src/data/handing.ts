@@ -75,7 +75,14 @@ export async function toCollect(
     .where('firing.status', 'opened')
     .whereNotNull('firing.written_up_at')
     .where('firing.opened_at', '>=', since)
+    .whereNot('firing.kind', 'bisque')
     .whereNull('piece.waiting_for')
+    // It lies where it came out last, and not while it stands in another kiln.
+    .whereNotExists(
+      src('placement as later')
+        .whereRaw('later.piece_id = placement.piece_id AND later.placed_at > placement.placed_at')
+        .select(src.raw('1')),
+    )
     .orderBy([{ column: 'firing.opened_at', order: 'desc' }, 'piece.code'])
     .select('piece.id', 'piece.code', 'firing.id as firing_id', 'firing.no', 'firing.collect_from', 'kiln.name'); // prettier-ignore
   const found = new Map<string, { firingId: string; firing: string; place: string; pieces: { id: string; code: string }[] }>(); // prettier-ignore

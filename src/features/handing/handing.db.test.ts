@@ -1,6 +1,6 @@
 /** Handing out: whom to tell, where it lies, what was collected; everybody for themselves. */
 import { collectFrom, listToHand, toCollect, usualPlaces } from '@/data/handing';
-import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
+import { fired, layer, planFiring, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
 import { byOwner, tellWords } from './words';
 
 let studio: TestStudio;
@@ -40,7 +40,13 @@ test('an owner sees what lies ready once it is written up, ticks it for themselv
   await studio.must('handing.collected', { firingId, pieceIds: [ids[0]], collected: true }, studio.student); // prettier-ignore
   expect((await ready())[0]!.pieces.map(({ id }) => id)).toEqual([ids[1]]);
   expect(await studio.act('handing.collected', { firingId, pieceIds: [ids[2]], collected: true }, studio.student)).toMatchObject({ ok: false, problem: { message: 'You can collect your own pieces only.' } }); // prettier-ignore
-  // What waits for another firing lies nowhere to be collected.
+  // What stands in another kiln by now lies nowhere to be collected; nor does what waits for one.
+  const next = await planFiring(studio);
+  await studio.must('loading.place', { firingId: next, pieceIds: [ids[1]], shelf: 1 });
+  expect(await ready()).toEqual([]);
+  const { id } = await studio.db('placement').where({ firing_id: next }).first('id');
+  await studio.must('loading.take-out', { firingId: next, placementIds: [id] });
+  expect(await ready()).toHaveLength(1);
   await studio.must('opening.record', recordInput(firingId, [ids[1]!], { verdict: 'refire' }));
   expect(await ready()).toEqual([]);
 });

@@ -45,7 +45,8 @@ async function lostPictures(db: Database, { manifest }: Pick<Backup, 'manifest'>
   const there = new Set(manifest.pictures.map(({ name }) => name));
   const wanted: string[] = await db('photo').distinct().pluck('sha');
   // A backup from before there were any has no such table.
-  if (await db.schema.hasTable('sound')) wanted.push(...(await db('sound').distinct().pluck('sha')));
+  if (await db.schema.hasTable('sound'))
+    wanted.push(...(await db('sound').distinct().pluck('sha')));
   return wanted.filter((sha) => !there.has(`${sha}.original`)).length;
 }
 

@@ -47,9 +47,6 @@ export async function BenchPage() {
           <Button component={Link} href="/kilns/plan" variant="outlined">
             Plan a firing
           </Button>
-          <Button component={Link} href="/chart" variant="outlined">
-            Look at the chart
-          </Button>
         </>
       }
     >

@@ -46,6 +46,7 @@ export function CollectFrom({
         <Button
           variant="outlined"
           disabled={busy || text.trim() === place}
+          sx={{ flex: 'none' }}
           onClick={() => void keep()}
         >
           Say so

@@ -109,6 +109,7 @@ export function KeyGrid({
                   {heading}
                 </th>
               ))}
+              <th aria-label="How it is read" />
             </tr>
           </thead>
           <tbody>

@@ -51,7 +51,7 @@ export async function DueLooksPage() {
   return (
     <Page
       title="Look again"
-      lead="What came out weeks ago and was to be looked at again. What was said first stays; the new look stands beside it."
+      lead="Tick what you looked at, touch what is new. What was said first stays; the new look stands beside it."
     >
       <Caution brief>
         A glaze that crazes on what food or drink touches is not for food any more, whatever was

@@ -3,7 +3,7 @@ import PhotoCamera from '@mui/icons-material/PhotoCameraOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useEffect, useEffectEvent, useState, type ReactNode } from 'react';
 import { useKeys } from '@/ui/useKeys';
 import { labelInView } from '../labels';
 import { shoot } from '../shoot';
@@ -21,6 +21,7 @@ export function Camera({
   onShot,
   onRunning,
   onLabel,
+  beside = null,
 }: {
   /** What the next picture is of, as in “K3RVT”. */
   of: string;
@@ -29,6 +30,8 @@ export function Camera({
   onRunning?: (on: boolean) => void;
   /** Told what stands on a label that comes into view, once as long as it stays there. */
   onLabel?: (text: string) => void;
+  /** What stands beside its button. */
+  beside?: ReactNode;
 }) {
   const { video, state, start, stop } = useCamera();
   const [flash, setFlash] = useState(0);
@@ -66,9 +69,12 @@ export function Camera({
   });
   if (!hasCamera())
     return (
-      <Typography variant="body2" color="text.secondary">
-        At this address the browser gives pages no camera; under TLS it does (./start --lan).
-      </Typography>
+      <>
+        {beside}
+        <Typography variant="body2" color="text.secondary">
+          At this address the browser gives pages no camera; under TLS it does (./start --lan).
+        </Typography>
+      </>
     );
   return (
     <Box sx={{ mb: 1 }}>
@@ -128,6 +134,7 @@ export function Camera({
             {state === 'asking' ? 'Asking for the camera …' : 'Camera on'}
           </Button>
         )}
+        {beside}
       </Box>
       {typeof state === 'object' && <Typography role="alert">{state.why}</Typography>}
     </Box>

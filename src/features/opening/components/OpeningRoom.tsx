@@ -130,6 +130,9 @@ export function OpeningRoom(props: {
     await sender.settle(refused.id, mine && { id: v7(), ...mine });
     await look();
   };
+  const talk = (
+    <HoldToTalk of={taking.spokenOf} onRecorded={(recorded) => void taking.speak(recorded)} />
+  );
   const closed = load.opened ? null : props.closed;
   const faults = piece === null ? [] : faultsHere(piece, seen);
   const askWhy = async (): Promise<void> => {
@@ -226,16 +229,10 @@ export function OpeningRoom(props: {
                 onShot={(file, thumb) => void taking.pictures([file], thumb)}
                 onRunning={setFilming}
                 onLabel={labelled}
+                beside={talk}
               />
             )}
-            {closed === null && (piece !== null || at === 'tray' || props.keeps) && (
-              <Box sx={{ mb: 1 }}>
-                <HoldToTalk
-                  of={taking.spokenOf}
-                  onRecorded={(recorded) => void taking.speak(recorded)}
-                />
-              </Box>
-            )}
+            {closed === null && piece === null && at !== 'tray' && props.keeps && talk}
             {closed === null && at === 'tray' && (
               <>
                 <PictureTaker
