@@ -36,3 +36,17 @@ test('the word changes with each look, with one taken back, with a picture, and 
   await studio.must('opening.record', recordInput(other.firingId, other.ids, { surface: 'matt' }));
   expect(await changed()).toBe(false);
 });
+
+test('a piece that was binned meanwhile is refused by name, and what was said of it is nowhere', async () => {
+  const load = await fired(studio, [layer(studio.version('tarn'))], { count: 2 });
+  await studio.must('pieces.bin', { pieceIds: [load.ids[0]!], binned: true });
+  const said = recordInput(load.firingId, [load.ids[0]!], { surface: 'gloss' });
+  expect(await studio.act('opening.record', said)).toMatchObject({
+    ok: false,
+    problem: { message: `${load.codes[0]} is in the bin. Take it out again first.` },
+  });
+  expect(await studio.db('observation').where({ piece_id: load.ids[0]! })).toEqual([]);
+  // Taken out again the very same words are taken.
+  await studio.must('pieces.bin', { pieceIds: [load.ids[0]!], binned: false });
+  await studio.must('opening.record', said);
+});

@@ -4,7 +4,7 @@ import type { RoomPiece } from './room';
 
 const { SenderHost } = await import('@/platform/sender/host');
 const { useLoad } = await import('./useLoad');
-const { useOpeningTray } = await import('./useOpeningTray');
+const { backWords, useOpeningTray } = await import('./useOpeningTray');
 
 const FIRING = '0192c7cd-5baa-71a4-a619-90db87e84780';
 const ME = { id: '0192c7cd-5baa-71a4-a619-90db87e84781', name: 'Iben' };
@@ -63,4 +63,10 @@ test('shot, chosen, laid on a piece; the rest by the plan on pieces that have no
   await screen.findByText('ready, 0 in the tray');
   await screen.findByText('Picture of K3RVT: 1.jpg');
   expect(lines()).toEqual(['Picture of A7CFK: 2.jpg', 'Picture of K3RVT: 1.jpg']);
+});
+
+test('taken back: silent where all of it lies in the tray again, in words where it does not', () => {
+  expect(backWords(['picked up', 'picked up'])).toBeNull();
+  expect(backWords(['picked up', 'taken off'])).toMatch(/^Taken off: 1 thing was/);
+  expect(backWords(['taken off', 'gone out', 'gone out'])).toMatch(/^2 things are on the way/);
 });

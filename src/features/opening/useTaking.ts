@@ -40,6 +40,8 @@ export function useTaking({
   return {
     spokenOf,
     pictures: async (files: readonly File[], thumb?: Blob): Promise<void> => {
+      // At once: by the time they are kept somebody may have the next piece in hand.
+      hold();
       for (const file of files)
         await room.trying(async () => {
           if (piece !== null) return load.picture(piece, file);
@@ -52,9 +54,9 @@ export function useTaking({
             say(`By its label: of ${named.code}`, () => void back());
           });
         });
-      hold();
     },
     speak: async (recorded: Recorded): Promise<void> => {
+      hold();
       await room.trying(async () => {
         const length = lengthWords(recorded.lengthS);
         if (at === 'tray') {
@@ -66,7 +68,6 @@ export function useTaking({
         const back = await keep({ ...of, about: aboutOpening({ firingId }) }, recorded);
         say(`Spoken of ${spokenOf}: ${length}`, back);
       });
-      hold();
     },
   };
 }

@@ -39,15 +39,32 @@ test('laid on the wrong piece it is picked up again, as long as nobody has sent 
   await sender.flush();
   const id = await put('a.jpg');
   const back = await layOn(sender, id, act);
-  expect(await back()).toBe(true);
+  expect(await back()).toBe('picked up');
   expect(await counts()).toEqual({ tray: 1, items: 1, files: 1 });
   expect(await sender.store.tray.get(id)).toMatchObject({ fileName: 'a.jpg' });
   const again = await layOn(sender, id, act);
   online = true;
   await sender.flush();
   await sender.flush();
-  expect(await again()).toBe(false);
+  // Nobody said how it is taken off: it stays.
+  expect(await again()).toBe('gone out');
   expect((await counts()).tray).toBe(0);
+});
+
+test('what the studio has already is taken off by what its answer says, or by what takes it back in any case', async () => {
+  online = true;
+  const off = (answer: unknown) => ({ name: 'test.bin', input: { answer } });
+  const picture = await layOn(sender, await put('a.jpg'), act, off);
+  await sender.flush();
+  await sender.flush();
+  expect(await picture()).toBe('taken off');
+  const sound = await layOn(sender, await put('b.webm'), { ...act, back: { name: 'test.unsay', input: 1 } }); // prettier-ignore
+  await sender.flush();
+  await sender.flush();
+  expect(await sound()).toBe('taken off');
+  const names = (await sender.store.items.orderBy('seq').toArray()).map(({ name }) => name);
+  expect(names).toEqual([act.name, 'test.bin', act.name, 'test.unsay']);
+  await sender.flush();
 });
 
 test('laid twice it goes out once; thrown away it comes back where it lay', async () => {

@@ -19,15 +19,23 @@ export async function putDown(
   return id;
 }
 
+/** The act that takes another one back; null where there is none. */
+type Opposite = { name: string; input: unknown } | null;
+
+/** What became of something laid that is taken back. */
+export type TakenBack = 'picked up' | 'taken off' | 'gone out';
+
 /**
  * Lays it on something: it leaves the tray and goes out as an act, in one step, so that it is never both or neither.
- * What comes back picks it up again, as long as nobody has sent it: false where it was sent.
+ * What comes back picks it up again, as long as nobody has sent it (`picked up`). What the server has already is taken off
+ * by `off`, made of the server's answer (`taken off`), or stays (`gone out`).
  */
 export async function layOn(
   sender: Sender,
   id: string,
   act: Omit<ToKeep, 'file' | 'id'>,
-): Promise<() => Promise<boolean>> {
+  off: (answer: unknown) => Opposite = () => null,
+): Promise<() => Promise<TakenBack>> {
   const { store } = sender;
   const actId = v7();
   const move = <T>(work: () => Promise<T>): Promise<T> =>
@@ -42,7 +50,7 @@ export async function layOn(
     return found;
   });
   void sender.flush();
-  return () =>
+  const pickUp = (): Promise<boolean> =>
     move(async () => {
       const [laid, kept] = [await store.items.get({ id: actId }), await store.files.get(actId)];
       if (item === null || kept === undefined || laid?.state !== 'waiting') return false;
@@ -52,6 +60,14 @@ export async function layOn(
       await store.tray.put(item);
       return true;
     });
+  return async () => {
+    if (await pickUp()) return 'picked up';
+    const laid = await store.items.get({ id: actId });
+    const opposite = laid?.back ?? (laid?.state === 'sent' ? off(laid.answer) : null);
+    if (laid === undefined || opposite === null) return 'gone out';
+    await sender.add({ ...opposite, id: v7(), label: `Not: ${laid.label}`, about: laid.about });
+    return 'taken off';
+  };
 }
 
 /** Throws away; what comes back puts it down again where it lay. */

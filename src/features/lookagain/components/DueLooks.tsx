@@ -15,6 +15,7 @@ import { studioNow } from '@/platform/device/clock';
 import { useItemsAbout, useSender } from '@/platform/sender/host';
 import { keeping } from '@/platform/useSend';
 import Link from '@/ui/Link';
+import { Nothing } from '@/ui/Page';
 import { Picture } from '@/ui/Picture';
 import { MONO } from '@/ui/theme';
 import { useSay } from '@/ui/Undo';
@@ -77,6 +78,7 @@ export function DueLooks({ pieces }: { pieces: readonly DuePiece[] }) {
       for (const id of ids) void sender.takeBack(id).then(() => router.refresh());
     });
   };
+  if (open.length === 0) return <Nothing>Nothing is due.</Nothing>;
   return (
     <>
       <Button

@@ -39,7 +39,7 @@ test('all as they were but one that crazed: two acts for a whole shelf', async (
   );
   await keep(hand, 'Keep the looks at 3 pieces');
   await screen.findByText('3 pieces looked at again');
-  await screen.findByText('Nothing looked at yet');
+  await screen.findByText('Nothing is due.');
   await waitFor(() => expect(screen.queryByRole('region')).toBeNull());
   await waitFor(() => expect(looks(sent)).toHaveLength(2));
   const told = looks(sent);

@@ -72,7 +72,8 @@ export function Camera({
       <>
         {beside}
         <Typography variant="body2" color="text.secondary">
-          At this address the browser gives pages no camera; under TLS it does (./start --lan).
+          At this address the browser gives pages neither camera nor microphone; under TLS it does
+          (./start --lan).
         </Typography>
       </>
     );

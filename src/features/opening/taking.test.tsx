@@ -1,0 +1,120 @@
+import '../../../test-support/on-device';
+import { jest } from '@jest/globals';
+import { waitFor } from '@testing-library/react';
+import { person, press, screen, server, show } from '../../../test-support/dom';
+import type { RoomPiece } from './room';
+
+const { SenderHost } = await import('@/platform/sender/host');
+const { useLoad } = await import('./useLoad');
+const { useOpeningTray } = await import('./useOpeningTray');
+const { byLabel, useTaking } = await import('./useTaking');
+const { useLaying } = await import('./useLaying');
+
+const ID = '0192c7cd-5baa-71a4-a619-90db87e9';
+const FIRING = `${ID}0000`;
+const piece = (n: number, code: string) => ({ id: `${ID}100${n}`, code, photos: [], looks: {} }) as unknown as RoomPiece; // prettier-ignore
+const PIECES = [piece(1, 'A7CFK'), piece(2, 'FNY3R')];
+const MADE = { pieces: PIECES, at: 0 };
+const hold = jest.fn();
+const trying = { words: null, trying: async (work: () => Promise<void>) => work() };
+
+function Room({ at, me }: { at: 'tray' | 'piece' | 'finish'; me: string }) {
+  const load = useLoad(FIRING, MADE, { id: me, name: 'Iben' });
+  const tray = useOpeningTray(load, FIRING);
+  const inHand = at === 'piece' ? PIECES[0]! : null;
+  const taking = useTaking({ load, firingId: FIRING, piece: inHand, at, tray, room: trying as never, hold }); // prettier-ignore
+  const laying = useLaying(tray, PIECES);
+  const sound = { file: new File(['o'], 'a.webm', { type: 'audio/webm' }), lengthS: 3, startedAt: Date.now() }; // prettier-ignore
+  const picture = new File(['x'], 'p.jpg', { type: 'image/jpeg' });
+  return (
+    <>
+      <p>
+        {load.sender === null
+          ? 'not yet'
+          : `of ${taking.spokenOf}; tray: ${tray.items.map(({ kind }) => kind).join()}`}
+      </p>{' '}
+      {/* prettier-ignore */}
+      <button onClick={() => void taking.speak(sound)}>Speak</button>
+      <button onClick={() => void taking.pictures([picture])}>Shoot</button>
+      <button onClick={() => tray.choose(tray.items[0]!.id)}>Choose</button>
+      <button onClick={() => laying.drop(tray.items[0]!.id, PIECES[1]!.id)}>Drop on FNY3R</button>
+      <button onClick={() => laying.drop(tray.items[0]!.id, 'elsewhere')}>Drop elsewhere</button>
+      <button onClick={() => void laying.onto(PIECES[0]!.id)}>On A7CFK</button>
+      <ul>
+        {load.items.map(({ id, name, label, state }) => (
+          <li key={id}>{`${name}: ${label} (${state})`}</li>
+        ))}
+      </ul>
+    </>
+  );
+}
+let no = 0;
+function room(at: 'tray' | 'piece' | 'finish') {
+  server(() => {
+    throw new TypeError('no network');
+  });
+  const me = `${ID}20${String(++no).padStart(2, '0')}`;
+  show(<SenderHost><Room at={at} me={me} /></SenderHost>, { person: me }); // prettier-ignore
+  return person();
+}
+const lines = () => screen.queryAllByRole('listitem').map((one) => one.textContent!.replace(/ \(\w+\)$/, '')); // prettier-ignore
+
+test('with a piece in hand, what is taken and spoken is of it, and it stays in hand', async () => {
+  const hand = room('piece');
+  await screen.findByText('of A7CFK; tray:');
+  await press(hand, 'Shoot');
+  await press(hand, 'Speak');
+  await waitFor(() => expect(lines()).toEqual(['media.add-picture: Picture of A7CFK', 'sounds.speak: Spoken of A7CFK'])); // prettier-ignore
+  expect(hold).toHaveBeenCalledTimes(2);
+  expect(screen.getByText('Spoken of A7CFK: 0:03')).toBeTruthy();
+  await press(hand, 'Undo');
+  await waitFor(() => expect(screen.getAllByRole('listitem')).not.toHaveLength(0));
+});
+
+test('a piece is held when its picture is taken, not when it is kept: by then the next one may be in hand', async () => {
+  const hand = room('piece');
+  await screen.findByText('of A7CFK; tray:');
+  hold.mockClear();
+  await press(hand, 'Shoot');
+  const [called] = hold.mock.invocationCallOrder;
+  await waitFor(() => expect(lines()).toHaveLength(1));
+  expect(hold.mock.invocationCallOrder).toEqual([called]);
+});
+
+test('in the tray both lie in the order of taking, and become what they are when they are laid', async () => {
+  const hand = room('tray');
+  await screen.findByText('of one for the tray; tray:');
+  await press(hand, 'Speak');
+  await screen.findByText(/tray: sound$/);
+  await press(hand, 'Shoot');
+  await screen.findByText(/tray: sound,picture$/);
+  expect(lines()).toEqual([]);
+  await press(hand, 'Drop elsewhere');
+  expect(lines()).toEqual([]);
+  await press(hand, 'Drop on FNY3R');
+  await screen.findByText(/tray: picture$/);
+  await screen.findByText('1 thing laid on FNY3R');
+  await press(hand, 'Choose');
+  await press(hand, 'On A7CFK');
+  await waitFor(() => expect(lines()).toEqual(['sounds.speak: Spoken of FNY3R', 'media.add-picture: Picture of A7CFK'])); // prettier-ignore
+});
+
+test('nothing chosen, nothing laid: the touch is for the plan', async () => {
+  const hand = room('tray');
+  await screen.findByText('of one for the tray; tray:');
+  await press(hand, 'On A7CFK');
+  expect(lines()).toEqual([]);
+});
+
+test('on the last page what is spoken is of the load', async () => {
+  const hand = room('finish');
+  await screen.findByText('of the load; tray:');
+  await press(hand, 'Speak');
+  await waitFor(() => expect(lines()).toEqual(['sounds.speak: Spoken of the load']));
+});
+
+test('a label names a piece of the load, and nothing else', () => {
+  expect(byLabel(PIECES, 'https://jiten.local/pieces/FNY3R')?.code).toBe('FNY3R');
+  expect(byLabel(PIECES, 'https://jiten.local/pieces/K3RVT')).toBeUndefined();
+  expect(byLabel(PIECES, 'https://jiten.local/store/buckets/x')).toBeUndefined();
+});
