@@ -44,7 +44,8 @@ export function soundAnswer(
       'content-type': media,
       'accept-ranges': 'bytes',
       'content-length': String(part.length),
-      'cache-control': 'private, max-age=31536000, immutable',
+      // On a tablet that is shared nobody hears what lay there for somebody else.
+      'cache-control': 'private, no-cache',
       ...(range && { 'content-range': `bytes ${range.from}-${range.to}/${bytes.length}` }),
     },
   });
