@@ -28,10 +28,25 @@ export async function touches(): Promise<Told> {
     const before = await heading.textContent();
     const button = page.getByRole('button', { name });
     await button.scrollIntoViewIfNeeded();
-    const began = Date.now();
+    // By the page's own clock, from the finger's lifting: the script's way to the browser is not the application's.
+    await page.evaluate(() => {
+      const was = document.querySelector('h1')?.textContent;
+      document.addEventListener(
+        'pointerup',
+        () => {
+          const began = performance.now();
+          const look = (): void => {
+            if (document.querySelector('h1')?.textContent === was) requestAnimationFrame(look);
+            else document.body.dataset.waited = String(Math.round(performance.now() - began));
+          };
+          look();
+        },
+        { once: true, capture: true },
+      );
+    });
     await tap(button);
     await page.waitForFunction((was) => document.querySelector('h1')?.textContent !== was, before);
-    waits.push(Date.now() - began);
+    waits.push(Number(await page.locator('body').getAttribute('data-waited')));
   };
   const counted = async (work: () => Promise<void>): Promise<number> => {
     touched = 0;
@@ -70,7 +85,7 @@ export async function touches(): Promise<Told> {
   await here.end();
   const longest = Math.max(...waits);
   return {
-    said: `touches after the picture: clean tile ${clean}, two faults with their place and a refire ${faulty}, ${written - 2} alike but five ${lot}; the longest wait for the next piece ${longest} ms`,
+    said: `touches after the picture: clean tile ${clean}, two faults with their place and a refire ${faulty}, ${written - 2} alike but five ${lot}; waits for the next piece ${waits.join(', ')} ms`,
     good: clean <= 2 && faulty <= 7 && lot <= 8 && longest < NOTICED_MS,
   };
 }

@@ -1,5 +1,5 @@
 import { EVERYWHERE, zonesOf, type Face, type Layer } from '../zones';
-import { MOST_POINTS, placesWords, touched, zonesAt, type Point } from './points';
+import { MOST_POINTS, ofAllAlike, placesWords, touched, zonesAt, type Point } from './points';
 
 const FRONT: Face = { no: 1, kind: 'bare', slip: null } as Face;
 const dip = (slug: string, from: number, to: number): Layer =>
@@ -65,4 +65,13 @@ test('touching adds, touching the same spot again takes away, and there is an en
   for (let i = 0; i < 20; i++) many = touched(many, drawn((i % 5) / 5, Math.floor(i / 5) / 5));
   expect(many).toHaveLength(MOST_POINTS);
   expect(touched([], drawn(1.4, -2))).toEqual([drawn(1, 0)]);
+});
+
+test('said of many alike a place on one picture is left out, one on the drawing stays', () => {
+  const onPicture: Point = { face: null, sha: 'a'.repeat(64), x: 0.5, y: 0.5 };
+  const signs = [{ sign: 'pit', points: [drawn(0.5, 0.1), onPicture] }, { sign: 'crazing' }];
+  expect(ofAllAlike(signs)).toEqual([
+    { sign: 'pit', points: [drawn(0.5, 0.1)] },
+    { sign: 'crazing' },
+  ]);
 });

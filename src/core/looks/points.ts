@@ -67,3 +67,11 @@ export function touched(points: readonly Point[], at: Point): Point[] {
   const round = (value: number): number => Math.round(Math.min(1, Math.max(0, value)) * 1000) / 1000; // prettier-ignore
   return [...points, { ...at, x: round(at.x), y: round(at.y) }].slice(-MOST_POINTS);
 }
+
+/** What is said of many alike: a place on the drawing holds for all, one on a picture for what is in the picture alone. */
+export const ofAllAlike = <S extends { points?: Point[] }>(signs: readonly S[]): S[] =>
+  signs.map((sign) =>
+    sign.points === undefined
+      ? sign
+      : { ...sign, points: sign.points.filter(({ sha }) => sha === null) },
+  );

@@ -3,7 +3,7 @@ import { get, set } from 'idb-keyval';
 import { useEffect, useState } from 'react';
 import { v7 } from 'uuid';
 import { studioNow } from '@/platform/device/clock';
-import type { Place } from '@/core/looks';
+import { ofAllAlike, type Place } from '@/core/looks';
 import type { RecordInput, SeenInput } from './contracts';
 import {
   formStart,
@@ -92,7 +92,8 @@ export function useHand({
       const corrects = (pieceId === piece.id ? correcting : usual)?.id ?? null;
       return { pieceId, observationId: v7(), corrects };
     });
-    const input: RecordInput = { firingId, pieces: entries, zone, seenAt, place, seen };
+    const said = ids.length > 1 ? { ...seen, signs: ofAllAlike(seen.signs) } : seen;
+    const input: RecordInput = { firingId, pieces: entries, zone, seenAt, place, seen: said };
     const undo = await load.record(input, ids.length > 1 ? `${ids.length} alike` : piece.code);
     dropDraft();
     setSaying(({ [key]: _, ...others }) => others);

@@ -131,7 +131,12 @@ export function OpeningRoom(props: {
     await look();
   };
   const talk = (
-    <HoldToTalk of={taking.spokenOf} onRecorded={(recorded) => void taking.speak(recorded)} />
+    // Another piece in hand ends what is being said of this one, and keeps it for this one.
+    <HoldToTalk
+      key={taking.spokenOf}
+      of={taking.spokenOf}
+      onRecorded={(recorded) => void taking.speak(recorded)}
+    />
   );
   const closed = load.opened ? null : props.closed;
   const faults = piece === null ? [] : faultsHere(piece, seen);

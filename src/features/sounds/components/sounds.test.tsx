@@ -77,6 +77,17 @@ test('touched for a moment it goes on without a hand, until it is touched again'
   expect(heard.map(({ lengthS }) => lengthS)).toEqual([30.2]);
 });
 
+test('another piece taken in hand ends the note, and it is of the one it was begun for', async () => {
+  const heard: string[] = [];
+  const of = (code: string) => <HoldToTalk key={code} of={code} onRecorded={() => heard.push(code)} />; // prettier-ignore
+  const { rerender } = show(of('K3RVT'));
+  await down(/^Speak of K3RVT/);
+  later(2);
+  await act(async () => rerender(of('PXTHW')));
+  expect(heard).toEqual(['K3RVT']);
+  expect(screen.getByRole('button', { name: 'Speak of PXTHW' })).toBeTruthy();
+});
+
 test('a slip of the thumb is no note', async () => {
   const heard = talk();
   await down(/^Speak/);
