@@ -18,14 +18,15 @@ const MADE = { pieces: PIECES, at: 0 };
 const hold = jest.fn();
 const trying = { words: null, trying: async (work: () => Promise<void>) => work() };
 
+const sound = { file: new File(['o'], 'a.webm', { type: 'audio/webm' }), lengthS: 3, startedAt: Date.UTC(2026, 4, 3) }; // prettier-ignore
+const picture = new File(['x'], 'p.jpg', { type: 'image/jpeg' });
+
 function Room({ at, me }: { at: 'tray' | 'piece' | 'finish'; me: string }) {
   const load = useLoad(FIRING, MADE, { id: me, name: 'Iben' });
   const tray = useOpeningTray(load, FIRING);
   const inHand = at === 'piece' ? PIECES[0]! : null;
   const taking = useTaking({ load, firingId: FIRING, piece: inHand, at, tray, room: trying as never, hold }); // prettier-ignore
   const laying = useLaying(tray, PIECES);
-  const sound = { file: new File(['o'], 'a.webm', { type: 'audio/webm' }), lengthS: 3, startedAt: Date.now() }; // prettier-ignore
-  const picture = new File(['x'], 'p.jpg', { type: 'image/jpeg' });
   return (
     <>
       <p>
