@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { PASSWORD, type World } from './world';
 
-/** A picture that no other one is, of about so many bytes. */
+/** A picture that no other one is, of so many bytes or a few more. */
 export async function pictureOf(bytes: number, seed: number): Promise<Buffer> {
   const side = Math.max(64, Math.round(Math.sqrt(bytes / 2.2)));
   const raw = Buffer.alloc(side * side * 3);
@@ -12,7 +12,9 @@ export async function pictureOf(bytes: number, seed: number): Promise<Buffer> {
     state = (Math.imul(state, 1664525) + 1013904223) | 0;
     raw[i] = state >>> 24;
   }
-  return sharp(raw, { raw: { width: side, height: side, channels: 3 } }).jpeg({ quality: 90 }).toBuffer(); // prettier-ignore
+  const jpeg = await sharp(raw, { raw: { width: side, height: side, channels: 3 } }).jpeg({ quality: 90 }).toBuffer(); // prettier-ignore
+  // What comes after a picture's end is no part of what it shows, and weighs all the same.
+  return Buffer.concat([jpeg, Buffer.alloc(Math.max(0, bytes - jpeg.length))]);
 }
 
 export async function signIn(page: Page, base: string, login: string): Promise<void> {

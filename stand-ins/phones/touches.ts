@@ -32,21 +32,28 @@ export async function touches(): Promise<Told> {
     await page.evaluate(() => {
       const was = document.querySelector('h1')?.textContent;
       document.addEventListener(
-        'pointerup',
+        'click',
         () => {
           const began = performance.now();
-          const look = (): void => {
-            if (document.querySelector('h1')?.textContent === was) requestAnimationFrame(look);
-            else document.body.dataset.waited = String(Math.round(performance.now() - began));
-          };
-          look();
+          new MutationObserver((_, watch) => {
+            if (document.querySelector('h1')?.textContent === was) return;
+            document.body.dataset.waited = String(
+              Math.max(1, Math.round(performance.now() - began)),
+            );
+            watch.disconnect();
+          }).observe(document.body, { subtree: true, childList: true, characterData: true });
         },
         { once: true, capture: true },
       );
     });
     await tap(button);
     await page.waitForFunction((was) => document.querySelector('h1')?.textContent !== was, before);
-    waits.push(Number(await page.locator('body').getAttribute('data-waited')));
+    const waited = await page.waitForFunction(() => {
+      const { waited } = document.body.dataset;
+      delete document.body.dataset.waited;
+      return waited;
+    });
+    waits.push(Number(await waited.jsonValue()));
   };
   const counted = async (work: () => Promise<void>): Promise<number> => {
     touched = 0;
