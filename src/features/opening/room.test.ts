@@ -53,7 +53,7 @@ test('a tile is kept as a test unless somebody decides otherwise', () => {
 test('the tally names what is missing, shelves to grind, refires and owners', () => {
   const pieces = [
     piece('a', { owner: 'Noor' }),
-    piece('b', { shelf: 3 }),
+    piece('b', { shelf: 3, joined: 'x' }),
     piece('c'),
     piece('d', { setting: 'waster', shelf: 2 }),
   ];
@@ -61,12 +61,14 @@ test('the tally names what is missing, shelves to grind, refires and owners', ()
   const said = new Map([
     ['a', { ...blank('tile'), verdict: 'refire' as const }],
     ['b', { ...blank('tile'), signs: stuck }],
-    ['d', { ...blank('tile'), signs: stuck }],
+    ['d', { ...blank('tile'), signs: [...stuck, { sign: 'dunt', severity: 1 as const, wanted: false }] }], // prettier-ignore
   ]);
   expect(tally(pieces, (one) => said.get(one.id) ?? null)).toEqual({
     written: 3,
     all: 4,
+    joined: 1,
     missing: ['C'],
+    broken: ['D'],
     grind: [3],
     refire: ['A'],
     verdicts: [

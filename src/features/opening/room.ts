@@ -138,7 +138,11 @@ export function nextUnwritten(
 export type Tally = {
   written: number;
   all: number;
+  /** On no list when the kiln was lit, and found in it. */
+  joined: number;
   missing: string[];
+  /** Cracked through. */
+  broken: string[];
   grind: number[];
   refire: string[];
   /** How many were decided how, the commonest first. */
@@ -152,6 +156,7 @@ export function tally(
 ): Tally {
   const grind = new Set<number>();
   const missing: string[] = [];
+  const broken: string[] = [];
   const refire: string[] = [];
   const verdicts = new Map<Verdict, number>();
   for (const piece of pieces) {
@@ -159,13 +164,16 @@ export function tally(
     if (seen === null) missing.push(piece.code);
     const dripped = seen?.signs.some(gluesShelf) ?? false;
     if (dripped && piece.shelf !== null && piece.setting !== 'waster') grind.add(piece.shelf);
+    if (seen?.signs.some(({ sign }) => sign === 'dunt')) broken.push(piece.code);
     if (seen?.verdict === 'refire') refire.push(piece.code);
     if (seen?.verdict) verdicts.set(seen.verdict, (verdicts.get(seen.verdict) ?? 0) + 1);
   }
   return {
     written: pieces.length - missing.length,
     all: pieces.length,
+    joined: pieces.filter(({ joined }) => joined !== null).length,
     missing,
+    broken,
     grind: [...grind].sort((a, b) => a - b),
     refire,
     verdicts: [...verdicts].map(([verdict, n]) => ({ verdict, n })).sort((a, b) => b.n - a.n),

@@ -2,7 +2,16 @@ import { person, press, screen, show } from '../../../../test-support/dom';
 
 const { Finish } = await import('./Finish');
 
-const tally = { written: 3, all: 3, missing: [], grind: [], refire: [], verdicts: [] };
+const tally = {
+  written: 3,
+  all: 3,
+  joined: 0,
+  missing: [],
+  broken: [],
+  grind: [],
+  refire: [],
+  verdicts: [],
+};
 const finish = (rest: object = {}) => {
   const said: (boolean | 'cones')[] = [];
   show(
@@ -49,4 +58,13 @@ test('what glaze ran onto is named with its caution', () => {
 test('what was decided is counted', () => {
   finish({ tally: { ...tally, verdicts: [{ verdict: 'keep', n: 2 }, { verdict: 'refire', n: 1 }] } }); // prettier-ignore
   expect(screen.getByText('2 keep, 1 refire', { exact: false })).toBeTruthy();
+});
+
+test('planned, found, still to come, broken: counted from what was said', () => {
+  finish({
+    tally: { ...tally, all: 5, joined: 1, missing: ['K3RVT', 'PXTHW'], broken: ['A7CFK'] },
+  });
+  expect(screen.getByText(/^Planned/, { selector: 'p' }).textContent).toBe(
+    'Planned 4, found 3 (1 on no list), still to come 2, broken 1: A7CFK',
+  );
 });

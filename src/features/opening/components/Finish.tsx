@@ -44,9 +44,19 @@ export function Finish({
       <Typography component="h1" sx={{ fontSize: '2.4rem', fontWeight: 800 }}>
         {tally.written} of {tally.all} written up
       </Typography>
+      <Typography sx={{ mt: 1 }}>
+        <b>Planned</b> {tally.all - tally.joined}, <b>found</b> {tally.written}
+        {tally.joined > 0 ? ` (${tally.joined} on no list)` : ''}, <b>still to come</b>{' '}
+        {tally.missing.length}
+        {tally.broken.length > 0 && (
+          <>
+            , <b>broken</b> {tally.broken.length}:{' '}
+            <span style={{ fontFamily: MONO }}>{tally.broken.join(', ')}</span>
+          </>
+        )}
+      </Typography>
       {tally.missing.length > 0 && (
         <>
-          <Typography sx={{ mt: 1 }}>Still to come:</Typography>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, my: 1 }}>
             {tally.missing.map((code) => (
               <Button
