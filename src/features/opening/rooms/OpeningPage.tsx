@@ -15,6 +15,7 @@ import { SignInAgainHost } from '../../shell';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { cameNew, refireRecords } from '@/core/looks';
+import { plainStack, zonesOf } from '@/core/zones';
 import { firingTitle, reachedWords } from '@/core/firing';
 
 /** Written up, and neither thrown away nor fired again. */
@@ -51,7 +52,16 @@ export async function OpeningPage({
     refirePassages(db),
   ]);
   if (!keeps && room.pieces.length === 0) notFound();
-  const refires = { records: refireRecords(passages), came: cameNew(passages) };
+  // Of other coats than this load's a page that waits in a cellar need not know.
+  const here = new Set(
+    room.pieces.flatMap(({ faces, layers }) =>
+      zonesOf(faces, layers, 99).map(({ stack }) => plainStack(stack)),
+    ),
+  );
+  const refires = {
+    records: refireRecords(passages).filter(({ stack }) => stack === null || here.has(stack)),
+    came: cameNew(passages),
+  };
   const { piece, look } = await searchParams;
   return (
     <>
