@@ -48,7 +48,7 @@ test('touching refire asks what it is for, and the piece waits for that', async 
   await page.waitForURL(/\/opening\//);
   await page.getByRole('button', { name: 'refire', exact: true }).click();
   const why = page.getByRole('group', { name: 'What the refire is for' });
-  await why.getByRole('button', { name: 'another coat' }).click();
+  await why.getByRole('button', { name: 'another coat', exact: true }).click();
   await why.getByLabel('At cone').fill('5 1/2');
   const code = (await page.getByRole('heading', { level: 1 }).textContent())!.trim();
   await sending(page, () => page.getByRole('button', { name: /^Save/ }).click());

@@ -1,9 +1,10 @@
 'use client';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { call } from '@/platform/client';
 import { studioNow } from '@/platform/device/clock';
 import { useDevicePerson } from '@/platform/device/person';
 import { useItemsAbout, useSender } from '@/platform/sender/host';
+import type { ToKeep } from '@/platform/sender/sender';
 import { keeping } from '@/platform/useSend';
 import { aboutSheet, clear, tick } from './contracts';
 import { ticksWith, type Known } from './fold';
@@ -67,17 +68,27 @@ export function useTicks(sheet: string): {
     }
     return done;
   }, [known, items, here]);
+  // Touched before the device was looked through: it is kept as soon as it can be.
+  const early = useRef<ToKeep[]>([]);
+  const keep = (act: ToKeep): void => {
+    if (sender === null) early.current.push(act);
+    else void sender.add(act);
+  };
+  useEffect(() => {
+    if (sender === null) return;
+    for (const act of early.current.splice(0)) void sender.add(act);
+  }, [sender]);
   const at = (): string => new Date(studioNow()).toISOString();
   return {
     ticked,
     toggle: (line) => {
       const done = !ticked.has(line);
       setTouched({ key, lines: { ...here, [line]: done } });
-      void sender?.add(keeping(tick, { sheet, line, done, at: at() }));
+      keep(keeping(tick, { sheet, line, done, at: at() }));
     },
     clear: () => {
       setTouched({ key, lines: Object.fromEntries([...ticked].map((line) => [line, false])) });
-      void sender?.add(keeping(clear, { sheet, at: at() }));
+      keep(keeping(clear, { sheet, at: at() }));
     },
   };
 }

@@ -15,6 +15,7 @@ type Refire = NonNullable<SeenInput['refire']>;
 /** What is usually done before a piece goes in again (common practice, no source). */
 const TODOS = [
   'as it is',
+  'another coat',
   'another coat, warmed first',
   'another coat, sprayed',
   'touched up where it is thin',
