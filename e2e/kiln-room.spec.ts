@@ -191,7 +191,8 @@ test.describe('on a student’s phone', () => {
     const way = page.getByRole('link', { name: /^(Look again|Write it up)$/ }).last();
     for (const address of pages) {
       await page.goto(DEMO() + address);
-      if (await way.waitFor({ timeout: 3000 }).then(() => true, () => false)) break; // prettier-ignore
+      await page.getByRole('heading', { level: 2 }).last().waitFor();
+      if ((await way.count()) > 0) break;
     }
     await way.tap();
     await page.waitForURL('**/opening/*');
