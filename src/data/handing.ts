@@ -9,13 +9,23 @@ export type ToHand = {
   collectedAt: Date | null;
 };
 
-/** The pieces of a firing that belong to somebody, by owner and code. */
+/**
+ * The pieces of a firing that belong to somebody and can be handed out, by owner and code: found in the kiln, since
+ * somebody wrote of them, and not to be fired again.
+ */
 export async function listToHand(src: Source, firingId: string): Promise<ToHand[]> {
   const rows: Row[] = await src('placement')
     .join('piece', 'piece.id', 'placement.piece_id')
     .join('person', 'person.id', 'piece.owner_id')
     .where('placement.firing_id', firingId)
     .whereNull('piece.binned_at')
+    .whereNull('piece.waiting_for')
+    .whereExists(
+      src('observation')
+        .whereRaw('observation.piece_id = piece.id AND observation.firing_id = placement.firing_id')
+        .whereNull('observation.superseded_at')
+        .select(src.raw('1')),
+    )
     .orderBy(['person.name', 'piece.code'])
     .select('piece.id', 'piece.code', 'piece.owner_id', 'person.name', 'placement.collected_at');
   return rows.map((row) => ({

@@ -32,6 +32,16 @@ test('owners are told where it lies, of what they have not collected yet', async
   expect(await usualPlaces(studio.db)).toEqual([]);
 });
 
+test('nobody is told of a piece that was not found in the kiln, or that is to be fired again', async () => {
+  const load = await fired(studio, [layer(studio.version('tarn'))], { count: 3 });
+  await studio.db('piece').whereIn('id', load.ids).update({ owner_id: studio.student.id });
+  const handed = async () => (await listToHand(studio.db, load.firingId)).map(({ pieceId }) => pieceId); // prettier-ignore
+  expect(await handed()).toEqual([]);
+  await studio.must('opening.record', recordInput(load.firingId, [load.ids[0]!], { verdict: 'keep' })); // prettier-ignore
+  await studio.must('opening.record', recordInput(load.firingId, [load.ids[1]!], { verdict: 'refire' })); // prettier-ignore
+  expect(await handed()).toEqual([load.ids[0]]);
+});
+
 test('an owner sees what lies ready once it is written up, ticks it for themselves, and nothing of others', async () => {
   const ready = () => toCollect(studio.db, studio.student.id, LONG_AGO);
   expect(await ready()).toEqual([]);

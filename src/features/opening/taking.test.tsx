@@ -16,7 +16,7 @@ const piece = (n: number, code: string) => ({ id: `${ID}100${n}`, code, photos: 
 const PIECES = [piece(1, 'A7CFK'), piece(2, 'FNY3R')];
 const MADE = { pieces: PIECES, at: 0 };
 const hold = jest.fn();
-const trying = { words: null, trying: async (work: () => Promise<void>) => work() };
+const trying = { words: null, trying: (work: () => Promise<void>) => work().then(() => true) };
 
 const sound = { file: new File(['o'], 'a.webm', { type: 'audio/webm' }), lengthS: 3, startedAt: Date.UTC(2026, 4, 3) }; // prettier-ignore
 const picture = new File(['x'], 'p.jpg', { type: 'image/jpeg' });
@@ -25,7 +25,7 @@ function Room({ at, me }: { at: 'tray' | 'piece' | 'finish'; me: string }) {
   const load = useLoad(FIRING, MADE, { id: me, name: 'Iben' });
   const tray = useOpeningTray(load, FIRING);
   const inHand = at === 'piece' ? PIECES[0]! : null;
-  const taking = useTaking({ load, firingId: FIRING, piece: inHand, at, tray, room: trying as never, hold }); // prettier-ignore
+  const taking = useTaking({ load, firingId: FIRING, piece: inHand, at, tray, room: trying, hold }); // prettier-ignore
   const laying = useLaying(tray, PIECES);
   return (
     <>
