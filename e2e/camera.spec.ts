@@ -1,20 +1,11 @@
 import { expect, type Page } from '@playwright/test';
-import config from '../playwright.config';
-import { DEMO, signIn, test } from './support';
+import { DEMO, signIn, test, WITH_CAMERA } from './support';
 
-const { launchOptions } = config.use!;
 test.use({
   viewport: { width: 390, height: 844 },
   isMobile: true,
   hasTouch: true,
-  launchOptions: {
-    ...launchOptions,
-    args: [
-      ...launchOptions!.args!,
-      '--use-fake-device-for-media-stream',
-      '--use-fake-ui-for-media-stream',
-    ],
-  },
+  launchOptions: WITH_CAMERA,
 });
 
 async function openHalfWritten(page: Page): Promise<void> {

@@ -2,19 +2,10 @@
 import { expect, type Page } from '@playwright/test';
 import QRCode from 'qrcode';
 import sharp from 'sharp';
-import config from '../playwright.config';
-import { DEMO, signIn, test } from './support';
+import { DEMO, signIn, test, WITH_CAMERA } from './support';
 
-const { launchOptions } = config.use!;
 test.use({
-  launchOptions: {
-    ...launchOptions,
-    args: [
-      ...launchOptions!.args!,
-      '--use-fake-device-for-media-stream',
-      '--use-fake-ui-for-media-stream',
-    ],
-  },
+  launchOptions: WITH_CAMERA,
 });
 
 async function openHalfWritten(page: Page): Promise<string> {

@@ -8,6 +8,18 @@ import {
 } from '@playwright/test';
 import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
+import config from '../playwright.config';
+
+const { launchOptions } = config.use!;
+/** A browser with a camera and a microphone that nobody has to allow. */
+export const WITH_CAMERA = {
+  ...launchOptions,
+  args: [
+    ...launchOptions!.args!,
+    '--use-fake-device-for-media-stream',
+    '--use-fake-ui-for-media-stream',
+  ],
+};
 
 export const EMPTY = (): string => process.env.JITEN_E2E_EMPTY as string;
 /** A studio in which nobody has set anything up yet. */

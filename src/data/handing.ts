@@ -74,7 +74,6 @@ export async function toCollect(
 ): Promise<
   { firingId: string; firing: string; place: string; pieces: { id: string; code: string }[] }[]
 > {
-  // prettier-ignore
   const rows: Row[] = await src('placement')
     .join('piece', 'piece.id', 'placement.piece_id')
     .join('firing', 'firing.id', 'placement.firing_id')

@@ -174,6 +174,13 @@ export async function listObservations(
   }));
 }
 
+/** The looks at a whole piece after one firing (after all of them where none is named), as the core reads them. */
+export const toldOf = (looks: readonly RecordedObservation[], pieceId: string, firingId?: string) =>
+  looks
+    .filter((look) => look.pieceId === pieceId && look.zone === null)
+    .filter((look) => firingId === undefined || look.firingId === firingId)
+    .map((look) => ({ ...look, by: look.seenBy, seenAt: look.seenAt.toISOString() }));
+
 /** How often which words for a colour were written, the commonest first; read from its index alone. */
 export async function colourTexts(src: Source): Promise<{ text: string; n: number }[]> {
   const rows: Row[] = await src('observation')

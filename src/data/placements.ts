@@ -1,6 +1,8 @@
 /** Pieces in firings: shelf, place, and what they stood on. */
 import type { Setting } from '@/core/firing';
+import { NOWHERE } from '@/core/load';
 import type { Row, Source } from './database';
+import { newId } from './ids';
 
 export type Placement = {
   id: string;
@@ -131,6 +133,32 @@ export async function place(
     );
   }
 }
+
+/** Puts pieces into a firing that were on no list and came out of it: nobody knows where they stood. */
+export const placeFound = (
+  src: Source,
+  firingId: string,
+  pieceIds: readonly string[],
+  by: string,
+  now: Date,
+): Promise<void> =>
+  place(
+    src,
+    pieceIds.map((pieceId) => ({
+      id: newId(),
+      firingId,
+      pieceId,
+      shelf: null,
+      position: '',
+      setting: 'unknown',
+      generation: 1,
+      open: false,
+      late: true,
+      ...NOWHERE,
+    })),
+    by,
+    now,
+  );
 
 /** Puts a piece where the plan has it. */
 export async function arrange(

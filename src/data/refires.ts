@@ -2,7 +2,7 @@
 import { stateOf, wentOver, type RefirePassage, type SeenSign } from '@/core/looks';
 import { coatsOfKey, plainStack } from '@/core/zones';
 import type { Row, Source } from './database';
-import { listObservations } from './observations';
+import { listObservations, toldOf } from './observations';
 
 /** So many of the newest are enough to know what refires do here. */
 const MOST = 1500;
@@ -35,11 +35,7 @@ export async function refirePassages(src: Source): Promise<RefirePassage[]> {
       .select('piece_id', 'firing_id', 'stack_key') as Promise<Row[]>,
   ]);
   const seen = (pieceId: string, firingId: string): SeenSign[] | null => {
-    const told = looks
-      .filter(
-        (look) => look.pieceId === pieceId && look.firingId === firingId && look.zone === null,
-      ) // prettier-ignore
-      .map((look) => ({ ...look, by: look.seenBy, seenAt: look.seenAt.toISOString() }));
+    const told = toldOf(looks, pieceId, firingId);
     const state = stateOf(told);
     return state === null || !told.some(wentOver) ? null : state.cameOut.signs.filter(({ wanted }) => !wanted); // prettier-ignore
   };

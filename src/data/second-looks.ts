@@ -37,7 +37,6 @@ export async function dropLooks(
   ids: readonly string[],
   at: Date | null,
 ): Promise<void> {
-  // prettier-ignore
   await src('second_look').whereIn('id', ids).update({ dropped_at: at });
 }
 
@@ -50,7 +49,6 @@ export async function askedOf(
   src: Source,
   firingId: string,
 ): Promise<{ days: number; pieces: number }[]> {
-  // prettier-ignore
   const rows: Row[] = await src('second_look')
     .where({ firing_id: firingId })
     .whereNull('dropped_at')
@@ -79,7 +77,6 @@ export async function dueLooks(
   by: string,
   ownerId: string | null = null,
 ): Promise<DueLook[]> {
-  // prettier-ignore
   const query = src('second_look as asked')
     .join('piece', 'piece.id', 'asked.piece_id')
     .join('firing', 'firing.id', 'asked.firing_id')

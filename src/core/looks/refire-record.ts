@@ -36,7 +36,6 @@ function recordOf(
   sign: string,
   stack: string | null,
 ): RefireRecord {
-  // prettier-ignore
   const own = passages.flatMap((passage) => {
     const became = becameOf(passage.before, passage.after).find((one) => one.sign === sign);
     return became === undefined ? [] : [{ ...became, firingId: passage.firingId }];

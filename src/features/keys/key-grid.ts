@@ -49,7 +49,6 @@ function notThere(
   name: string,
   coatings: readonly KeyCoating[],
 ): { why: string; near: string | null } {
-  // prettier-ignore
   const near = coatings.length === 0 ? null : closest(name, coatings.map((one) => one.name)); // prettier-ignore
   const like = near !== null && distance(name.toLowerCase(), near.toLowerCase()) <= NEAR;
   return { why: `“${name}” is not in the store.`, near: like ? near : null };

@@ -60,7 +60,6 @@ export function actsOf(
   pieces: { pieceId: string; observationId: string; corrects: null }[];
   codes: string[];
 }[] {
-  // prettier-ignore
   const acts = new Map<string, ReturnType<typeof actsOf>[number]>();
   for (const piece of pieces) {
     const said = found[piece.pieceId];

@@ -1,7 +1,6 @@
 /** Puts a fired piece on record that was never planned: piece, firing and look in one act. */
 import { chartAddress } from '@/core/axes';
 import { facesOfForm, formNamed, type FormFace } from '@/core/designs';
-import { NOWHERE } from '@/core/load';
 import { EVERYWHERE } from '@/core/zones';
 import { createBody, listBodies } from '@/data/bodies';
 import { tallestCell } from '@/data/board';
@@ -14,7 +13,7 @@ import type { LayerFields } from '@/data/layers';
 import { appendObservations } from '@/data/observations';
 import { unrecordedFiring } from '@/data/past-firings';
 import { createPieces, listPieces } from '@/data/pieces';
-import { place } from '@/data/placements';
+import { placeFound } from '@/data/placements';
 import { operation, type Act } from '@/platform/operation';
 import { found, refuse } from '@/platform/refusal';
 import { putIn } from '../loading/server';
@@ -129,25 +128,7 @@ export const inHand = operation({
       person.id,
       now,
     );
-    await place(
-      trx,
-      [
-        {
-          id: newId(),
-          firingId,
-          pieceId: taken.pieceId,
-          shelf: null,
-          position: '',
-          setting: 'unknown',
-          generation: 1,
-          open: false,
-          late: true,
-          ...NOWHERE,
-        },
-      ],
-      person.id,
-      now,
-    );
+    await placeFound(trx, firingId, [taken.pieceId], person.id, now);
     if (saysAnything(taken.seen))
       await appendObservations(
         trx,

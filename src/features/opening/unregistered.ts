@@ -1,12 +1,11 @@
 /** Begins the opening of things that nobody registered: pieces without a key, in a firing on record or a forgotten one. */
 import { facesOfForm, formNamed } from '@/core/designs';
-import { NOWHERE } from '@/core/load';
 import { createBody, listBodies } from '@/data/bodies';
 import { newId } from '@/data/ids';
 import { refreshCells } from '@/data/cells';
 import { settleJourneys } from '@/data/journey';
 import { createLot, createPieces } from '@/data/pieces';
-import { place } from '@/data/placements';
+import { placeFound } from '@/data/placements';
 import { setWrittenUp } from '@/data/firings';
 import { operation } from '@/platform/operation';
 import { permit } from '../people';
@@ -55,23 +54,7 @@ export const unregistered = operation({
       person.id,
       now,
     );
-    await place(
-      trx,
-      pieceIds.map((pieceId) => ({
-        id: newId(),
-        firingId,
-        pieceId,
-        shelf: null,
-        position: '',
-        setting: 'unknown',
-        generation: 1,
-        open: false,
-        late: true,
-        ...NOWHERE,
-      })),
-      person.id,
-      now,
-    );
+    await placeFound(trx, firingId, pieceIds, person.id, now);
     await refreshCells(trx, pieceIds.map((pieceId) => ({ pieceId, firingId }))); // prettier-ignore
     await settleJourneys(trx, pieceIds);
     return { firingId };

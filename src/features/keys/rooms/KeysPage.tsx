@@ -4,7 +4,7 @@ import { lookWords, stateOf } from '@/core/looks';
 import { count } from '@/core/units';
 import { listCoatings } from '@/data/coatings';
 import { listFirings } from '@/data/firings';
-import { listObservations } from '@/data/observations';
+import { listObservations, toldOf } from '@/data/observations';
 import { listPhotos } from '@/data/photos';
 import { listPieces } from '@/data/pieces';
 import { listPlacements } from '@/data/placements';
@@ -51,10 +51,7 @@ export async function KeysPage({ searchParams }: { searchParams: Promise<{ firin
   ]);
   const sounds = [...new Map([...ofFiring, ...ofPieces].map((one) => [one.id, one])).values()];
   const seen = (id: string): string => {
-    const told = looks
-      .filter((look) => look.pieceId === id && look.zone === null)
-      .map((look) => ({ ...look, by: look.seenBy, seenAt: look.seenAt.toISOString() }));
-    const now = stateOf(told)?.now;
+    const now = stateOf(toldOf(looks, id))?.now;
     return now == null ? 'not written up' : lookWords(now, unitsOf(studio));
   };
   return (

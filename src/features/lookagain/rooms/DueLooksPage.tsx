@@ -1,5 +1,5 @@
 import { lookWords, spanWord, stateOf } from '@/core/looks';
-import { listObservations } from '@/data/observations';
+import { listObservations, toldOf } from '@/data/observations';
 import { listPhotos } from '@/data/photos';
 import { dueLooks } from '@/data/second-looks';
 import { unitsOf } from '@/data/studio';
@@ -27,12 +27,7 @@ export async function DueLooksPage() {
           listPhotos(db, { pieceIds }),
         ]);
   const pieces = due.map((one): DuePiece => {
-    const told = looks
-      .filter(
-        (look) =>
-          look.pieceId === one.pieceId && look.firingId === one.firingId && look.zone === null,
-      ) // prettier-ignore
-      .map((look) => ({ ...look, by: look.seenBy, seenAt: look.seenAt.toISOString() }));
+    const told = toldOf(looks, one.pieceId, one.firingId);
     const now = stateOf(told)?.now ?? null;
     return {
       pieceId: one.pieceId,
