@@ -94,7 +94,7 @@ export default tseslint.config(
           patterns: [
             {
               regex:
-                '^(?!\\.|fastest-levenshtein$|javascript-lp-solver$|jstat$|maxrects-packer$|zod$)',
+                '^(?!\\.|culori/fn$|fastest-levenshtein$|image-js$|javascript-lp-solver$|jstat$|maxrects-packer$|ml-kmeans$|zod$)',
               message: 'The core imports only itself and pure libraries named here.',
             },
           ],

@@ -8,6 +8,9 @@ import { Random } from '../../demo/random';
 import type { Range, World } from './ranges';
 import type { Lab, Scene, Slab } from './scene';
 
+// Under Jest every look at a global costs; there are millions here.
+const { PI, abs, atan2, cos, exp, floor, hypot, imul, max, min, round, sin, sqrt, tan } = Math;
+
 type Vec = readonly [number, number, number];
 
 const WHITE: Vec = [0.95047, 1, 1.08883];
@@ -24,24 +27,24 @@ export function linearOf([l, a, b]: Lab): [number, number, number] {
 }
 
 const encode = (v: number): number =>
-  v <= 0.0031308 ? 12.92 * Math.max(0, v) : 1.055 * Math.min(1, v) ** (1 / 2.4) - 0.055;
+  v <= 0.0031308 ? 12.92 * max(0, v) : 1.055 * min(1, v) ** (1 / 2.4) - 0.055;
 
 const noiseAt = (seed: number) => {
   const hash = (x: number, y: number): number => {
-    let h = Math.imul(x ^ Math.imul(y, 0x27d4eb2d), 0x165667b1) ^ seed;
-    h = Math.imul(h ^ (h >>> 15), 0x2c1b3c6d);
-    h = Math.imul(h ^ (h >>> 12), 0x297a2d39);
+    let h = imul(x ^ imul(y, 0x27d4eb2d), 0x165667b1) ^ seed;
+    h = imul(h ^ (h >>> 15), 0x2c1b3c6d);
+    h = imul(h ^ (h >>> 12), 0x297a2d39);
     return ((h ^ (h >>> 15)) >>> 0) / 2 ** 32 - 0.5;
   };
   return (x: number, y: number): number => {
-    const [ix, iy] = [Math.floor(x), Math.floor(y)];
+    const [ix, iy] = [floor(x), floor(y)];
     const [fx, fy] = [x - ix, y - iy];
     const a = hash(ix, iy) * (1 - fx) + hash(ix + 1, iy) * fx;
     return a * (1 - fy) + (hash(ix, iy + 1) * (1 - fx) + hash(ix + 1, iy + 1) * fx) * fy;
   };
 };
 
-const rad = (degrees: number): number => (degrees * Math.PI) / 180;
+const rad = (degrees: number): number => (degrees * PI) / 180;
 
 /** A slab with its turn made ready. */
 type Laid = Slab & { no: number; cos: number; sin: number };
@@ -53,14 +56,14 @@ function within(slab: Laid, x: number, y: number): { u: number; v: number } | nu
   const px = dx * slab.cos + dy * slab.sin;
   const py = -dx * slab.sin + dy * slab.cos;
   if (slab.round) {
-    const r = Math.hypot(px, py) / slab.halfWidth;
-    return r > 1 ? null : { u: Math.atan2(px, py) / Math.PI, v: r };
+    const r = hypot(px, py) / slab.halfWidth;
+    return r > 1 ? null : { u: atan2(px, py) / PI, v: r };
   }
-  const ox = Math.abs(px) - slab.halfWidth;
-  const oy = Math.abs(py) - slab.halfHeight;
+  const ox = abs(px) - slab.halfWidth;
+  const oy = abs(py) - slab.halfHeight;
   if (ox > 0 || oy > 0) return null;
   const r = slab.rounded;
-  if (ox > -r && oy > -r && Math.hypot(ox + r, oy + r) > r) return null;
+  if (ox > -r && oy > -r && hypot(ox + r, oy + r) > r) return null;
   return { u: px / slab.halfWidth, v: (py / slab.halfHeight + 1) / 2 };
 }
 
@@ -81,7 +84,7 @@ const draw = (random: Random, [low, high]: Range): number => random.between(low,
 /** The picture as the sensor and its software leave it: RGB of 8 bits a channel, before JPEG. */
 export function photograph(scene: Scene, world: World, seed: number, width: number): Photograph {
   const random = new Random(seed ^ 0x5bd1e995);
-  const height = Math.round(width * 0.75);
+  const height = round(width * 0.75);
   const tilt = rad(draw(random, world.tilt));
   const roll = rad(draw(random, world.roll));
   const fills = draw(random, world.fills);
@@ -96,27 +99,27 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
   const hueTurn = rad(draw(random, world.hueTurn));
   const noise = draw(random, world.noise);
   const blur = draw(random, world.blurPx);
-  const jpegQuality = Math.round(draw(random, world.jpeg));
+  const jpegQuality = round(draw(random, world.jpeg));
   const lampAngle = rad(draw(random, world.lampAngle));
-  const lampTurn = random.between(0, 2 * Math.PI);
-  const lampWidth = Math.tan(rad(draw(random, world.lampWidth)));
+  const lampTurn = random.between(0, 2 * PI);
+  const lampWidth = tan(rad(draw(random, world.lampWidth)));
   const fall = draw(random, world.fall);
-  const fallTurn = random.between(0, 2 * Math.PI);
+  const fallTurn = random.between(0, 2 * PI);
   const ambient = draw(random, world.ambient);
   const mixed = draw(random, world.mixedLight);
 
   // What matters must be in the picture at every roll; how much of it is left over is drawn.
-  const half = Math.max(scene.extent.x, (scene.extent.y * width) / height);
+  const half = max(scene.extent.x, (scene.extent.y * width) / height);
   const distance = (focal / width) * ((2 * half) / fills);
-  const eye: Vec = [0, -Math.sin(tilt) * distance, Math.cos(tilt) * distance];
-  const forward: Vec = [0, Math.sin(tilt), -Math.cos(tilt)];
-  const across: Vec = [Math.cos(roll), Math.sin(roll) * Math.cos(tilt), Math.sin(roll) * Math.sin(tilt)]; // prettier-ignore
+  const eye: Vec = [0, -sin(tilt) * distance, cos(tilt) * distance];
+  const forward: Vec = [0, sin(tilt), -cos(tilt)];
+  const across: Vec = [cos(roll), sin(roll) * cos(tilt), sin(roll) * sin(tilt)]; // prettier-ignore
   const down: Vec = [
     forward[1] * across[2] - forward[2] * across[1],
     forward[2] * across[0] - forward[0] * across[2],
     forward[0] * across[1] - forward[1] * across[0],
   ];
-  const corner = Math.hypot(width, height) / 2;
+  const corner = hypot(width, height) / 2;
   const rayOf = (px: number, py: number): Vec => {
     const [dx, dy] = [px - width / 2, py - height / 2];
     const bend = 1 + k1 * ((dx * dx + dy * dy) / corner ** 2);
@@ -140,28 +143,28 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
     return [dx + width / 2, dy + height / 2];
   };
 
-  const lamp: [number, number] = [Math.tan(lampAngle) * Math.cos(lampTurn), Math.tan(lampAngle) * Math.sin(lampTurn)]; // prettier-ignore
+  const lamp: [number, number] = [tan(lampAngle) * cos(lampTurn), tan(lampAngle) * sin(lampTurn)]; // prettier-ignore
   const lamps = Array.from({ length: 12 }, (_, i): [number, number] => {
-    const [r, turn] = [lampWidth * Math.sqrt((i + 0.5) / 12), i * 2.399963];
-    return [lamp[0] + r * Math.cos(turn), lamp[1] + r * Math.sin(turn)];
+    const [r, turn] = [lampWidth * sqrt((i + 0.5) / 12), i * 2.399963];
+    return [lamp[0] + r * cos(turn), lamp[1] + r * sin(turn)];
   });
   const laid = scene.slabs.map(
-    (slab, no): Laid => ({ ...slab, no, cos: Math.cos(rad(slab.turn)), sin: Math.sin(rad(slab.turn)) }), // prettier-ignore
+    (slab, no): Laid => ({ ...slab, no, cos: cos(rad(slab.turn)), sin: sin(rad(slab.turn)) }), // prettier-ignore
   );
-  const reach = (Math.hypot(...lamp) + lampWidth) * 12 + 20;
+  const reach = (hypot(...lamp) + lampWidth) * 12 + 20;
   const cells = new Map<number, Laid[]>();
   const CELL = 8;
   /** The slabs that a place of the table may have to do with. */
   const slabsNear = (x: number, y: number): Laid[] => {
-    const [i, j] = [Math.floor(x / CELL), Math.floor(y / CELL)];
+    const [i, j] = [floor(x / CELL), floor(y / CELL)];
     const key = i * 100_003 + j;
     const known = cells.get(key);
     if (known !== undefined) return known;
     const [cx, cy] = [(i + 0.5) * CELL, (j + 0.5) * CELL];
     const near = laid.filter(
       (one) =>
-        Math.hypot(one.x - cx, one.y - cy) <
-        (one.round ? one.halfWidth : Math.hypot(one.halfWidth, one.halfHeight)) + reach + CELL,
+        hypot(one.x - cx, one.y - cy) <
+        (one.round ? one.halfWidth : hypot(one.halfWidth, one.halfHeight)) + reach + CELL,
     );
     cells.set(key, near);
     return near;
@@ -176,7 +179,7 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
     return free / lamps.length;
   };
   const light = (x: number, y: number, shade: number): Vec => {
-    const t = (x * Math.cos(fallTurn) + y * Math.sin(fallTurn)) / (2 * half);
+    const t = (x * cos(fallTurn) + y * sin(fallTurn)) / (2 * half);
     const e = (ambient + (1 - ambient) * shade) * (1 - fall * t);
     const tint = (mixed * x) / half;
     return [e * 2 ** tint, e, e * 2 ** -tint];
@@ -194,20 +197,20 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
   const cardColours = card?.steps.map(linearOf) ?? [];
   const onCard = (x: number, y: number): number => {
     if (card === null) return -1;
-    const [c, s] = [Math.cos(rad(card.turn)), Math.sin(rad(card.turn))];
+    const [c, s] = [cos(rad(card.turn)), sin(rad(card.turn))];
     const [dx, dy] = [x - card.x, y - card.y];
     const pitch = card.patch + card.gap;
     const along = (dx * c + dy * s) / pitch + card.steps.length / 2;
     const off = -dx * s + dy * c;
-    const i = Math.floor(along);
-    const inside = Math.abs(off) < card.patch / 2 && Math.abs(along - i - 0.5) * pitch < card.patch / 2; // prettier-ignore
+    const i = floor(along);
+    const inside = abs(off) < card.patch / 2 && abs(along - i - 0.5) * pitch < card.patch / 2; // prettier-ignore
     return inside && i >= 0 && i < card.steps.length ? i : -1;
   };
 
   const shadeOf = (px: number, py: number): Vec => {
     for (const one of clutter) {
       const [dx, dy] = [px / width - (one.atX + 1) / 2, ((py / height - (one.atY + 1) / 2) * height) / width]; // prettier-ignore
-      if (Math.hypot(dx, dy) < one.radius) return one.rgb;
+      if (hypot(dx, dy) < one.radius) return one.rgb;
     }
     const ray = rayOf(px, py);
     const at = (z: number): [number, number] => {
@@ -222,15 +225,15 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
       if (spot !== null) {
         const n = noises[i]!;
         const v = spot.v + slab.wave * 2 * n(spot.u * 4 + 9, 3);
-        const p = Math.max(0, slab.patches.findIndex(({ from, to }) => v >= from && v < to)); // prettier-ignore
+        const p = max(0, slab.patches.findIndex(({ from, to }) => v >= from && v < to)); // prettier-ignore
         const k = v >= 1 ? slab.patches.length - 1 : p;
         const patch = slab.patches[k]!;
         const m = 1 + patch.mottle * 1.4 * (n(top[0] / 7, top[1] / 7) + 0.6 * n(top[0] / 2, top[1] / 2)); // prettier-ignore
         const e = light(top[0], top[1], 1);
         const rgb = colours[i]!.patches[k]!;
         // A lamp's streak over a glossy glaze.
-        const streak = Math.exp(-(((spot.u - 0.45) / 0.09) ** 2)) * patch.gloss * (0.5 + n(1, spot.v * 9)); // prettier-ignore
-        const glare = Math.max(0, streak) * 0.6;
+        const streak = exp(-(((spot.u - 0.45) / 0.09) ** 2)) * patch.gloss * (0.5 + n(1, spot.v * 9)); // prettier-ignore
+        const glare = max(0, streak) * 0.6;
         return [rgb[0]! * m * e[0] + glare, rgb[1]! * m * e[1] + glare, rgb[2]! * m * e[2] + glare];
       }
       // The side of the slab: what the ray meets between its top and the table.
@@ -253,14 +256,14 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
   };
 
   const tone = (v: number): number => {
-    const y = 0.18 * (Math.max(0, v) / 0.18) ** contrast;
-    return y <= shoulder ? y : shoulder + (1 - shoulder) * (1 - Math.exp(-(y - shoulder) / (1 - shoulder))); // prettier-ignore
+    const y = 0.18 * (max(0, v) / 0.18) ** contrast;
+    return y <= shoulder ? y : shoulder + (1 - shoulder) * (1 - exp(-(y - shoulder) / (1 - shoulder))); // prettier-ignore
   };
   const render = ([r, g, b]: Vec): Vec => {
     if (saturation === 1 && hueTurn === 0) return [r, g, b];
     const y = 0.2126 * r + 0.7152 * g + 0.0722 * b;
     const [u, v] = [b - y, r - y];
-    const [c, s] = [Math.cos(hueTurn) * saturation, Math.sin(hueTurn) * saturation];
+    const [c, s] = [cos(hueTurn) * saturation, sin(hueTurn) * saturation];
     const [u2, v2] = [u * c - v * s, u * s + v * c];
     return [y + v2, y - (0.0722 * u2 + 0.2126 * v2) / 0.7152, y + u2];
   };
@@ -269,33 +272,30 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
   for (let py = 0; py < height; py++)
     for (let px = 0; px < width; px++) {
       const sum = shadeOf(px + 0.5, py + 0.5);
-      const far = Math.hypot(px - width / 2, py - height / 2) / corner;
+      const far = hypot(px - width / 2, py - height / 2) / corner;
       const dim = exposure * (1 - vignette * far * far);
       const rgb = render([sum[0]! * gains[0] * dim, sum[1]! * dim, sum[2]! * gains[2] * dim]);
       for (let c = 0; c < 3; c++) {
         const v = tone(rgb[c]!);
-        pixels[(py * width + px) * 3 + c] = Math.round(
-          255 * encode(v + noise * (0.3 + Math.sqrt(v)) * grain()),
+        pixels[(py * width + px) * 3 + c] = round(
+          255 * encode(v + noise * (0.3 + sqrt(v)) * grain()),
         );
       }
     }
 
   const outlines = scene.slabs.map((slab) => {
-    const [c, s] = [Math.cos(rad(slab.turn)), Math.sin(rad(slab.turn))];
+    const [c, s] = [cos(rad(slab.turn)), sin(rad(slab.turn))];
     const place = (x: number, y: number): [number, number] =>
       project([slab.x + x * c - y * s, slab.y + x * s + y * c, slab.thick]);
     if (slab.round)
       return Array.from({ length: 72 }, (_, i) =>
-        place(
-          slab.halfWidth * Math.sin((i * Math.PI) / 36),
-          slab.halfWidth * Math.cos((i * Math.PI) / 36),
-        ),
+        place(slab.halfWidth * sin((i * PI) / 36), slab.halfWidth * cos((i * PI) / 36)),
       );
     const [w, h] = [slab.halfWidth, slab.halfHeight];
     return [place(-w, -h), place(w, -h), place(w, h), place(-w, h)];
   });
   const strip = (along: number, off: number): [number, number] => {
-    const [c, s] = [Math.cos(rad(card!.turn)), Math.sin(rad(card!.turn))];
+    const [c, s] = [cos(rad(card!.turn)), sin(rad(card!.turn))];
     return project([card!.x + along * c - off * s, card!.y + along * s + off * c, 0]);
   };
   const pitch = card === null ? 0 : card.patch + card.gap;
@@ -319,5 +319,5 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
 /** The photograph as a JPEG file. */
 export async function developed({ pixels, truth, jpegQuality, blur }: Photograph): Promise<Buffer> {
   const raw = sharp(pixels, { raw: { width: truth.width, height: truth.height, channels: 3 } });
-  return raw.blur(Math.max(0.3, blur)).jpeg({ quality: jpegQuality }).toBuffer();
+  return raw.blur(max(0.3, blur)).jpeg({ quality: jpegQuality }).toBuffer();
 }

@@ -1,0 +1,5 @@
+/** Colour by number: spaces, differences, correction by a grey, the colours of a zone, scatter, words. */
+export * from './correction';
+export * from './difference';
+export * from './measure';
+export * from './spaces';

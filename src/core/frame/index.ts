@@ -1,0 +1,4 @@
+/** Frames: where a face lies in a picture, and what follows from that. */
+export * from './homography';
+export * from './place';
+export * from './shapes';

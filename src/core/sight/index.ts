@@ -1,0 +1,5 @@
+/** Finds in a picture what lies on its ground: faces, plates, the grey card, the grid of a board. */
+export * from './field';
+export * from './find';
+export * from './grey';
+export * from './colours';
