@@ -2,6 +2,7 @@ import { clinicOperations } from '@/features/clinic/server';
 import { exchangeOperations } from '@/features/exchange/server';
 import { firelogOperations } from '@/features/firelog/server';
 import { firingsOperations } from '@/features/firings/server';
+import { framesOperations } from '@/features/frames/server';
 import { handingOperations } from '@/features/handing/server';
 import { kilnsOperations } from '@/features/kilns/server';
 import { loadingOperations } from '@/features/loading/server';
@@ -29,6 +30,7 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
     testsOperations,
     mediaOperations,
     questionsOperations,
+    framesOperations,
     handingOperations,
     kilnsOperations,
     firingsOperations,

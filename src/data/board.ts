@@ -1,4 +1,5 @@
 /** What the chart reads: cells, the pieces behind them, their pictures. */
+import type { Cut } from '@/core/frame';
 import type { Addressed } from '@/core/axes';
 import type { ConeKnown } from '@/core/firing';
 import type { Atmosphere } from '@/core/signs';
@@ -18,6 +19,8 @@ export type Cell = Omit<CellSummary, 'lastSeen'> & {
   over: string | null;
   stackKey: string;
   photo: string | null;
+  /** The part of it that shows this stack, where the picture is framed. */
+  cut: Cut | null;
   example: string | null;
   lastSeen: Date | null;
   /** Its pieces went through a glaze firing before: no evidence for the stack as once fired. */
@@ -63,6 +66,7 @@ const BOARD_COLUMNS = [
   'known',
   'refired',
   'photo_sha',
+  'photo_cut',
   'example_code',
 ];
 
@@ -84,6 +88,7 @@ const boardCell = (row: Row): BoardCell => ({
   known: row.known,
   refired: Boolean(row.refired),
   photo: row.photo_sha,
+  cut: row.photo_cut,
   example: row.example_code,
 });
 

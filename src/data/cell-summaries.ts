@@ -1,6 +1,8 @@
 /** Sums cells up from their sightings. */
 import { CONE_KNOWN } from '@/core/firing';
+import { cutOf, type Cut, type Shape } from '@/core/frame';
 import { summarise } from '@/core/standing';
+import { parseZoneKey } from '@/core/zones';
 import type { Row, Source } from './database';
 import { CHUNK } from './cells';
 import { groupRows } from './rows';
@@ -46,8 +48,13 @@ async function sumUp(src: Source, ids: readonly string[]): Promise<void> {
           .andOn('photo.firing_id', 'sighting.firing_id')
           .andOnNull('photo.binned_at');
       })
+      .leftJoin('frame', function () {
+        this.on('frame.photo_id', 'photo.id')
+          .andOn('frame.face_no', 'sighting.face_no')
+          .andOnNull('frame.removed_at');
+      })
       .whereIn('sighting.cell_id', chunk)
-      .select('sighting.*', 'piece.code', 'photo.sha', 'photo.id as photo_id');
+      .select('sighting.*', 'piece.code', 'photo.sha', 'photo.id as photo_id', 'photo.width', 'photo.height', 'frame.shape'); // prettier-ignore
     const byCell = groupRows(
       rows,
       (row) => row,
@@ -62,11 +69,12 @@ async function sumUp(src: Source, ids: readonly string[]): Promise<void> {
   }
 }
 
-/** The best picture: where the stack fills most of the piece, then of the one liked most, then seen last. */
-function bestPicture(rows: readonly Row[]): { sha: string | null; code: string } {
+/** The best picture: one that is framed, so that the zone itself is seen; where the stack fills most of the piece, then of the one liked most, then seen last. */
+function bestPicture(rows: readonly Row[]): { sha: string | null; code: string; cut: Cut | null } {
   const sorted = [...rows].sort(
     (a, b) =>
       Number(b.sha !== null) - Number(a.sha !== null) ||
+      Number(b.shape !== null) - Number(a.shape !== null) ||
       Math.round(4 * (b.area - a.area)) ||
       (b.rating ?? 0) - (a.rating ?? 0) ||
       b.seen_at.getTime() - a.seen_at.getTime() ||
@@ -74,7 +82,12 @@ function bestPicture(rows: readonly Row[]): { sha: string | null; code: string }
       String(a.code).localeCompare(String(b.code)),
   );
   const best = sorted[0] as Row;
-  return { sha: best.sha, code: best.code };
+  const place = best.zone === null ? null : parseZoneKey(best.zone);
+  const cut =
+    best.shape === null || place === null
+      ? null
+      : cutOf(best.shape as Shape, place, best.height / best.width);
+  return { sha: best.sha, code: best.code, cut };
 }
 
 function summaryRow(src: Source, id: string, rows: readonly Row[]): Row {
@@ -118,6 +131,7 @@ function summaryRow(src: Source, id: string, rows: readonly Row[]): Row {
     known: JSON.stringify(summary.known),
     stale: false,
     photo_sha: best.sha,
+    photo_cut: best.cut === null ? null : JSON.stringify(best.cut),
     example_code: best.code,
     last_seen: new Date(summary.lastSeen),
     generation: Math.min(...rows.map((row) => row.generation as number)),
@@ -146,6 +160,7 @@ const SUMMARY_COLUMNS = [
   'divisions',
   'stale',
   'photo_sha',
+  'photo_cut',
   'example_code',
   'last_seen',
   'generation',

@@ -175,6 +175,7 @@ export const sightingRow = ({ id, sighting }: Placed): Row => ({
   firing_id: sighting.firingId,
   cell_id: id,
   face_no: sighting.faceNo,
+  zone: sighting.zone,
   area: sighting.area,
   seen_at: new Date(sighting.seenAt),
   surface: sighting.surface,

@@ -63,6 +63,11 @@ export async function listPhotos(
   return (await query).map(photo);
 }
 
+export async function findPhoto(src: Source, id: string): Promise<Photo | null> {
+  const row = await src('photo').where({ id }).whereNull('binned_at').first();
+  return row === undefined ? null : photo(row);
+}
+
 export async function binPhoto(src: Source, id: string, at: Date | null): Promise<Photo | null> {
   const row = await src('photo').where({ id }).first();
   if (row === undefined) return null;

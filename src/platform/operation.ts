@@ -27,7 +27,7 @@ export type Operation<I extends z.ZodType = z.ZodType, R = unknown, P = unknown>
   contract: Contract<I, R>;
   /** Who may do this at all; finer rules (ownership) are asked inside. */
   permit: (person: Person) => boolean;
-  /** Long work with the file, done before the transaction begins. */
+  /** Long work, with the file if one comes with it (else an empty one), done before the transaction begins. */
   prepare?(request: { db: Database; person: Person; file: Upload }, input: z.output<I>): Promise<P>;
   run(act: Act, input: z.output<I>, prepared: P): Promise<R extends null ? void | null : R>;
 };
@@ -135,8 +135,8 @@ async function carryOut(
       const done = await findOperation(db, request.id);
       if (done !== undefined) return repeated(done, definition.contract.name, person);
     }
-    const prepared =
-      file === null ? undefined : await definition.prepare?.({ db, person, file }, request.input);
+    const given = { db, person, file: file ?? { name: '', bytes: Buffer.alloc(0) } };
+    const prepared = await definition.prepare?.(given, request.input);
     const data = await transact(db, async (trx) => {
       const result = await definition.run(
         { trx, person, now, operationId: request.id },

@@ -138,3 +138,39 @@ export function split({ corners }: Corners, parts: number): Corners[] {
     ],
   }));
 }
+
+/** The part of a picture that shows a zone, as fractions of the picture, and the zone's outline in it. */
+export type Cut = {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  /** Height of the picture by its width. */
+  aspect: number;
+  outline: Spot[];
+};
+
+/** How much of its neighbours a cut shows, as a share of the zone's own size. */
+const BESIDE = 0.12;
+
+/** The rectangle around a zone with a little of its neighbours, inside the picture. */
+export function cutOf(shape: Shape, part: Part, aspect: number): Cut {
+  const outline = outlineOf(shape, part, aspect);
+  const span = (of: (at: Spot) => number): [number, number] => {
+    const values = outline.map(of);
+    const [low, high] = [Math.min(...values), Math.max(...values)];
+    const beside = BESIDE * (high - low);
+    return [Math.max(0, low - beside), Math.min(1, high + beside)];
+  };
+  const [left, right] = span(({ x }) => x);
+  const [top, bottom] = span(({ y }) => y);
+  const round = (v: number): number => Math.round(v * 1e4) / 1e4;
+  return {
+    x: round(left),
+    y: round(top),
+    width: round(right - left),
+    height: round(bottom - top),
+    aspect: round(aspect),
+    outline: outline.map(({ x, y }) => ({ x: round(x), y: round(y) })),
+  };
+}

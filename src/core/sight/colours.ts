@@ -3,7 +3,7 @@ import { coloursOf, correctionBy, LINEAR, type Corrected, type Linear, type Zone
 import { spotsOf, type Shape } from '../frame';
 import type { Sector, Stretch } from '../zones';
 import type { Raster } from './field';
-import type { Card } from './grey';
+import type { Card } from './cards';
 
 /** Share of a zone's spots that may have run into white or black before nothing is said of it. */
 const BURNT = 0.35;

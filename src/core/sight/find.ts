@@ -1,7 +1,8 @@
 import { wrongWith, type Shape, type Spot } from '../frame';
 import { Field, reduced, type Raster } from './field';
 import { partedByGaps } from './gaps';
-import { findGrey, type Card, type GreySearch } from './grey';
+import type { Card } from './cards';
+import { findGrey, type GreySearch } from './grey';
 import { groundOf, type Ground } from './ground';
 import { ordered, polygonArea, quadAround, whole, type Quad } from './quad';
 import { refined } from './refine';

@@ -4,12 +4,10 @@
  */
 import { correctionBy, tintSpread, LINEAR, type Linear, type Step } from '../colour';
 import type { Spot } from '../frame';
+import type { Card } from './cards';
 import type { Field } from './field';
 import { ordered, polygonArea, quadAround, type Quad } from './quad';
 import { connected, stepsOf, type Point } from './regions';
-
-/** A card as a studio states it: the lightness L* of its steps, dark to light. */
-export type Card = readonly number[];
 
 export type FoundGrey = {
   /** Corners of the whole strip, and the middle of each step, dark to light; fractions of the picture. */

@@ -3,3 +3,4 @@ export * from './field';
 export * from './find';
 export * from './grey';
 export * from './colours';
+export * from './cards';

@@ -7,6 +7,7 @@ import {
   slipKey,
   speaksFor,
   stackKey,
+  zoneKey,
   zoneShare,
   zonesOf,
 } from '../zones';
@@ -49,6 +50,8 @@ export type Sighting = Looks & {
   /** What people who saw the same state of it differ about. */
   split: string[];
   faceNo: number;
+  /** The zone in which most of it lies, by its key. */
+  zone: string;
   /** Share of its faces that this stack takes up, 0 … 1. */
   area: number;
   seenAt: string;
@@ -94,6 +97,7 @@ export function cellKey(
 export function sightingsOf(piece: FiredPiece): Sighting[] {
   if (piece.seen.length === 0) return [];
   const byCell = new Map<string, Sighting>();
+  const largest = new Map<string, number>();
   const faces = new Map(piece.faces.map((face) => [face.no, face]));
   for (const zone of zonesOf(piece.faces, piece.layers, piece.generation)) {
     const face = faces.get(zone.face) as Face;
@@ -114,6 +118,7 @@ export function sightingsOf(piece: FiredPiece): Sighting[] {
       atmosphere: piece.atmosphere,
       coatings: zone.stack.map((entry) => entry.coat.slug),
       faceNo: zone.face,
+      zone: zoneKey(zone),
       area:
         zoneShare(zone, hasRings(piece.form, face.surface ?? null)) * faceShare(face, piece.faces),
       variables: piece.variables,
@@ -121,7 +126,10 @@ export function sightingsOf(piece: FiredPiece): Sighting[] {
     };
     const key = cellKey(sighting);
     const other = byCell.get(key);
-    byCell.set(key, other === undefined ? sighting : joinZones(other, sighting));
+    const most = largest.get(key) ?? 0;
+    const joined = other === undefined ? sighting : joinZones(other, sighting);
+    byCell.set(key, sighting.area > most ? { ...joined, faceNo: zone.face, zone: sighting.zone } : joined); // prettier-ignore
+    largest.set(key, Math.max(most, sighting.area));
   }
   return [...byCell.values()];
 }

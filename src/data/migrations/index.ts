@@ -36,6 +36,7 @@ import * as disagreed from './0034-disagreed';
 import * as widerCases from './0035-wider-cases';
 import * as useTests from './0036-use-tests';
 import * as kilnRoom from './0037-kiln-room';
+import * as frames from './0038-frames';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -78,6 +79,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0035-wider-cases', ...widerCases },
   { name: '0036-use-tests', ...useTests },
   { name: '0037-kiln-room', ...kilnRoom },
+  { name: '0038-frames', ...frames },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>

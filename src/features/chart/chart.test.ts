@@ -31,6 +31,7 @@ const cell = (base: string | null, over: string | null, rest: Partial<Cell> = {}
   known: { read: 1 },
   refired: false,
   photo: null,
+  cut: null,
   example: null,
   lastSeen: null,
   generation: 1,

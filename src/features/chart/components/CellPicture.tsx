@@ -1,3 +1,4 @@
+import { Cutout } from '@/ui/Cutout';
 import { pictureUrl } from '@/ui/picture-url';
 import { Glyph, RunArrow, StandingFrame } from '../../drawings';
 import type { Position } from '../board';
@@ -17,7 +18,10 @@ export function CellPicture({
   return (
     <div className={css.cell}>
       <div className={css.tile}>
-        {main.photo ? (
+        {main.photo && main.cut ? (
+          // The zone itself, with a little of its neighbours.
+          <Cutout className={css.photo} sha={main.photo} part={main.cut} alt="" share={share} />
+        ) : main.photo ? (
           // The sizes are made on the server already, so the framework's image service is not wanted.
           // eslint-disable-next-line @next/next/no-img-element -- sizes are made on the server
           <img

@@ -177,6 +177,7 @@ export function ZoomPanel(props: Props) {
           <ZoomPicture
             src={pictureUrl(shown.sha, 'large', props.share)}
             alt={`${pair}, piece ${shown.code}`}
+            cut={shown.sha === zoom?.cells[0]?.photo ? (zoom?.cells[0]?.cut ?? null) : null}
           />
         )}
         {pictures.length > 1 && (

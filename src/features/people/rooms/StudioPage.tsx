@@ -10,6 +10,8 @@ import { ShareLinks } from '../components/ShareLinks';
 import { StudioForm } from '../components/StudioForm';
 import { isEmptyStudio } from '@/data/whole';
 import { Phones } from '@/features/device/rooms/Phones';
+import { greyCard } from '@/data/frames';
+import { GreyCard } from '@/features/frames';
 import { WholeStudio } from '@/features/exchange';
 import { readHouse } from '@/features/house/server';
 import { moment } from '@/ui/time';
@@ -35,6 +37,11 @@ export async function StudioPage() {
       {records && (
         <Section title="Phones">
           <Phones />
+        </Section>
+      )}
+      {records && (
+        <Section title="Grey card" id="grey">
+          <GreyCard card={await greyCard(db)} />
         </Section>
       )}
       {records && (

@@ -27,6 +27,8 @@ import { EditPiece } from '../components/EditPiece';
 import { PutRight } from '../components/PutRight';
 import { FiringLooks } from '../components/FiringLooks';
 import { PiecePicture } from '../../media';
+import { FrameIt, facesToFrame } from '../../frames';
+import { framedPhotos } from '../../frames/server';
 import { FlagList } from '../components/PieceActs';
 import { stateWords } from '@/data/journey';
 import { enter } from '@/platform/access';
@@ -62,6 +64,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
     times,
     sounds,
   } = await pieceRoom(db, piece);
+  const framed = await framedPhotos(db, photos);
   const cases = (await listCases(db, { pieceId: piece.id, open: true })).filter((one) =>
     maySeeCase(person, one),
   );
@@ -163,13 +166,30 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
         <Box>
           <Section title="Pictures">
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-              {photos.map((photo) => (
-                <PiecePicture
-                  key={photo.id}
-                  photo={{ id: photo.id, sha: photo.sha }}
-                  code={piece.code}
-                  edit={keeps}
-                />
+              {framed.photos.map((photo) => (
+                <Box key={photo.id}>
+                  <PiecePicture
+                    photo={{ id: photo.id, sha: photo.sha }}
+                    code={piece.code}
+                    edit={keeps}
+                  />
+                  <FrameIt
+                    photo={photo}
+                    faces={
+                      piece.keyKnown === 'lost'
+                        ? []
+                        : facesToFrame(
+                            piece.faces,
+                            piece.done,
+                            placements.find((one) => one.firingId === photo.firingId)?.generation ??
+                              times,
+                          )
+                    }
+                    card={framed.card}
+                    code={piece.code}
+                    edit={own}
+                  />
+                </Box>
               ))}
               {own && (
                 <PictureDrop

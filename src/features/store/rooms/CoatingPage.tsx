@@ -21,6 +21,7 @@ import { database } from '@/platform/database';
 import { Cautions } from '@/ui/Caution';
 import { firedCautions } from '@/core/chemistry';
 import { Nothing, Page, Section } from '@/ui/Page';
+import { Cutout } from '@/ui/Cutout';
 import { Picture } from '@/ui/Picture';
 import { listBodies } from '@/data/bodies';
 import { entryAt } from '@/data/entries';
@@ -87,7 +88,13 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
         prefetch={false}
         sx={{ color: 'inherit', textDecoration: 'none', width: 148 }}
       >
-        <Picture sha={cell.photo} alt={`${said} on ${where}`} />
+        {cell.photo !== null && cell.cut !== null ? (
+          <Box sx={{ bgcolor: 'booth.ground', aspectRatio: '3 / 4', display: 'flex' }}>
+            <Cutout sha={cell.photo} part={cell.cut} alt={`${said} on ${where}`} />
+          </Box>
+        ) : (
+          <Picture sha={cell.photo} alt={`${said} on ${where}`} />
+        )}
         <Typography variant="body2" sx={{ fontWeight: 650, mt: 0.5 }}>
           {said}
         </Typography>

@@ -1,0 +1,129 @@
+/** Frames in pictures and the colours of their zones. */
+import type { ZoneColour } from '@/core/colour';
+import type { Shape, Spot } from '@/core/frame';
+import { insertMany, type Row, type Source } from './database';
+import { newId } from './ids';
+
+export type Frame = {
+  id: string;
+  photoId: string;
+  face: number;
+  shape: Shape;
+  /** As it was proposed, not moved by anybody. */
+  guessed: boolean;
+  colours: FramedColour[];
+};
+
+export type FramedColour = Pick<ZoneColour, 'lab' | 'parts' | 'variegation' | 'glare'> & {
+  zone: string;
+  /** Measured by a grey in the picture: only then to be compared with others. */
+  byGrey: boolean;
+};
+
+/** The grey in a picture: its steps dark to light, and the card's lightness as it was stated then. */
+export type PictureGrey = { steps: Spot[]; card: number[] };
+
+/** The frames of pictures that stand, with the colours of their zones. */
+export async function framesOf(src: Source, photoIds: readonly string[]): Promise<Frame[]> {
+  const frames: Row[] = await src('frame')
+    .whereIn('photo_id', photoIds)
+    .whereNull('removed_at')
+    .orderBy(['photo_id', 'face_no']);
+  const colours: Row[] = await src('zone_colour')
+    .whereIn(
+      'frame_id',
+      frames.map((row) => row.id),
+    )
+    .orderBy(['frame_id', 'zone']);
+  return frames.map((row) => ({
+    id: row.id,
+    photoId: row.photo_id,
+    face: row.face_no,
+    shape: row.shape,
+    guessed: Boolean(row.guessed),
+    colours: colours
+      .filter((one) => one.frame_id === row.id)
+      .map((one) => ({
+        zone: one.zone,
+        lab: [one.l, one.a, one.b] as const,
+        parts: one.parts,
+        variegation: one.variegation,
+        glare: one.glare,
+        byGrey: Boolean(one.by_grey),
+      })),
+  }));
+}
+
+export type NewFrame = Omit<Frame, 'id' | 'photoId'>;
+
+/** Gives a picture other frames: what stood before stays on record. None takes all away. */
+export async function replaceFrames(
+  src: Source,
+  photoId: string,
+  { frames, grey, frameMethod, colourMethod }: { frames: readonly NewFrame[]; grey: PictureGrey | null; frameMethod: number; colourMethod: number }, // prettier-ignore
+  by: string,
+  now: Date,
+): Promise<void> {
+  await src('frame')
+    .where({ photo_id: photoId })
+    .whereNull('removed_at')
+    .update({ removed_at: now, current_key: null });
+  const kept = frames.map((frame) => ({ ...frame, id: newId() }));
+  await insertMany(
+    src,
+    'frame',
+    kept.map(({ id, face, shape, guessed }) => ({
+      id,
+      photo_id: photoId,
+      face_no: face,
+      shape: JSON.stringify(shape),
+      guessed,
+      method: frameMethod,
+      set_by: by,
+      at: now,
+      current_key: `${photoId}/${face}`,
+    })),
+  );
+  await insertMany(
+    src,
+    'zone_colour',
+    kept.flatMap(({ id, colours }) =>
+      colours.map(({ zone, lab: [l, a, b], parts, variegation, glare, byGrey }) => ({
+        frame_id: id,
+        zone,
+        l,
+        a,
+        b,
+        parts: JSON.stringify(parts),
+        variegation,
+        glare,
+        by_grey: byGrey,
+        method: colourMethod,
+      })),
+    ),
+  );
+  await src('photo')
+    .where({ id: photoId })
+    .update({ grey: grey === null ? null : JSON.stringify(grey) });
+}
+
+/** The studio's grey card: the lightness L* of its steps, dark to light; null where it has said none. */
+export async function greyCard(src: Source): Promise<number[] | null> {
+  return (await src('studio').where({ id: 1 }).first('grey_card'))?.grey_card ?? null;
+}
+
+export async function sayGreyCard(src: Source, card: readonly number[] | null): Promise<void> {
+  await src('studio').where({ id: 1 }).update({ grey_card: card === null ? null : JSON.stringify(card) }); // prettier-ignore
+}
+
+/** The greys of pictures, by the pictures' ids. */
+export async function greysOf(
+  src: Source,
+  photoIds: readonly string[],
+): Promise<Map<string, PictureGrey>> {
+  const rows: Row[] = await src('photo')
+    .whereIn('id', photoIds)
+    .whereNotNull('grey')
+    .select('id', 'grey');
+  return new Map(rows.map((row) => [row.id, row.grey]));
+}

@@ -1,0 +1,4 @@
+/** Frames: where a piece lies in its pictures, and the colours that follow. */
+export { FrameIt } from './components/FrameIt';
+export { GreyCard } from './components/GreyCard';
+export { facesToFrame, type FramedPhoto } from './of-piece';
