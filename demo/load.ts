@@ -10,9 +10,11 @@ import { createPhotos } from '../src/data/photos';
 import { createLot, createPieces, setMade } from '../src/data/pieces';
 import { raiseFlag } from '../src/data/flags';
 import type { LayerFields } from '../src/data/layers';
+import { sayGreyCard } from '../src/data/frames';
 import { createStudio } from '../src/data/studio';
 import { hashPassword } from '../src/platform/passwords';
 import { demoHistory } from './history';
+import { GREY_CARD } from './paint';
 import { paintAll } from './paint-all';
 import { Random } from './random';
 import { askClinic } from './cases';
@@ -96,6 +98,7 @@ export type Ids = {
 async function writeStore(trx: Transaction, random: Random, now: Date): Promise<Ids> {
   const since = new Date(now.getTime() - 760 * 86_400_000);
   await createStudio(trx, STUDIO, since);
+  await sayGreyCard(trx, GREY_CARD);
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   const ids: Ids = { people: [], bodies: new Map(), kilns: new Map(), versions: new Map() };
   for (const person of PEOPLE) {

@@ -114,6 +114,9 @@ function shadow(canvas: Canvas, box: Box): void {
   }
 }
 
+/** Lightness L* of the strip’s steps, dark to light: sRGB 92, 150 and 212 (IEC 61966-2-1, CIE 15). */
+export const GREY_CARD = [39, 62, 85];
+
 /** A strip of three greys, for those who balance their colours. */
 function greyCard(canvas: Canvas): void {
   [92, 150, 212].forEach((grey, i) => {

@@ -281,7 +281,16 @@ export const overlap = (studio: TestStudio, below: string, above: string) => [
   layer(studio.version(above), 1 / 3, 1),
 ];
 
-const PIECES = ['photo', 'sighting', 'cell', 'observation_sign', 'observation', 'placement'];
+const PIECES = [
+  'zone_colour',
+  'frame',
+  'photo',
+  'sighting',
+  'cell',
+  'observation_sign',
+  'observation',
+  'placement',
+];
 const FIRINGS = ['witness_cone', 'firing_event', 'firing', 'flag', 'layer', 'face', 'piece', 'lot'];
 
 /** Takes out all pieces and firings, so that a test begins with an empty chart. */

@@ -1,0 +1,125 @@
+/** A picture whose truth is known is framed: its zones are measured, and the chart shows the zone itself. */
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { v7 } from 'uuid';
+import { deltaE, type Lab } from '@/core/colour';
+import type { Cut } from '@/core/frame';
+import { framesOf } from '@/data/frames';
+import { createPhotos } from '@/data/photos';
+import { keepPicture, pictureStore } from '@/platform/objects';
+import { Random } from '../../../demo/random';
+import { developed, photograph, type Truth } from '../../../test-support/photographs/camera';
+import { PLAIN } from '../../../test-support/photographs/ranges';
+import { drawScene } from '../../../test-support/photographs/scene';
+import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
+
+const LOWER: Lab = [40, 12, 14];
+const UPPER: Lab = [72, -10, 4];
+const CARD = [30, 60, 90];
+
+let studio: TestStudio;
+let folder: string;
+let truth: Truth;
+let photoId: string;
+let piece: { firingId: string; ids: string[] };
+
+/** A tile dipped half and half, beside a card, as the synthetic camera sees it. */
+async function taken(): Promise<Buffer> {
+  const scene = drawScene(new Random(12), PLAIN, 'tile');
+  const [slab] = scene.slabs;
+  const even = { mottle: 0.03, gloss: 0 };
+  slab!.patches = [
+    { from: 0, to: 0.5, lab: LOWER, ...even },
+    { from: 0.5, to: 1, lab: UPPER, ...even },
+  ];
+  scene.card!.steps = CARD.map((l): Lab => [l, 0, 0]);
+  scene.stated = CARD;
+  const picture = photograph(scene, { ...PLAIN, exposure: [-0.3, 0] }, 12, 720);
+  truth = picture.truth;
+  return developed(picture);
+}
+
+beforeAll(async () => {
+  studio = await testStudio('test_frames');
+  folder = await mkdtemp(join(tmpdir(), 'frames-'));
+  process.env.JITEN_DATA = folder;
+  piece = await fired(studio, [
+    layer(studio.version('tarn'), 0, 0.5),
+    layer(studio.version('pitch'), 0.5, 1),
+  ]);
+  await studio.must('opening.record', recordInput(piece.firingId, piece.ids, { surface: 'gloss' }));
+  const kept = await keepPicture(pictureStore(), await taken());
+  photoId = v7();
+  await createPhotos(studio.db, [{ id: photoId, ...kept, originalName: 'a', pieceId: piece.ids[0]!, firingId: piece.firingId }], studio.technician.id, new Date()); // prettier-ignore
+});
+afterAll(async () => {
+  await studio.db.destroy();
+  await rm(folder, { recursive: true });
+});
+
+const spot = ([x, y]: [number, number]) => ({ x: x / truth.width, y: y / truth.height });
+const shape = () => ({ kind: 'corners' as const, corners: truth.outlines[0]!.map(spot) });
+const grey = () => truth.card!.middles.map(spot);
+const frame = (rest: object = {}, as?: TestStudio['technician']) =>
+  studio.act<{ zones: number; byGrey: boolean; why: string | null; before: { frames: object[] } }>(
+    'frames.set',
+    { photoId, frames: [{ face: 1, shape: shape(), guessed: true }], grey: grey(), ...rest },
+    as,
+  );
+const colours = async () => (await framesOf(studio.db, [photoId])).flatMap((one) => one.colours);
+const cells = () => studio.db('cell').orderBy('base_slug').select('base_slug', 'photo_cut') as Promise<{ base_slug: string; photo_cut: Cut | null }[]>; // prettier-ignore
+
+test('until the studio has said what its card is, colours are kept by eye and named as such', async () => {
+  expect(await frame()).toMatchObject({
+    ok: true,
+    data: { zones: 2, byGrey: false, why: expect.stringMatching(/has not said/) },
+  });
+  expect((await colours()).map(({ byGrey }) => byGrey)).toEqual([false, false]);
+});
+
+test('by the card each zone has the colour it truly has, and each cell shows its own part of the tile', async () => {
+  await studio.must('frames.card', { card: CARD });
+  expect(await frame()).toMatchObject({ ok: true, data: { zones: 2, byGrey: true, why: null } });
+  const [lower, upper] = await colours();
+  expect(lower!.zone).toMatch(/^1\|0-500\|/);
+  expect(deltaE(lower!.lab, LOWER)).toBeLessThan(3);
+  expect(deltaE(upper!.lab, UPPER)).toBeLessThan(3);
+  expect(lower!.byGrey && upper!.byGrey).toBe(true);
+  const [pitch, tarn] = await cells();
+  expect([pitch!.base_slug, tarn!.base_slug]).toEqual(['pitch', 'tarn']);
+  const middle = ({ y, height }: Cut): number => y + height / 2;
+  expect(middle(pitch!.photo_cut!)).toBeLessThan(middle(tarn!.photo_cut!));
+  expect(pitch!.photo_cut!.height).toBeLessThan(0.75 * (pitch!.photo_cut!.height + tarn!.photo_cut!.height)); // prettier-ignore
+  expect(pitch!.photo_cut!.outline).toHaveLength(4);
+});
+
+test('a frame set anew replaces the old, which stays on record; taken away, the chart shows the whole picture again', async () => {
+  const again = await frame({ grey: null });
+  expect(again).toMatchObject({ ok: true, data: { byGrey: false, why: expect.stringMatching(/no grey card in/), before: { frames: [{ face: 1, guessed: true }] } } }); // prettier-ignore
+  expect(await framesOf(studio.db, [photoId])).toHaveLength(1);
+  expect(Number((await studio.db('frame').whereNotNull('removed_at').count('* as n'))[0]!.n)).toBeGreaterThan(1); // prettier-ignore
+  await studio.must('frames.set', { photoId, frames: [], grey: null });
+  expect((await cells()).map((one) => one.photo_cut)).toEqual([null, null]);
+  expect(await colours()).toEqual([]);
+});
+
+test('what cannot be a frame, is no grey card, or is another’s, is refused in words', async () => {
+  const [a, b, c, d] = shape().corners;
+  const of = (corners: unknown[], face = 1) => ({ face, shape: { kind: 'corners', corners }, guessed: false }); // prettier-ignore
+  const message = async (rest: object, as?: TestStudio['technician']): Promise<string> => {
+    const answer = await frame(rest, as);
+    return answer.ok ? 'kept' : answer.problem.message;
+  };
+  expect(await message({ frames: [of([a, c, b, d])] })).toMatch(/cross/);
+  expect(await message({ frames: [of([b, a, d, c])] })).toMatch(/wrong way/);
+  expect(await message({ frames: [of([a, b, c, d]), of([a, b, c, d])] })).not.toBe('kept');
+  expect(await message({}, studio.student)).toMatch(/your own pieces/);
+  expect(await message({ photoId: v7() })).toMatch(/picture/i);
+  // Touched from light to dark: no camera turns it round.
+  expect(await frame({ grey: grey().reverse() })).toMatchObject({ ok: true, data: { byGrey: false, why: expect.stringMatching(/not it/) } }); // prettier-ignore
+  const card = async (steps: number[]) => (await studio.act('frames.card', { card: steps })).ok;
+  expect(await card([60, 30])).toBe(false);
+  expect(await card([60, 600])).toBe(false);
+  expect((await studio.act('frames.card', { card: CARD }, studio.student)).ok).toBe(false);
+});

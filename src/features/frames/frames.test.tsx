@@ -1,0 +1,122 @@
+import { jest } from '@jest/globals';
+import { fireEvent, waitFor } from '@testing-library/react';
+import { person, screen, server, show } from '../../../test-support/dom';
+import type { Seen } from '@/core/sight';
+import type { FramedPhoto } from './of-piece';
+
+/** Stands in for the worker: what it sees in the next picture. */
+let sees: Seen | null = null;
+const posted: { cards: unknown; faces: unknown }[] = [];
+class Looker {
+  onmessage: ((event: { data: unknown }) => void) | null = null;
+  onerror: (() => void) | null = null;
+  postMessage(request: { id: number; cards: unknown; faces: unknown }): void {
+    posted.push(request);
+    queueMicrotask(() => this.onmessage?.({ data: { id: request.id, seen: sees } }));
+  }
+}
+Object.assign(globalThis, { Worker: Looker });
+HTMLCanvasElement.prototype.getContext = jest.fn(() => ({
+  drawImage: () => {},
+  getImageData: () => ({ data: new Uint8ClampedArray(16), width: 2, height: 2 }),
+})) as never;
+
+const { facesFrom } = await import('./propose');
+const { FrameDialog } = await import('./components/FrameDialog');
+const { GreyCard } = await import('./components/GreyCard');
+
+const corners = (left: number, right: number) => ({
+  kind: 'corners' as const,
+  corners: [{ x: left, y: 0.8 }, { x: right, y: 0.8 }, { x: right, y: 0.2 }, { x: left, y: 0.2 }] as never, // prettier-ignore
+});
+const NO_GREY = { found: null, why: 'none' } as const;
+const seen = (...shapes: ReturnType<typeof corners>[]): Seen => ({
+  frames: shapes.map((shape) => ({ shape, edge: 1 })),
+  why: shapes.length > 0 ? null : 'nothing',
+  grey: NO_GREY,
+});
+
+test('as many frames as faces: one for two is divided, none is begun by hand, too many are said', () => {
+  const xs = (faces: number[], what: Seen | null) =>
+    facesFrom(what, faces).frames.map(({ face, shape }) => [face, shape.kind === 'corners' && shape.corners[0].x]); // prettier-ignore
+  expect(xs([1, 2], seen(corners(0.1, 0.4), corners(0.5, 0.9)))).toEqual([[1, 0.1], [2, 0.5]]); // prettier-ignore
+  const [first, second] = xs([1, 2], seen(corners(0.2, 0.6)));
+  expect([first, second]).toEqual([[1, 0.2], [2, expect.closeTo(0.4)]]); // prettier-ignore
+  expect(xs([1], null)).toEqual([[1, 0.3]]);
+  expect(facesFrom(null, [1]).words[0]).toMatch(/drag the corners/);
+  expect(facesFrom(seen(), [1]).words[0]).toMatch(/stands out/);
+  expect(facesFrom(seen(corners(0, 0.3), corners(0.4, 0.9)), [1]).words[0]).toMatch(/^2 things/);
+  const two = { ...seen(corners(0, 0.3)), grey: { found: null, why: 'two-that-disagree' } as const }; // prettier-ignore
+  expect(facesFrom(two, [1]).words.join()).toMatch(/disagree/);
+});
+
+const photo: FramedPhoto = { id: '0192c7cd-5baa-71a4-a619-90db87e81001', sha: 'a'.repeat(64), width: 400, height: 300, frames: [], grey: null, colours: [] }; // prettier-ignore
+const faces = [{ no: 1, label: 'Face', zones: [{ stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } }] }]; // prettier-ignore
+
+function open(card: number[] | null) {
+  const closed = jest.fn();
+  show(<FrameDialog photo={photo} faces={faces} card={card} code="K3RVT" onClose={closed} />);
+  fireEvent.load(screen.getByAltText('Picture of K3RVT'));
+  return closed;
+}
+const sentFrames = (sent: ReturnType<typeof server>) =>
+  sent.map(({ body }) => body.input as { frames: { guessed: boolean; shape: { corners: { x: number; y: number }[] } }[]; grey: unknown }); // prettier-ignore
+const ANSWER = { ok: true, data: { zones: 1, byGrey: true, why: null, before: {} } };
+
+test('what is found is accepted with one touch, and the card that was looked for is the studio’s', async () => {
+  sees = { ...seen(corners(0.3, 0.6)), grey: { found: { corners: [] as never, steps: [{ at: { x: 0.1, y: 0.1 }, seen: [0.1, 0.1, 0.1] }, { at: { x: 0.2, y: 0.1 }, seen: [0.5, 0.5, 0.5] }], card: [50, 90] } } }; // prettier-ignore
+  const sent = server(() => ANSWER);
+  const closed = open([50, 90]);
+  await screen.findByText('Colours will be measured by the grey card.');
+  expect(posted.at(-1)).toMatchObject({ cards: [[50, 90]], faces: 1 });
+  await person().click(screen.getByRole('button', { name: 'That is it' }));
+  await screen.findByText('Framed; colours of one zone measured');
+  const [told] = sentFrames(sent);
+  expect(told!.frames[0]).toMatchObject({ face: 1, guessed: true });
+  expect(told!.grey).toEqual([{ x: 0.1, y: 0.1 }, { x: 0.2, y: 0.1 }]); // prettier-ignore
+  expect(closed).toHaveBeenCalled();
+});
+
+test('a corner goes by arrow keys, and then the frame is a person’s; crossed sides cannot be kept', async () => {
+  sees = seen(corners(0.3, 0.6));
+  const sent = server(() => ANSWER);
+  open(null);
+  await screen.findByText(/has not said what its grey card is/);
+  const corner = screen.getByRole('button', { name: /^Face: foot left/ });
+  fireEvent.keyDown(corner, { key: 'ArrowLeft', shiftKey: true });
+  fireEvent.keyDown(corner, { key: 'ArrowDown' });
+  for (let i = 0; i < 40; i++) fireEvent.keyDown(screen.getByRole('button', { name: /^Face: rim left/ }), { key: 'ArrowRight', shiftKey: true }); // prettier-ignore
+  await screen.findByText(/cross/);
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'That is it' }).disabled).toBe(true);
+  for (let i = 0; i < 40; i++) fireEvent.keyDown(screen.getByRole('button', { name: /^Face: rim left/ }), { key: 'ArrowLeft', shiftKey: true }); // prettier-ignore
+  await person().click(screen.getByRole('button', { name: 'That is it' }));
+  await waitFor(() => expect(sentFrames(sent)).toHaveLength(1));
+  const [told] = sentFrames(sent);
+  expect(told!.frames[0]!.guessed).toBe(false);
+  expect(told!.frames[0]!.shape.corners[0]!.x).toBeCloseTo(0.28);
+  expect(told!.frames[0]!.shape.corners[0]!.y).toBeGreaterThan(0.8);
+});
+
+test('a refused frame is said, and stays as it was drawn', async () => {
+  sees = seen(corners(0.3, 0.6));
+  server(() => ({ ok: false, problem: { code: 'refused', message: 'The file of this picture is gone.' } })); // prettier-ignore
+  const closed = open(null);
+  await screen.findByText(/has not said/);
+  await person().click(screen.getByRole('button', { name: 'That is it' }));
+  await screen.findByText('The file of this picture is gone.');
+  expect(closed).not.toHaveBeenCalled();
+});
+
+test('the studio says its card by a touch or by number; nonsense is not sent', async () => {
+  const sent = server(() => ({ ok: true, data: null }));
+  const hand = person();
+  show(<GreyCard card={null} />);
+  const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Keep the card' });
+  expect(keep().disabled).toBe(true);
+  await hand.type(screen.getByLabelText(/Lightness of its steps/), '60, 30');
+  expect(keep().disabled).toBe(true);
+  await hand.click(screen.getByRole('button', { name: '30, 60, 90' }));
+  await hand.click(keep());
+  await waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]!.body.input).toEqual({ card: [30, 60, 90] });
+});
