@@ -48,6 +48,7 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'clinic.name',
     'clinic.open',
     'clinic.reopen',
+    'frames.set',
     'handing.collected',
     'lookagain.ask',
     'lookagain.drop',

@@ -39,7 +39,9 @@ export function ZoomPicture({
               ].map(({ stroke, width, opacity }) => (
                 <polygon
                   key={stroke}
-                  points={cut.outline.map(({ x, y }) => `${1000 * x},${1000 * cut.aspect * y}`).join(' ')}
+                  points={cut.outline
+                    .map(({ x, y }) => `${1000 * x},${1000 * cut.aspect * y}`)
+                    .join(' ')}
                   fill="none"
                   stroke={stroke}
                   strokeWidth={width}
