@@ -1,4 +1,4 @@
-import { wrongWith, type Shape, type Spot } from '../frame';
+import { wrongWith, type Corners, type Shape, type Spot } from '../frame';
 import { Field, reduced, type Raster } from './field';
 import { partedByGaps } from './gaps';
 import type { Card } from './cards';
@@ -33,7 +33,6 @@ export function look(
   raster: Raster,
   { cards, faces }: { cards: readonly Card[]; faces?: number },
 ): Seen {
-  // prettier-ignore
   const field = new Field(reduced(raster));
   const ground = groundOf(field);
   const found = ground === null ? [] : candidates(field, ground, faces);
@@ -79,6 +78,11 @@ function inReadingOrder(list: Candidate[]): FoundFrame[] {
   );
 }
 
+const cornersIn = ({ width, height }: Field, [a, b, c, d]: Quad): Corners['corners'] => {
+  const place = ({ x, y }: Point): Spot => ({ x: x / width, y: y / height });
+  return [place(a), place(b), place(c), place(d)];
+};
+
 const boxAround = (x: number, y: number, across: number, along: number): Quad => {
   const r = Math.min(across, along);
   return [{ x: x - r, y: y + r }, { x: x + r, y: y + r }, { x: x + r, y: y - r }, { x: x - r, y: y - r }]; // prettier-ignore
@@ -116,7 +120,7 @@ function framesOf(field: Field, ground: Ground, region: Region, part: boolean): 
     const quad: Quad = fine?.quad ?? one;
     const shape: Shape = {
       kind: 'corners',
-      corners: quad.map(({ x, y }) => ({ x: x / field.width, y: y / field.height })) as never,
+      corners: cornersIn(field, quad),
     };
     if (wrongWith(shape) !== null) return [];
     const ys = quad.map(({ y }) => y);

@@ -124,7 +124,6 @@ function strips(field: Field, patches: readonly Patch[]): Patch[][] {
         [{ x: a.x - dx, y: a.y - dy }, true],
         [{ x: b.x + dx, y: b.y + dy }, false],
       ] as const) {
-        // prettier-ignore
         const beyond = unseen(field, at, a);
         const strip = beyond === null ? [] : before ? [beyond, a, b] : [a, b, beyond];
         if (strip.length > 0 && rising(strip)) found.push(strip);
@@ -228,10 +227,9 @@ export function findGrey(
   const rated = strips(field, patches)
     .filter((strip) => !onFace(strip))
     .map((strip) => {
-      // prettier-ignore
       const fits = cards
-      .map((card) => ({ card, strain: strain(strip, card) }))
-      .sort((a, b) => a.strain - b.strain)[0];
+        .map((card) => ({ card, strain: strain(strip, card) }))
+        .sort((a, b) => a.strain - b.strain)[0];
       const card = fits !== undefined && fits.strain < STRAIN ? fits.card : null;
       return { strip, card, strain: card === null ? 1 : fits!.strain };
     });
@@ -240,7 +238,7 @@ export function findGrey(
     .filter(
       ({ strip, card }) =>
         card !== null || (strip.length > 2 && strip.every((one) => patches.includes(one))),
-    ) // prettier-ignore
+    )
     .sort(
       (a, b) =>
         Number(b.card !== null) - Number(a.card !== null) ||
@@ -256,8 +254,7 @@ export function findGrey(
       !one.strip.some((patch) => best.strip.includes(patch)) &&
       one.strip.some((patch, i) => patch.seen.some((v, c) => Math.abs(Math.log(v / best.strip[i]!.seen[c]!)) > DISAGREE)), // prettier-ignore
   );
-  if (rival !== undefined && best.strip.length > 2)
-    return { found: null, why: 'two-that-disagree' };
+  if (rival !== undefined) return { found: null, why: 'two-that-disagree' };
   const place = ({ x, y }: Point): Spot => ({ x: x / field.width, y: y / field.height });
   return {
     found: {

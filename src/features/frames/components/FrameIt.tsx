@@ -7,6 +7,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { hexOf } from '@/core/colour';
 import type { Card } from '@/core/sight';
+import { describeRegion, parseZoneKey } from '@/core/zones';
 import type { FaceZones, FramedPhoto } from '../of-piece';
 
 // Heavy, and wanted by few: loaded when it is asked for.
@@ -32,8 +33,8 @@ export function FrameIt({
   const known = photo.frames.length > 0;
   return (
     <Box sx={{ width: 150 }}>
-      {photo.colours.map((colour) => (
-        <Colour key={colour.zone} colour={colour} />
+      {inOrder(photo.colours).map((colour) => (
+        <Colour key={colour.zone} colour={colour} faces={faces} />
       ))}
       {edit && faces.length > 0 && (
         <Button
@@ -59,13 +60,28 @@ export function FrameIt({
   );
 }
 
+/** As the piece stands: face by face, from the rim down. */
+const inOrder = (colours: FramedPhoto['colours']): FramedPhoto['colours'] =>
+  colours
+    .map((colour) => ({ colour, at: parseZoneKey(colour.zone) }))
+    .sort(
+      (a, b) =>
+        (a.at?.face ?? 0) - (b.at?.face ?? 0) ||
+        (b.at?.stretch.from ?? 0) - (a.at?.stretch.from ?? 0),
+    ) // prettier-ignore
+    .map(({ colour }) => colour);
+
 /** A zone's colours as a strip by their shares; in numbers only where a grey told them. */
 function Colour({
-  colour: { lab, parts, variegation, byGrey },
+  colour: { zone, lab, parts, variegation, byGrey },
+  faces,
 }: {
   colour: FramedPhoto['colours'][number];
+  faces: readonly FaceZones[];
 }) {
-  // prettier-ignore
+  const place = parseZoneKey(zone);
+  const face = faces.length > 1 ? faces.find(({ no }) => no === place?.face)?.label : undefined;
+  const where = [face, place && describeRegion(place)].filter(Boolean).join(', ');
   const numbers = `L* ${lab[0].toFixed(0)} a* ${lab[1].toFixed(0)} b* ${lab[2].toFixed(0)}`;
   return (
     <Box sx={{ mt: 0.5 }}>
@@ -74,7 +90,8 @@ function Colour({
           <Box key={i} sx={{ flexGrow: part.share, bgcolor: hexOf(part.lab) }} />
         ))}
       </Box>
-      <Typography variant="caption" color="text.secondary">
+      <Typography variant="caption" color="text.secondary" component="p">
+        {where}:{' '}
         {byGrey
           ? `${numbers}${variegation >= 3 ? `, varies by ${variegation.toFixed(0)} ΔE` : ''}`
           : 'by eye, not measured'}
