@@ -185,11 +185,12 @@ export function FrameDrawing({
               box.current?.setPointerCapture?.(event.pointerId);
             }}
           >
-            <circle r={44} fill="transparent" />
+            {/* As large as a fingertip on a phone, where the picture is 280 pixels wide. */}
+            <circle r={handle.key.startsWith('grey') ? 46 : 80} fill="transparent" />
             {handle.key.startsWith('grey') ? (
               <rect x={-11} y={-11} width={22} height={22} fill="none" stroke="#fff" strokeWidth={4} paintOrder="stroke" style={{ filter: 'drop-shadow(0 0 2px #000)' }} /> // prettier-ignore
             ) : (
-              <circle r={13} fill="#fff" fillOpacity={0.35} stroke="#fff" strokeWidth={4} style={{ filter: 'drop-shadow(0 0 2px #000)' }} /> // prettier-ignore
+              <circle r={18} fill="#fff" fillOpacity={0.35} stroke="#fff" strokeWidth={4} style={{ filter: 'drop-shadow(0 0 2px #000)' }} /> // prettier-ignore
             )}
           </g>
         ))}
