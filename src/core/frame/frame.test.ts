@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { Matrix, solve } from 'ml-matrix';
-import { apply, areaOf, homographyOnto, inverse, onFace, onPicture, outlineOf, split, spotsOf, turned, within, wrongWith, zonesUnder, type Corners, type Ellipse, type Spot } from '.'; // prettier-ignore
+import { apply, areaOf, cutOf, homographyOnto, inverse, onFace, onPicture, outlineOf, split, spotsOf, turned, within, wrongWith, zonesUnder, type Corners, type Ellipse, type Spot } from '.'; // prettier-ignore
 import { ROUND, WHOLE } from '../zones';
 
 const UPRIGHT: Corners = {
@@ -174,4 +174,11 @@ test('crossed, bent, mirrored and tiny frames are refused in words; one on its s
   expect(wrongWith({ ...PLATE, along: 0.001 })).toMatch(/small/);
   expect(wrongWith(turned(UPRIGHT))).toBeNull();
   expect(turned(turned(turned(turned(UPRIGHT))))).toEqual(UPRIGHT);
+});
+
+test('a cut shows the zone and a little of its neighbours, and never more than the picture', () => {
+  const upper = cutOf(UPRIGHT, { stretch: { from: 0.5, to: 1 }, sector: ROUND }, 1.5);
+  expect(upper).toMatchObject({ x: 0.152, y: 0.052, width: 0.496, height: 0.496, aspect: 1.5 });
+  const large: Corners = { kind: 'corners', corners: [{ x: 0, y: 1 }, { x: 1, y: 1 }, { x: 1, y: 0 }, { x: 0, y: 0 }] }; // prettier-ignore
+  expect(cutOf(large, { stretch: WHOLE, sector: ROUND }, 1)).toMatchObject({ x: 0, y: 0, width: 1, height: 1 }); // prettier-ignore
 });
