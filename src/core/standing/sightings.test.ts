@@ -38,6 +38,11 @@ test('one tile dipped from both ends gives three sightings', () => {
   ]);
 });
 
+test('a sighting names the zone in which most of it lies', () => {
+  const zones = sightingsOf(piece()).map((one) => one.zone);
+  expect(zones).toEqual(['1|0-333|0-1000|all', '1|333-667|0-1000|all', '1|667-1000|0-1000|all']);
+});
+
 test('what is said of a zone overlays what is said of the piece', () => {
   const found = sightingsOf(
     piece({
