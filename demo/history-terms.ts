@@ -1,6 +1,7 @@
 /** What the demo’s history is made of. */
 import type { Atmosphere } from '../src/core/signs';
 import { EVERYWHERE, type Coat, type Face, type Layer } from '../src/core/zones';
+import type { Framing } from './frames';
 import type { Observation } from '../src/data/observations';
 import type { Scene } from './paint';
 import { type CoatSpec, type LotSpec, type PieceSpec } from './plan';
@@ -48,7 +49,7 @@ export type DemoHistory = {
   pieces: DemoPiece[];
   firings: DemoFiring[];
   observations: Observation[];
-  scenes: { pieceId: string; firingId: string; scene: Scene }[];
+  scenes: { pieceId: string; firingId: string; scene: Scene; framing: Framing }[];
 };
 
 export const slugify = (name: string): string => name.toLowerCase().replace(/ /g, '-');

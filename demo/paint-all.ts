@@ -1,20 +1,24 @@
 import { Worker } from 'node:worker_threads';
 import type { KeptPicture } from '../src/platform/objects';
 import type { Scene } from './paint';
+import type { MeasuredFrame, Framing } from './frames';
 
 const WORKER = new URL('./paint.worker.ts', import.meta.url).href;
 
 // Worker threads do not inherit the loader for TypeScript, so each starts it itself.
 const BOOT = `import('tsx/esm/api').then(({ tsImport }) => tsImport('${WORKER}', '${WORKER}'))`;
 
+/** A painted picture with the frames of its faces, where somebody framed it. */
+export type PaintedPicture = KeptPicture & { frames: MeasuredFrame[] };
+
 /** Paints scenes in worker threads and keeps the pictures; answers in the order of the scenes. */
 export async function paintAll(
-  scenes: readonly Scene[],
+  scenes: readonly { scene: Scene; framing: Framing | null }[],
   folder: string,
   threads: number,
   progress: (done: number) => void,
-): Promise<KeptPicture[]> {
-  const kept: KeptPicture[] = new Array(scenes.length);
+): Promise<PaintedPicture[]> {
+  const kept: PaintedPicture[] = new Array(scenes.length);
   let next = 0;
   let done = 0;
   await Promise.all(
@@ -29,10 +33,10 @@ export async function paintAll(
               return;
             }
             const index = next++;
-            worker.postMessage({ index, scene: scenes[index], folder });
+            worker.postMessage({ index, ...scenes[index], folder });
           };
-          worker.on('message', ({ index, sha, width, height }: KeptPicture & { index: number }) => {
-            kept[index] = { sha, width, height };
+          worker.on('message', ({ index, ...picture }: PaintedPicture & { index: number }) => {
+            kept[index] = picture;
             progress(++done);
             give();
           });

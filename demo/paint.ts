@@ -56,7 +56,7 @@ export type Box = { left: number; top: number; width: number; height: number };
 const GLOSS: Record<Surface, number> = { gloss: 0.62, satin: 0.22, matt: 0.05, dry: 0 };
 
 /** Where the faces of a piece stand on the table. */
-function boxesFor(count: number): Box[] {
+export function boxesFor(count: number): Box[] {
   const width = count === 1 ? 170 : count === 2 ? 144 : 104;
   const gap = count > 2 ? 10 : 18;
   const left = (WIDTH - count * width - (count - 1) * gap) / 2;
@@ -124,6 +124,9 @@ function greyCard(canvas: Canvas): void {
       for (let x = 18 + i * 30; x < 46 + i * 30; x++) canvas.set(x, y, grey, grey, grey);
   });
 }
+
+/** The middles of its steps, dark to light, as fractions of the picture. */
+export const GREY_STEPS = [0, 1, 2].map((i) => ({ x: (32 + i * 30) / WIDTH, y: 453 / HEIGHT }));
 
 const RIDGES = { from: 0.66, to: 0.8, count: 6 };
 

@@ -123,6 +123,7 @@ export function seeAndPaint(
   history.scenes.push({
     pieceId: piece.id,
     firingId: firing.id,
+    framing: { faces: piece.faces.map(({ no }) => no), zones },
     scene: {
       seed: 1000 + history.scenes.length * 7,
       speckle: piece.spec.body === 'drift' ? 1 : piece.spec.body === 'gantry' ? 0.5 : 0.06,

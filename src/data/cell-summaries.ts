@@ -1,10 +1,12 @@
 /** Sums cells up from their sightings. */
+import { apartIn, together, type PieceColour } from '@/core/colour';
 import { CONE_KNOWN } from '@/core/firing';
 import { cutOf, type Cut, type Shape } from '@/core/frame';
 import { summarise } from '@/core/standing';
 import { parseZoneKey } from '@/core/zones';
 import type { Row, Source } from './database';
 import { CHUNK } from './cells';
+import { coloursOfCells, freshenRepeats, NO_REPEATS, readRepeats } from './repeats';
 import { groupRows } from './rows';
 
 /** A cell of more pieces is summed up when it is next read, not while somebody saves. */
@@ -30,13 +32,21 @@ export async function summariseCells(src: Source, ids: readonly string[]): Promi
 
 /** Sums up the cells that were marked, each held while it is read. Cheap when there are none. */
 export async function freshen(src: Source): Promise<void> {
-  const ids: string[] = await src('cell').where({ stale: true }).pluck('id');
-  for (const id of ids)
+  await freshenRepeats(src);
+  const ids: string[] = await src('cell').where({ stale: true }).orderBy('id').pluck('id');
+  for (let i = 0; i < ids.length; i += AT_ONCE)
     await src.transaction(async (trx) => {
-      const held = await trx('cell').where({ id, stale: true }).forUpdate().first('id');
-      if (held !== undefined) await sumUp(trx, [id]);
+      const held: string[] = await trx('cell')
+        .whereIn('id', ids.slice(i, i + AT_ONCE))
+        .where({ stale: true })
+        .orderBy('id')
+        .forUpdate()
+        .pluck('id');
+      if (held.length > 0) await sumUp(trx, held);
     });
 }
+/** So few that nobody who saves waits long for one of them. */
+const AT_ONCE = 25;
 
 async function sumUp(src: Source, ids: readonly string[]): Promise<void> {
   for (let i = 0; i < ids.length; i += CHUNK) {
@@ -53,8 +63,14 @@ async function sumUp(src: Source, ids: readonly string[]): Promise<void> {
           .andOn('frame.face_no', 'sighting.face_no')
           .andOnNull('frame.removed_at');
       })
+      .leftJoin('face', function () {
+        this.on('face.piece_id', 'sighting.piece_id').andOn('face.no', 'sighting.face_no');
+      })
       .whereIn('sighting.cell_id', chunk)
-      .select('sighting.*', 'piece.code', 'photo.sha', 'photo.id as photo_id', 'photo.width', 'photo.height', 'frame.shape'); // prettier-ignore
+      .leftJoin('cell_picture', function () {
+        this.on('cell_picture.cell_id', 'sighting.cell_id').andOn('cell_picture.photo_id', 'photo.id');
+      })
+      .select('sighting.*', 'piece.code', 'photo.sha', 'photo.id as photo_id', 'photo.width', 'photo.height', 'frame.shape', 'frame.sharpness', 'face.kind as face_kind', 'cell_picture.at as chosen_at'); // prettier-ignore
     const byCell = groupRows(
       rows,
       (row) => row,
@@ -62,19 +78,40 @@ async function sumUp(src: Source, ids: readonly string[]): Promise<void> {
     );
     const empty = chunk.filter((id) => !byCell.has(id));
     if (empty.length > 0) await src('cell').whereIn('id', empty).delete();
+    // Only what is framed can be measured.
+    const framed = rows.some((row) => row.shape !== null);
+    const [colours, repeats] = framed
+      ? await Promise.all([coloursOfCells(src, [...byCell.keys()]), readRepeats(src)])
+      : [[], NO_REPEATS];
+    const colourOf = groupRows(
+      colours,
+      (one) => one,
+      ({ cellId }) => cellId,
+    );
     await writeSummaries(
       src,
-      [...byCell].map(([id, list]) => summaryRow(src, id, list)),
+      [...byCell].map(([id, list]) => summaryRow(src, id, list, colourOf.get(id) ?? [], apartIn(repeats))), // prettier-ignore
     );
   }
 }
 
-/** The best picture: one that is framed, so that the zone itself is seen; where the stack fills most of the piece, then of the one liked most, then seen last. */
+/** A picture of a slipped second face that nobody framed shows the first as well, whose cell it stands for already. */
+const ofAnother = (row: Row): boolean =>
+  row.shape === null && row.face_no > 1 && SLIPPED.has(row.face_kind);
+const SLIPPED: ReadonlySet<string> = new Set(['light-slip', 'dark-slip']);
+
+/**
+ * The picture that stands for a cell: the one somebody chose; of those that are framed, so that the zone itself is seen, the
+ * sharpest; else where the stack fills most of the piece, then of the one liked most, then seen last.
+ */
 function bestPicture(rows: readonly Row[]): { sha: string | null; code: string; cut: Cut | null } {
-  const sorted = [...rows].sort(
+  const sorted = rows.map((row) => (ofAnother(row) ? { ...row, sha: null, chosen_at: null } : row)).sort(
     (a, b) =>
+      Number(b.chosen_at !== null) - Number(a.chosen_at !== null) ||
       Number(b.sha !== null) - Number(a.sha !== null) ||
       Number(b.shape !== null) - Number(a.shape !== null) ||
+      // In steps: what the measure cannot tell apart is decided by the rest.
+      Math.round(20 * ((b.sharpness ?? 0) - (a.sharpness ?? 0))) ||
       Math.round(4 * (b.area - a.area)) ||
       (b.rating ?? 0) - (a.rating ?? 0) ||
       b.seen_at.getTime() - a.seen_at.getTime() ||
@@ -90,10 +127,18 @@ function bestPicture(rows: readonly Row[]): { sha: string | null; code: string; 
   return { sha: best.sha, code: best.code, cut };
 }
 
-function summaryRow(src: Source, id: string, rows: readonly Row[]): Row {
+function summaryRow(
+  src: Source,
+  id: string,
+  rows: readonly Row[],
+  colours: readonly PieceColour[],
+  apart: number,
+): Row {
+  const labs = new Map(colours.map((one) => [`${one.pieceId}/${one.firingId}`, one.lab]));
   const unique = new Map(rows.map((row) => [`${row.piece_id}/${row.firing_id}`, row]));
   const summary = summarise(
-    [...unique.values()].map((row) => ({
+    [...unique].map(([pair, row]) => ({
+      lab: labs.get(pair) ?? null,
       pieceId: row.piece_id,
       firingId: row.firing_id,
       seenAt: row.seen_at.toISOString(),
@@ -109,7 +154,9 @@ function summaryRow(src: Source, id: string, rows: readonly Row[]): Row {
       changes: row.changes,
       split: row.split,
     })),
+    apart,
   );
+  const colour = together(colours);
   const best = bestPicture(rows);
   return {
     id,
@@ -132,6 +179,7 @@ function summaryRow(src: Source, id: string, rows: readonly Row[]): Row {
     stale: false,
     photo_sha: best.sha,
     photo_cut: best.cut === null ? null : JSON.stringify(best.cut),
+    colour: colour === null ? null : JSON.stringify(colour),
     example_code: best.code,
     last_seen: new Date(summary.lastSeen),
     generation: Math.min(...rows.map((row) => row.generation as number)),
@@ -161,6 +209,7 @@ const SUMMARY_COLUMNS = [
   'stale',
   'photo_sha',
   'photo_cut',
+  'colour',
   'example_code',
   'last_seen',
   'generation',

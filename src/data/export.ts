@@ -20,6 +20,7 @@ export const TABLES_LEFT_OUT: Readonly<Record<string, string>> = {
   cell: 'follows from the observations',
   cell_coat: 'follows from the observations',
   sighting: 'follows from the observations',
+  repeats: 'follows from the colours in the pictures',
   migration_hold: 'the program’s own',
   knex_migrations: 'the program’s own',
   knex_migrations_lock: 'the program’s own',

@@ -11,6 +11,8 @@ export type Frame = {
   shape: Shape;
   /** As it was proposed, not moved by anybody. */
   guessed: boolean;
+  /** How sharp the face is in the picture, against others of the same piece; null where it was never measured. */
+  sharpness: number | null;
   colours: FramedColour[];
 };
 
@@ -41,6 +43,7 @@ export async function framesOf(src: Source, photoIds: readonly string[]): Promis
     face: row.face_no,
     shape: row.shape,
     guessed: Boolean(row.guessed),
+    sharpness: row.sharpness,
     colours: colours
       .filter((one) => one.frame_id === row.id)
       .map((one) => ({
@@ -72,12 +75,13 @@ export async function replaceFrames(
   await insertMany(
     src,
     'frame',
-    kept.map(({ id, face, shape, guessed }) => ({
+    kept.map(({ id, face, shape, guessed, sharpness }) => ({
       id,
       photo_id: photoId,
       face_no: face,
       shape: JSON.stringify(shape),
       guessed,
+      sharpness,
       method: frameMethod,
       set_by: by,
       at: now,

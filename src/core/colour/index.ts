@@ -2,4 +2,7 @@
 export * from './correction';
 export * from './difference';
 export * from './measure';
+export * from './repeats';
 export * from './spaces';
+export * from './together';
+export * from './words';

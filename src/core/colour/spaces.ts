@@ -66,20 +66,22 @@ export function reflectanceOf(lightness: number): number {
   return lightness > 8 ? ((lightness + 16) / 116) ** 3 : lightness / 903.2963;
 }
 
+/** OKLab of linear light, written into `out` from `at` on: as oklabOfLinear, without an object for each. */
+export function intoOklab(r: number, g: number, b: number, out: Float32Array, at: number): void {
+  const l = cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
+  const m = cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
+  const s = cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
+  out[at] = 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s;
+  out[at + 1] = 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s;
+  out[at + 2] = 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s;
+}
+const { cbrt } = Math;
+
 /** OKLab of every pixel of a picture of `channels` a pixel: three numbers a pixel. */
 export function oklabOfPixels(data: ArrayLike<number>, channels: number): Float32Array {
   const count = data.length / channels;
   const out = new Float32Array(count * 3);
-  for (let i = 0, p = 0; i < out.length; i += 3, p += channels) {
-    const r = LINEAR[data[p]!]!;
-    const g = LINEAR[data[p + 1]!]!;
-    const b = LINEAR[data[p + 2]!]!;
-    const l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
-    const m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
-    const s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
-    out[i] = 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s;
-    out[i + 1] = 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s;
-    out[i + 2] = 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s;
-  }
+  for (let i = 0, p = 0; i < out.length; i += 3, p += channels)
+    intoOklab(LINEAR[data[p]!]!, LINEAR[data[p + 1]!]!, LINEAR[data[p + 2]!]!, out, i);
   return out;
 }

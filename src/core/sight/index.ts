@@ -4,3 +4,4 @@ export * from './find';
 export * from './grey';
 export * from './colours';
 export * from './cards';
+export * from './sharpness';

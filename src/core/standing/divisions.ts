@@ -1,8 +1,9 @@
 /** What the pieces of a cell are divided about, and whether it matters. */
+import { apartIn, type Lab } from '../colour';
 import type { Surface, Opacity, Meeting } from '../signs';
 import { wilson } from '../statistics';
 import { tellApart, type Told } from './apart';
-import { plainColours } from './colours';
+import { coloursApart } from './colour-sides';
 
 /** One piece of a cell: all that was seen of it there, as one. */
 export type PieceView = {
@@ -11,6 +12,8 @@ export type PieceView = {
   surface: Surface | null;
   opacity: Opacity | null;
   colour: string | null;
+  /** Measured by a grey in its picture. */
+  lab?: Lab | null;
   met: Meeting | null;
   movementMm: number | null;
   signs: Map<string, { severity: number; wanted: boolean }>;
@@ -39,14 +42,19 @@ export const AGREED = 0.6;
 /** Among so many pieces a single one that differs is an exception, not a side. */
 const ENOUGH = 5;
 const NAMED = 12;
+/** How far measured colours lie apart that are two, where the studio’s repeats have not said it. */
+const UNKNOWN_APART = apartIn({ within: null, between: null });
 
-type Sides = Map<string, PieceView[]>;
+export type Sides = Map<string, PieceView[]>;
 
 /** Sides, most first; ties go to the one that sorts first. */
-const bySize = (sides: Sides): [value: string, own: PieceView[]][] =>
+export const bySize = (sides: Sides): [value: string, own: PieceView[]][] =>
   [...sides].sort((a, b) => b[1].length - a[1].length || (a[0] < b[0] ? -1 : 1));
 
-function sidesBy(views: readonly PieceView[], value: (view: PieceView) => string | null): Sides {
+export function sidesBy(
+  views: readonly PieceView[],
+  value: (view: PieceView) => string | null,
+): Sides {
   const sides: Sides = new Map();
   for (const view of views) {
     const said = value(view);
@@ -78,29 +86,8 @@ function byRun(views: readonly PieceView[]): Sides {
   );
 }
 
-/** Colours are one side as long as their words share a plain colour with another's of it. */
-function byColour(views: readonly PieceView[]): Sides {
-  const sets = sidesBy(views, ({ colour }) => {
-    const plain = colour === null ? [] : plainColours(colour);
-    return plain.length === 0 ? null : plain.join(' and ');
-  });
-  const groups: { colours: Set<string>; views: PieceView[] }[] = [];
-  for (const [words, own] of bySize(sets)) {
-    const colours = words.split(' and ');
-    const near = groups.filter((group) => colours.some((one) => group.colours.has(one)));
-    const joined = { colours: new Set(colours), views: [...own] };
-    for (const group of near) {
-      for (const one of group.colours) joined.colours.add(one);
-      for (const view of group.views) joined.views.push(view);
-      groups.splice(groups.indexOf(group), 1);
-    }
-    groups.push(joined);
-  }
-  return new Map(groups.map((group) => [[...group.colours].sort().join(' and '), group.views]));
-}
-
 /** Each thing that can divide, with its sides. */
-function questions(views: readonly PieceView[]): [about: string, sides: Sides][] {
+function questions(views: readonly PieceView[], apart: number): [about: string, sides: Sides][] {
   const marked = new Set<string>();
   for (const { signs } of views)
     for (const [sign, { severity, wanted }] of signs)
@@ -109,7 +96,7 @@ function questions(views: readonly PieceView[]): [about: string, sides: Sides][]
     ['surface', sidesBy(views, ({ surface }) => surface)],
     // Translucent lies between: it stands against neither.
     ['opacity', sidesBy(views, ({ opacity }) => (opacity === 'translucent' ? null : opacity))],
-    ['colour', byColour(views)],
+    ['colour', coloursApart(views, apart)],
     ['how the coats met', sidesBy(views, ({ met }) => met)],
     ['run', byRun(views)],
     ...[...marked]
@@ -149,13 +136,16 @@ function division(about: string, sorted: ReturnType<typeof bySize>, low: number)
 /** What was said of how it came out; a rating or a verdict alone is none of it. */
 export const speaks = (view: PieceView): boolean =>
   view.signs.size > 0 ||
-  [view.surface, view.opacity, view.colour, view.met, view.movementMm].some((one) => one !== null);
+  [view.surface, view.opacity, view.colour, view.lab ?? null, view.met, view.movementMm].some((one) => one !== null); // prettier-ignore
 
 /**
  * Everything the pieces are divided about, and in how many of those that say anything all is as
  * with most: `agreeing` of `speaking`, and the least share with which most agree about one thing.
  */
-export function divisionsOf(views: readonly PieceView[]): {
+export function divisionsOf(
+  views: readonly PieceView[],
+  apart = UNKNOWN_APART,
+): {
   divisions: Division[];
   speaking: number;
   agreeing: number;
@@ -165,7 +155,7 @@ export function divisionsOf(views: readonly PieceView[]): {
   const divisions: Division[] = [];
   const odd = new Set<PieceView>();
   let low = 1;
-  for (const [about, sides] of questions(views)) {
+  for (const [about, sides] of questions(views, apart)) {
     if (sides.size < 2) continue;
     const [most, ...others] = bySize(sides);
     const differ = others.flatMap(([, own]) => own);

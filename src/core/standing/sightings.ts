@@ -1,4 +1,5 @@
 import type { ConeKnown } from '../firing';
+import type { Lab } from '../colour';
 import { faceShare, hasRings } from '../designs';
 import { stateOf, voicesOf, type Changes, type Looks, type Seen } from '../looks';
 import {
@@ -75,7 +76,10 @@ export type Testimony = Pick<
   | 'coneKnown'
   | 'changes'
   | 'split'
->;
+> & {
+  /** Its colour there, where a grey in its picture told it. */
+  lab?: Lab | null;
+};
 
 /** A piece that went through a glaze firing before is not evidence for its stack as once fired. */
 export const isRefired = ({ generation }: Pick<Sighting, 'generation'>): boolean => generation > 1;

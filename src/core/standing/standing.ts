@@ -55,6 +55,7 @@ function pieceViews(sightings: readonly Testimony[]): PieceView[] {
       surface: one.surface ?? before?.surface ?? null,
       opacity: one.opacity ?? before?.opacity ?? null,
       colour: one.colour ?? before?.colour ?? null,
+      lab: one.lab ?? before?.lab ?? null,
       met: one.met ?? before?.met ?? null,
       movementMm: one.movementMm ?? before?.movementMm ?? null,
       signs: new Map(one.signs.map((sign) => [sign.sign, sign])),
@@ -115,13 +116,14 @@ const bySign = (signs: readonly string[]): { sign: string; pieces: number }[] =>
  * zones, looks or pictures. Settled: three or more pieces over two or more firings, of which at
  * least 60 % agree with 95 % (6 of 6, 10 of 11); what differs is named as an exception. Depends:
  * what divides them a recorded circumstance tells apart beyond chance. Contradictory: sides that
- * nothing recorded tells apart. Repeated: several that agree so far. The result does not depend
+ * nothing recorded tells apart. Repeated: several that agree so far. Measured colours further apart than `apart`
+ * (ΔE₀₀) are two. The result does not depend
  * on the order of the sightings; time grows in proportion to their number.
  */
-export function summarise(sightings: readonly Testimony[]): CellSummary {
+export function summarise(sightings: readonly Testimony[], apart?: number): CellSummary {
   const views = pieceViews(sightings);
   const firings = new Set(sightings.map((sighting) => sighting.firingId)).size;
-  const { divisions, speaking, agreeing, low } = divisionsOf(views);
+  const { divisions, speaking, agreeing, low } = divisionsOf(views, apart);
   const ratings = known(sightings.map(({ rating }) => rating));
   const knownBy = tally(sightings.map(({ coneKnown }) => coneKnown));
   return {

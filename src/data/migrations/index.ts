@@ -37,6 +37,7 @@ import * as widerCases from './0035-wider-cases';
 import * as useTests from './0036-use-tests';
 import * as kilnRoom from './0037-kiln-room';
 import * as frames from './0038-frames';
+import * as picturesChosen from './0039-pictures-chosen';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -80,6 +81,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0036-use-tests', ...useTests },
   { name: '0037-kiln-room', ...kilnRoom },
   { name: '0038-frames', ...frames },
+  { name: '0039-pictures-chosen', ...picturesChosen },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>

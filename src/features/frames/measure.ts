@@ -1,7 +1,7 @@
 /** Measures the zones of framed faces in a picture's pixels. */
 import { LINEAR, type Linear } from '@/core/colour';
 import type { Spot } from '@/core/frame';
-import { coloursUnder, correctionFrom, type Raster } from '@/core/sight';
+import { coloursUnder, correctionFrom, sharpnessOf, type Raster } from '@/core/sight';
 import { zoneKey, type Zone } from '@/core/zones';
 import type { FramedColour, NewFrame } from '@/data/frames';
 
@@ -46,7 +46,7 @@ export type Measurement = { frames: NewFrame[]; byGrey: boolean; why: string | n
 /** The colours of every zone of the framed faces, by the grey where there is one. */
 export function measured(
   picture: Raster,
-  frames: readonly Omit<NewFrame, 'colours'>[],
+  frames: readonly Omit<NewFrame, 'colours' | 'sharpness'>[],
   zones: readonly Zone[],
   grey: { steps: readonly Spot[] | null; card: readonly number[] | null },
 ): Measurement {
@@ -61,6 +61,7 @@ export function measured(
     why,
     frames: frames.map((frame) => ({
       ...frame,
+      sharpness: sharpnessOf(picture, frame.shape),
       colours: zones
         .filter(({ face }) => face === frame.face)
         .flatMap((zone): FramedColour[] => {

@@ -1,0 +1,1 @@
+import { emptyDatabase } from '../test-support/studio';

@@ -1,0 +1,11 @@
+import { demoHistory } from '../demo/history';
+import { framesIn } from '../demo/frames';
+import { paint, boxesFor } from '../demo/paint';
+import { sharpnessOf } from '../src/core/sight';
+const h = demoHistory(new Date());
+const some = h.scenes.slice(0, 60).map((s) => ({ px: paint(s.scene), f: s.framing }));
+let t = Date.now();
+for (const { px, f } of some) framesIn(px, f);
+console.log('warm', Date.now()-t); t = Date.now();
+for (const { px, f } of some) framesIn(px, f);
+console.log('again', Date.now()-t); t = Date.now();

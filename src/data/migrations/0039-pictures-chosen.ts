@@ -1,0 +1,23 @@
+import type { Knex } from 'knex';
+
+/**
+ * How sharp a face is in its picture, which picture somebody chose to stand for a cell, what colour a cell’s pieces are
+ * together, and how far the studio’s repeats lie apart.
+ */
+export async function up(db: Knex): Promise<void> {
+  await db.raw('ALTER TABLE frame ADD COLUMN sharpness FLOAT NULL');
+  // A cell comes and goes with what is said of its pieces; its id follows from what it is, and the choice stays.
+  await db.raw(`CREATE TABLE cell_picture (
+    cell_id CHAR(32) CHARACTER SET ascii NOT NULL PRIMARY KEY,
+    photo_id UUID NOT NULL REFERENCES photo (id),
+    chosen_by UUID NOT NULL REFERENCES person (id),
+    at DATETIME(3) NOT NULL
+  )`);
+  await db.raw('ALTER TABLE cell ADD COLUMN colour JSON NULL');
+  await db.raw(`CREATE TABLE repeats (
+    id TINYINT NOT NULL PRIMARY KEY CHECK (id = 1),
+    scatter JSON NOT NULL,
+    at DATETIME(3) NOT NULL
+  )`);
+  await db.raw('ALTER TABLE frame ADD KEY frame_at (at), ADD KEY frame_removed (removed_at)');
+}
