@@ -43,5 +43,5 @@ export async function keepFrames(
 ): Promise<void> {
   if (frames.length === 0) return;
   const grey = { steps: GREY_STEPS, card: GREY_CARD };
-  await replaceFrames(trx, photoId, { frames, grey, frameMethod: FRAME_METHOD, colourMethod: COLOUR_METHOD }, by, now); // prettier-ignore
+  await replaceFrames(trx, photoId, { frames, grey, unframed: false, frameMethod: FRAME_METHOD, colourMethod: COLOUR_METHOD }, by, now); // prettier-ignore
 }

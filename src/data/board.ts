@@ -1,4 +1,5 @@
 /** What the chart reads: cells, the pieces behind them, their pictures. */
+import type { TogetherColour } from '@/core/colour';
 import type { Cut } from '@/core/frame';
 import type { Addressed } from '@/core/axes';
 import type { ConeKnown } from '@/core/firing';
@@ -6,6 +7,7 @@ import type { Atmosphere } from '@/core/signs';
 import type { CellSummary } from '@/core/standing';
 import { freshen } from './cell-summaries';
 import type { Row, Source } from './database';
+import type { ZonePicture } from './zone-pictures';
 
 /** A cell as the chart shows it. */
 export type Cell = Omit<CellSummary, 'lastSeen'> & {
@@ -21,6 +23,8 @@ export type Cell = Omit<CellSummary, 'lastSeen'> & {
   photo: string | null;
   /** The part of it that shows this stack, where the picture is framed. */
   cut: Cut | null;
+  /** What its pieces’ colours are together, where a grey in their pictures told them. */
+  colour: TogetherColour | null;
   example: string | null;
   lastSeen: Date | null;
   /** Its pieces went through a glaze firing before: no evidence for the stack as once fired. */
@@ -43,6 +47,7 @@ export type BoardCell = Omit<
   | 'gone'
   | 'split'
   | 'divisions'
+  | 'colour'
   | 'lastSeen'
   | 'generation'
   | 'coneKnown'
@@ -104,6 +109,7 @@ const cell = (row: Row): Cell => ({
   gone: row.gone,
   split: row.split,
   divisions: row.divisions,
+  colour: row.colour,
   lastSeen: row.last_seen,
   generation: row.generation,
   coneKnown: row.cone_known,
@@ -150,6 +156,7 @@ export type Elsewhere = Pick<
   | 'base'
   | 'over'
   | 'photo'
+  | 'cut'
   | 'pieces'
   | 'surface'
 > & { body: string; bodyName: string };
@@ -172,7 +179,7 @@ export async function pairAnywhere(
     .limit(24)
     .select('cell.*', 'body.slug as body_slug', 'body.name as body_name');
   return rows.map((row) => {
-    const { id, slips, cone, coneKnown, atmosphere, photo, pieces, surface, ...pair } = cell(row);
+    const { id, slips, cone, coneKnown, atmosphere, photo, cut, pieces, surface, ...pair } = cell(row); // prettier-ignore
     return {
       id,
       slips,
@@ -180,6 +187,7 @@ export async function pairAnywhere(
       coneKnown,
       atmosphere,
       photo,
+      cut,
       pieces,
       surface,
       base: pair.base,
@@ -266,14 +274,19 @@ export async function cellsOfCoating(src: Source, slug: string, limit: number): 
 }
 
 /** For each coating a picture of it by itself where there is one, else under another, by slug. */
-export async function picturesOfCoatings(src: Source): Promise<Map<string, string>> {
+export async function picturesOfCoatings(src: Source): Promise<Map<string, ZonePicture>> {
   const rows: Row[] = await src('cell')
     .whereNotNull('photo_sha')
     .whereNotNull('base_slug')
     .where('depth', '<=', 2)
     .orderBy([{ column: 'depth', order: 'desc' }, { column: 'pieces' }])
-    .select('base_slug', 'photo_sha');
-  return new Map(rows.map((row) => [row.base_slug as string, row.photo_sha as string]));
+    .select('base_slug', 'photo_sha', 'photo_cut');
+  return new Map(
+    rows.map((row) => [
+      row.base_slug as string,
+      { sha: row.photo_sha as string, cut: row.photo_cut },
+    ]),
+  );
 }
 
 /** Cells that have these coats somewhere in their stack, in any order: what no base × over board can ask. */

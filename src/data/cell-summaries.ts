@@ -1,13 +1,12 @@
 /** Sums cells up from their sightings. */
 import { apartIn, together, type PieceColour } from '@/core/colour';
 import { CONE_KNOWN } from '@/core/firing';
-import { cutOf, type Cut, type Shape } from '@/core/frame';
 import { summarise } from '@/core/standing';
-import { parseZoneKey } from '@/core/zones';
 import type { Row, Source } from './database';
 import { CHUNK } from './cells';
 import { coloursOfCells, freshenRepeats, NO_REPEATS, readRepeats } from './repeats';
 import { groupRows } from './rows';
+import { bestPicture, sightingsInPictures } from './zone-pictures';
 
 /** A cell of more pieces is summed up when it is next read, not while somebody saves. */
 const LARGE = 400;
@@ -51,26 +50,7 @@ const AT_ONCE = 25;
 async function sumUp(src: Source, ids: readonly string[]): Promise<void> {
   for (let i = 0; i < ids.length; i += CHUNK) {
     const chunk = ids.slice(i, i + CHUNK);
-    const rows: Row[] = await src('sighting')
-      .join('piece', 'piece.id', 'sighting.piece_id')
-      .leftJoin('photo', function () {
-        this.on('photo.piece_id', 'sighting.piece_id')
-          .andOn('photo.firing_id', 'sighting.firing_id')
-          .andOnNull('photo.binned_at');
-      })
-      .leftJoin('frame', function () {
-        this.on('frame.photo_id', 'photo.id')
-          .andOn('frame.face_no', 'sighting.face_no')
-          .andOnNull('frame.removed_at');
-      })
-      .leftJoin('face', function () {
-        this.on('face.piece_id', 'sighting.piece_id').andOn('face.no', 'sighting.face_no');
-      })
-      .whereIn('sighting.cell_id', chunk)
-      .leftJoin('cell_picture', function () {
-        this.on('cell_picture.cell_id', 'sighting.cell_id').andOn('cell_picture.photo_id', 'photo.id');
-      })
-      .select('sighting.*', 'piece.code', 'photo.sha', 'photo.id as photo_id', 'photo.width', 'photo.height', 'frame.shape', 'frame.sharpness', 'face.kind as face_kind', 'cell_picture.at as chosen_at'); // prettier-ignore
+    const rows: Row[] = await sightingsInPictures(src).whereIn('sighting.cell_id', chunk);
     const byCell = groupRows(
       rows,
       (row) => row,
@@ -93,38 +73,6 @@ async function sumUp(src: Source, ids: readonly string[]): Promise<void> {
       [...byCell].map(([id, list]) => summaryRow(src, id, list, colourOf.get(id) ?? [], apartIn(repeats))), // prettier-ignore
     );
   }
-}
-
-/** A picture of a slipped second face that nobody framed shows the first as well, whose cell it stands for already. */
-const ofAnother = (row: Row): boolean =>
-  row.shape === null && row.face_no > 1 && SLIPPED.has(row.face_kind);
-const SLIPPED: ReadonlySet<string> = new Set(['light-slip', 'dark-slip']);
-
-/**
- * The picture that stands for a cell: the one somebody chose; of those that are framed, so that the zone itself is seen, the
- * sharpest; else where the stack fills most of the piece, then of the one liked most, then seen last.
- */
-function bestPicture(rows: readonly Row[]): { sha: string | null; code: string; cut: Cut | null } {
-  const sorted = rows.map((row) => (ofAnother(row) ? { ...row, sha: null, chosen_at: null } : row)).sort(
-    (a, b) =>
-      Number(b.chosen_at !== null) - Number(a.chosen_at !== null) ||
-      Number(b.sha !== null) - Number(a.sha !== null) ||
-      Number(b.shape !== null) - Number(a.shape !== null) ||
-      // In steps: what the measure cannot tell apart is decided by the rest.
-      Math.round(20 * ((b.sharpness ?? 0) - (a.sharpness ?? 0))) ||
-      Math.round(4 * (b.area - a.area)) ||
-      (b.rating ?? 0) - (a.rating ?? 0) ||
-      b.seen_at.getTime() - a.seen_at.getTime() ||
-      String(b.photo_id ?? '').localeCompare(String(a.photo_id ?? '')) ||
-      String(a.code).localeCompare(String(b.code)),
-  );
-  const best = sorted[0] as Row;
-  const place = best.zone === null ? null : parseZoneKey(best.zone);
-  const cut =
-    best.shape === null || place === null
-      ? null
-      : cutOf(best.shape as Shape, place, best.height / best.width);
-  return { sha: best.sha, code: best.code, cut };
 }
 
 function summaryRow(

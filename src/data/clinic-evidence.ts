@@ -2,6 +2,7 @@
 import type { FiringFaults, SeenStack } from '@/core/diagnosis';
 import { SECONDS, secondsTold } from '@/core/standing';
 import type { Row, Source } from './database';
+import type { ZonePicture } from './zone-pictures';
 
 /** A stack as the clinic reads it, with how it was written up. Its shelf is read for a load only. */
 export type Seen = SeenStack & { movementMm: number | null };
@@ -220,12 +221,14 @@ export async function tilesSeen(src: Source, questionId: string): Promise<TileZo
   }));
 }
 
+export type EffectSeen = ZonePicture & { code: string; pieceId: string; stackKey: string };
+
 /** Where an effect was seen and wanted: by sign, the cells with most pieces first, a few of each. */
 export async function effectsSeen(
   src: Source,
   signs: readonly string[],
-): Promise<Map<string, { code: string; pieceId: string; stackKey: string; sha: string | null }[]>> {
-  const found = new Map<string, { code: string; pieceId: string; stackKey: string; sha: string | null }[]>(); // prettier-ignore
+): Promise<Map<string, EffectSeen[]>> {
+  const found = new Map<string, EffectSeen[]>();
   await Promise.all(
     signs.map(async (sign) => {
       const rows: Row[] = await src('sighting')
@@ -236,7 +239,7 @@ export async function effectsSeen(
         .groupBy('cell.id')
         .orderByRaw('COUNT(*) DESC, cell.id')
         .limit(4)
-        .select('cell.stack_key', 'cell.photo_sha')
+        .select('cell.stack_key', 'cell.photo_sha', 'cell.photo_cut')
         .select(src.raw('MIN(piece.code) AS code'), src.raw('MIN(piece.id) AS piece_id'));
       found.set(
         sign,
@@ -245,6 +248,7 @@ export async function effectsSeen(
           pieceId: row.piece_id,
           stackKey: row.stack_key,
           sha: row.photo_sha,
+          cut: row.photo_cut,
         })),
       );
     }),

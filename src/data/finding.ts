@@ -1,4 +1,5 @@
 /** What the search field asks of the records: cells by what they show, anything by the words in its notes. */
+import type { Cut } from '@/core/frame';
 import type { Row, Source } from './database';
 
 export type CellAsked = {
@@ -32,6 +33,7 @@ export type CellFound = {
   colours: string[];
   pieces: number;
   photo: string | null;
+  cut: Cut | null;
 };
 
 /** Cells looked at, at most: the best known of what was asked for. */
@@ -106,6 +108,7 @@ export async function findCells(src: Source, asked: CellAsked): Promise<CellFoun
     colours: (typeof row.colours === 'string' ? JSON.parse(row.colours) : row.colours) ?? [],
     pieces: row.pieces,
     photo: row.photo_sha,
+    cut: row.photo_cut,
   }));
 }
 

@@ -3,6 +3,7 @@ import type { ZoneColour } from '@/core/colour';
 import type { Shape, Spot } from '@/core/frame';
 import { insertMany, type Row, type Source } from './database';
 import { newId } from './ids';
+import { photoOf, type Photo } from './photos';
 
 export type Frame = {
   id: string;
@@ -63,7 +64,7 @@ export type NewFrame = Omit<Frame, 'id' | 'photoId'>;
 export async function replaceFrames(
   src: Source,
   photoId: string,
-  { frames, grey, frameMethod, colourMethod }: { frames: readonly NewFrame[]; grey: PictureGrey | null; frameMethod: number; colourMethod: number }, // prettier-ignore
+  { frames, grey, unframed, frameMethod, colourMethod }: { frames: readonly NewFrame[]; grey: PictureGrey | null; unframed: boolean; frameMethod: number; colourMethod: number }, // prettier-ignore
   by: string,
   now: Date,
 ): Promise<void> {
@@ -108,7 +109,7 @@ export async function replaceFrames(
   );
   await src('photo')
     .where({ id: photoId })
-    .update({ grey: grey === null ? null : JSON.stringify(grey) });
+    .update({ grey: grey === null ? null : JSON.stringify(grey), unframed });
 }
 
 /** The studio's grey card: the lightness L* of its steps, dark to light; null where it has said none. */
@@ -131,3 +132,45 @@ export async function greysOf(
     .select('id', 'grey');
   return new Map(rows.map((row) => [row.id, row.grey]));
 }
+
+/** Pictures of pieces in which nobody has framed anything, nor said that there is nothing to frame. */
+const withoutFrame = (src: Source, ownerId: string | null) => {
+  const query = src('photo')
+    .join('piece', 'piece.id', 'photo.piece_id')
+    .whereNotNull('photo.firing_id')
+    .where('photo.unframed', false)
+    .whereNull('photo.binned_at')
+    .whereNull('piece.binned_at')
+    .whereNot('piece.key_known', 'lost')
+    .whereNotExists(
+      src('frame')
+        .whereRaw('frame.photo_id = photo.id')
+        .whereNull('frame.removed_at')
+        .select(src.raw('1')),
+    );
+  return ownerId === null ? query : query.where('piece.owner_id', ownerId);
+};
+
+export const countUnframed = (src: Source, ownerId: string | null) => withoutFrame(src, ownerId).count({ n: '*' }); // prettier-ignore
+
+/** The newest of them. @param ownerId only of this person’s pieces; null for all. */
+export async function unframedPhotos(
+  src: Source,
+  ownerId: string | null,
+  limit: number,
+): Promise<{ photos: Photo[]; all: number }> {
+  const [rows, [count]] = await Promise.all([
+    withoutFrame(src, ownerId)
+      .orderBy([
+        { column: 'photo.created_at', order: 'desc' },
+        { column: 'photo.id', order: 'desc' },
+      ]) // prettier-ignore
+      .limit(limit)
+      .select('photo.*') as Promise<Row[]>,
+    countUnframed(src, ownerId) as Promise<Row[]>,
+  ]);
+  return { photos: rows.map(photoOf), all: Number(count!.n) };
+}
+
+export const saidUnframed = async (src: Source, photoId: string): Promise<boolean> =>
+  Boolean((await src('photo').where({ id: photoId }).first('unframed'))?.unframed);

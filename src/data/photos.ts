@@ -12,7 +12,7 @@ export type Photo = {
 
 export type NewPhoto = Omit<Photo, 'createdAt'> & { originalName: string };
 
-const photo = (row: Row): Photo => ({
+export const photoOf = (row: Row): Photo => ({
   id: row.id,
   sha: row.sha,
   width: row.width,
@@ -60,19 +60,19 @@ export async function listPhotos(
   if (filter.pieceIds) query.whereIn('piece_id', filter.pieceIds);
   if (filter.firingId !== undefined) query.where('firing_id', filter.firingId);
   if (filter.sha !== undefined) query.where('sha', filter.sha);
-  return (await query).map(photo);
+  return (await query).map(photoOf);
 }
 
 export async function findPhoto(src: Source, id: string): Promise<Photo | null> {
   const row = await src('photo').where({ id }).whereNull('binned_at').first();
-  return row === undefined ? null : photo(row);
+  return row === undefined ? null : photoOf(row);
 }
 
 export async function binPhoto(src: Source, id: string, at: Date | null): Promise<Photo | null> {
   const row = await src('photo').where({ id }).first();
   if (row === undefined) return null;
   await src('photo').where({ id }).update({ binned_at: at });
-  return photo(row);
+  return photoOf(row);
 }
 
 /** The same picture of the same piece and firing, also one that was put away. */

@@ -1,6 +1,7 @@
 import { codesFrom } from '@/core/codes';
 import type { Units } from '@/core/units';
 import type { Row, Source } from './database';
+import { countUnframed } from './frames';
 
 export type Studio = {
   name: string;
@@ -74,7 +75,10 @@ export const isBeginning = (has: { bodies: number; coatings: number; kilns: numb
 export async function countStore(
   src: Source,
 ): Promise<
-  Record<'bodies' | 'coatings' | 'kilns' | 'doubted' | 'due' | 'again' | 'untyped' | 'lost', number>
+  Record<
+    'bodies' | 'coatings' | 'kilns' | 'doubted' | 'due' | 'again' | 'untyped' | 'lost' | 'unframed',
+    number
+  >
 > {
   const count = (table: string) => src(table).count('*');
   const row = (await src
@@ -89,6 +93,7 @@ export async function countStore(
         .whereRaw('due_on <= CURDATE() + INTERVAL 1 DAY'),
       lost: count('piece').where({ key_known: 'lost' }).whereNull('binned_at'),
       untyped: count('sound').whereNull('words_at').whereNull('binned_at'),
+      unframed: countUnframed(src, null),
     })
     .first()) as Row;
   return {
@@ -100,5 +105,6 @@ export async function countStore(
     again: Number(row.again),
     lost: Number(row.lost),
     untyped: Number(row.untyped),
+    unframed: Number(row.unframed),
   };
 }

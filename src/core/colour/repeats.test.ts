@@ -106,8 +106,8 @@ describe('pieces together', () => {
     expect(all.lab).toEqual([50, 2, 0]);
     expect(all.parts).toEqual([{ lab: [50, 2, 0], share: 1 }]);
     expect(all).toMatchObject({ pieces: 3, firings: 2 });
-    expect(all.furthest).toBeCloseTo(deltaE([90, 4, 0], [50, 2, 0]), 9);
-    expect(all.scatter).toBeCloseTo(deltaE([40, 0, 0], [50, 2, 0]), 9);
+    expect(all.furthest).toBeCloseTo(deltaE([90, 4, 0], [40, 0, 0]), 9);
+    expect(all.scatter).toBeCloseTo(deltaE([90, 4, 0], [50, 2, 0]), 9);
   });
   test('one alone scatters by nothing that is known; none is nothing', () => {
     expect(together([piece(1, [40, 0, 0])])).toMatchObject({ scatter: null, furthest: null });

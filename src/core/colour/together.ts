@@ -16,9 +16,9 @@ export type TogetherColour = {
   parts: readonly { lab: Lab; share: number }[];
   pieces: number;
   firings: number;
-  /** How far pieces lie from the middle, ΔE₀₀, half of them nearer; null of one alone. */
+  /** How far two of them lie apart, ΔE₀₀, half of the pairs nearer; null of one alone. */
   scatter: number | null;
-  /** How far the one that lies furthest does. */
+  /** How far the two furthest do. */
   furthest: number | null;
 };
 
@@ -36,19 +36,25 @@ export const middleLab = (labs: readonly Lab[]): Lab => [
   middleOf(labs.map(([, , b]) => b)),
 ];
 
+/** Of so many the pairs are looked at: their number grows with the square. */
+const PAIRED = 40;
+
 /** What pieces are together; null of none. Each piece once in each firing it came out of. */
 export function together(colours: readonly PieceColour[]): TogetherColour | null {
   if (colours.length === 0) return null;
   const lab = middleLab(colours.map((one) => one.lab));
   const far = colours.map((one) => deltaE(one.lab, lab));
   const nearest = far.indexOf(Math.min(...far));
-  const alone = colours.length === 1;
+  const some = colours.slice(0, PAIRED);
+  const pairs = some.flatMap((one, i) =>
+    some.slice(i + 1).map((other) => deltaE(one.lab, other.lab)),
+  );
   return {
     lab,
     parts: colours[nearest]!.parts,
     pieces: new Set(colours.map(({ pieceId }) => pieceId)).size,
     firings: new Set(colours.map(({ firingId }) => firingId)).size,
-    scatter: alone ? null : middleOf(far),
-    furthest: alone ? null : Math.max(...far),
+    scatter: pairs.length === 0 ? null : middleOf(pairs),
+    furthest: pairs.length === 0 ? null : Math.max(...pairs),
   };
 }

@@ -6,6 +6,8 @@ import type { Knex } from 'knex';
  */
 export async function up(db: Knex): Promise<void> {
   await db.raw('ALTER TABLE frame ADD COLUMN sharpness FLOAT NULL');
+  // Somebody looked and found nothing to frame in it: it is not asked about again.
+  await db.raw('ALTER TABLE photo ADD COLUMN unframed BOOLEAN NOT NULL DEFAULT FALSE');
   // A cell comes and goes with what is said of its pieces; its id follows from what it is, and the choice stays.
   await db.raw(`CREATE TABLE cell_picture (
     cell_id CHAR(32) CHARACTER SET ascii NOT NULL PRIMARY KEY,

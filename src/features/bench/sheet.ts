@@ -15,6 +15,7 @@ import { today } from '@/ui/time';
 import { flagLines } from '../pieces/rooms/FlagLines';
 import { ripeLines, stockLines } from '../questions/rooms/QuestionLines';
 import { dueLookLines } from '../lookagain/rooms/DueLookLines';
+import { frameLines } from '../frames/rooms/FrameLines';
 import { keyLines } from '../keys/rooms/KeyLines';
 import { soundLines } from '../sounds/rooms/SoundLines';
 import { dueLines } from '../usetests/rooms/DueLines';
@@ -56,6 +57,7 @@ export async function daySheet(db: Database, studio: Studio, person: Person): Pr
       ...doubtLines(has.doubted),
       ...soundLines(has.untyped),
       ...keyLines(has.lost),
+      ...frameLines(has.unframed),
     ],
     waiting,
     planned: plannedLines(planned),

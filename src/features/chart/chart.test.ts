@@ -32,6 +32,7 @@ const cell = (base: string | null, over: string | null, rest: Partial<Cell> = {}
   refired: false,
   photo: null,
   cut: null,
+  colour: null,
   example: null,
   lastSeen: null,
   generation: 1,

@@ -1,5 +1,7 @@
 /** The zoom into one position of the board. */
+import type { PieceColour, Repeats } from '@/core/colour';
 import { firedCautions } from '@/core/chemistry';
+import type { Cut } from '@/core/frame';
 import {
   describeRegion,
   describeZone,
@@ -25,7 +27,8 @@ import type { Source } from '@/data/database';
 import { listFirings, type Firing } from '@/data/firings';
 import { keepRead } from '@/data/kept';
 import { facesOf, layersOf } from '@/data/layers';
-import { listPhotos } from '@/data/photos';
+import { coloursOfCells, NO_REPEATS, readRepeats } from '@/data/repeats';
+import { picturesOfCells } from '@/data/zone-pictures';
 import { keptBodies, keptCoatings } from './lists';
 
 /** What may be seen of a firing through a share link: no notes. */
@@ -41,7 +44,9 @@ type AnyPiece = CellPiece & {
   what: string;
   /** What else its picture shows. */
   besides: string[];
-  photos: { sha: string }[];
+  photos: { id: string; sha: string; cut: Cut | null }[];
+  /** What colour it has there, where a grey in its picture told it. */
+  measured: Pick<PieceColour, 'lab' | 'parts'> | null;
   firing: ZoomFiring | null;
 };
 export type ZoomPiece = Omit<AnyPiece, 'ownerId' | 'shown'> & {
@@ -54,6 +59,8 @@ export type AnyZoom = {
   pieces: AnyPiece[];
   /** What to beware of in its coats. */
   cautions: string[];
+  /** How far this studio’s repeats lie apart in colour. */
+  repeats: Repeats;
 };
 export type Zoom = Omit<AnyZoom, 'pieces'> & {
   pieces: ZoomPiece[];
@@ -122,16 +129,16 @@ export async function readZoom(src: Source, board: BoardOf, of: ZoomOf): Promise
   const cells = await ('cell' in of
     ? cellOnBoard(src, board, of.cell)
     : cellsAt(src, board, of.base, of.over));
-  if (cells.length === 0) return { cells: [], pieces: [], cautions: [] };
-  const seen = await piecesOfCells(
-    src,
-    cells.map(({ id }) => id),
-  );
+  if (cells.length === 0) return { cells: [], pieces: [], cautions: [], repeats: NO_REPEATS };
+  const cellIds = cells.map(({ id }) => id);
+  const seen = await piecesOfCells(src, cellIds);
   const ids = [...new Set(seen.map((one) => one.pieceId))];
-  const [faces, layers, photos, firings, coatings, bodies] = await Promise.all([
+  const [faces, layers, pictures, colours, repeats, firings, coatings, bodies] = await Promise.all([
     facesOf(src, ids),
     layersOf(src, ids, ['done']),
-    listPhotos(src, { pieceIds: ids }),
+    picturesOfCells(src, cellIds),
+    coloursOfCells(src, cellIds),
+    readRepeats(src),
     listFirings(src, { ids: [...new Set(seen.map((one) => one.firingId))] }),
     keptCoatings(src),
     keptBodies(src),
@@ -149,11 +156,9 @@ export async function readZoom(src: Source, board: BoardOf, of: ZoomOf): Promise
       ],
     ),
   );
-  const pictures = new Map<string, { sha: string }[]>();
-  for (const { pieceId, firingId, sha } of photos) {
-    const at = `${pieceId}/${firingId}`;
-    pictures.set(at, [...(pictures.get(at) ?? []), { sha }]);
-  }
+  const at = (of: { cellId: string; pieceId: string; firingId: string }): string =>
+    `${of.cellId}/${of.pieceId}/${of.firingId}`;
+  const measured = new Map(colours.map((one) => [at(one), { lab: one.lab, parts: one.parts }]));
   // Tiles of one lot bear the same: what is where on them is worked out once.
   const borne = new Map<string, ReturnType<typeof zonesBearing>>();
   const bearing = ({
@@ -180,10 +185,12 @@ export async function readZoom(src: Source, board: BoardOf, of: ZoomOf): Promise
   return {
     cautions: firedCautions(used.flatMap(cautions)),
     cells,
+    repeats,
     pieces: seen.map((one) => ({
       ...one,
       ...whereabouts(faces.get(one.pieceId) ?? [], bearing(one), names),
-      photos: pictures.get(`${one.pieceId}/${one.firingId}`) ?? [],
+      photos: pictures.get(at(one)) ?? [],
+      measured: measured.get(at(one)) ?? null,
       firing: byFiring.get(one.firingId) ?? null,
     })),
   };

@@ -1,6 +1,7 @@
 import {
   complaintOf,
   sharedComplaints,
+  stackParts,
   toldBySurface,
   type Confirmed,
   type Disagreed,
@@ -14,6 +15,7 @@ import type { Source } from '@/data/database';
 import { listFirings } from '@/data/firings';
 import { keepRead } from '@/data/kept';
 import { listPhotos } from '@/data/photos';
+import { picturesOfStack, type ZonePicture } from '@/data/zone-pictures';
 import { listQuestions } from '@/data/questions';
 import { firingTitle } from '@/core/firing';
 import { keptCoatings } from './kept';
@@ -58,7 +60,9 @@ export type CaseView = {
   /** Over what the studio’s records are counted; null where they have nothing of it. */
   over: { among: Among; over: string } | null;
   /** The nearest clean pieces of the same coats, with what is otherwise. */
-  contrasts: { code: string; sha: string | null; differs: string[] }[];
+  contrasts: (ZonePicture & { code: string; differs: string[] })[];
+  /** The piece itself beside them: its own stack, where its picture is framed. */
+  itself: ZonePicture;
   /** The question that it waits for, and which test that is. */
   test: { no: number; tiles: number; seen: number; fact: string | null } | null;
 };
@@ -83,12 +87,18 @@ export async function caseView(
     saidOfCauses(src),
     one.questionId === null ? [] : listQuestions(src, { id: one.questionId }),
   ]);
-  const [contrasts, outcome] = await Promise.all([
-    shownContrasts(src, one, evidence.contrasts),
+  const stack = evidence.place?.stack ?? null;
+  const isIt = (key: string): boolean => stackParts(key).stack === stack;
+  const [contrasts, own, outcome] = await Promise.all([
+    shownContrasts(src, one, evidence.contrasts, isIt),
+    pieceId === null || firingId === null || stack === null
+      ? new Map<string, ZonePicture>()
+      : picturesOfStack(src, [{ pieceId, firingId }], isIt),
     question === undefined ? [] : outcomeTold(src, one, question, evidence),
   ]);
   return {
     contrasts,
+    itself: own.get(`${pieceId}/${firingId}`) ?? { sha: photos[0]?.sha ?? null, cut: null },
     place: evidence.place,
     one: {
       id: one.id,

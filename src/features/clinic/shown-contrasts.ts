@@ -3,6 +3,7 @@ import type { Contrast } from '@/core/diagnosis';
 import { circumstancesIn } from '@/data/clinic-evidence';
 import type { Source } from '@/data/database';
 import { listPhotos } from '@/data/photos';
+import { picturesOfStack } from '@/data/zone-pictures';
 import { listPieces } from '@/data/pieces';
 import type { CaseView } from './queries';
 
@@ -34,14 +35,16 @@ export async function shownContrasts(
   src: Source,
   of: { pieceId: string | null; firingId: string | null },
   contrasts: readonly Contrast[],
+  isIt: (stackKey: string) => boolean,
 ): Promise<CaseView['contrasts']> {
   if (contrasts.length === 0 || of.pieceId === null || of.firingId === null) return [];
   const own = { pieceId: of.pieceId, firingId: of.firingId };
   const ids = contrasts.map(({ pieceId }) => pieceId);
-  const [pieces, photos, circumstances] = await Promise.all([
+  const [pieces, photos, circumstances, zones] = await Promise.all([
     listPieces(src, { ids }),
     listPhotos(src, { pieceIds: ids }),
     circumstancesIn(src, [own, ...contrasts]),
+    picturesOfStack(src, contrasts, isIt),
   ]);
   const known = (one: { pieceId: string; firingId: string }) =>
     circumstances.get(`${one.pieceId}/${one.firingId}`) ?? {};
@@ -53,7 +56,7 @@ export async function shownContrasts(
     return [
       {
         code: piece.code,
-        sha: photo?.sha ?? null,
+        ...(zones.get(`${pieceId}/${firingId}`) ?? { sha: photo?.sha ?? null, cut: null }),
         differs: [
           ...differs.map((name) => OTHERWISE[name]),
           ...otherwise(known({ pieceId, firingId }), known(own)),

@@ -19,6 +19,17 @@ export const setFramesSchema = z.object({
     .refine((list) => new Set(list.map(({ face }) => face)).size === list.length, 'Each face has one frame.'), // prettier-ignore
   /** The middles of the grey card's steps, dark to light; null where there is none in the picture. */
   grey: z.array(spotSchema).min(1).max(MOST_STEPS).nullable(),
+  /** There is nothing to frame in it: it is not asked about again. */
+  nothing: z.boolean().default(false),
+});
+
+export const MOST_PICTURES = 24;
+export const setManySchema = z.object({
+  pictures: z
+    .array(setFramesSchema)
+    .min(1)
+    .max(MOST_PICTURES)
+    .refine((list) => new Set(list.map(({ photoId }) => photoId)).size === list.length, 'Each picture once.'), // prettier-ignore
 });
 
 type Before = z.input<typeof setFramesSchema>;
@@ -31,6 +42,11 @@ const putFrames = contract('frames.set', setFramesSchema, answers<Measured & { b
 /** Says where the faces of a piece lie in a picture; taken back by what was said before. */
 export const setFrames = undoneBy(putFrames, putFrames, (_, { before }) => before);
 
+const putMany = contract('frames.set-many', setManySchema, answers<{ framed: number; measured: number; before: { pictures: Before[] } }>()); // prettier-ignore
+
+/** The same for many pictures as one act. */
+export const setManyFrames = undoneBy(putMany, putMany, (_, { before }) => before);
+
 export const greyCardSchema = z.object({
   card: z
     .array(z.number().min(3).max(99))
@@ -40,3 +56,16 @@ export const greyCardSchema = z.object({
 
 /** The steps of the studio's grey card, by their lightness L*; none for “we have no card”. */
 export const sayCard = contract('frames.card', greyCardSchema);
+
+export const standsSchema = z.object({
+  /** The cell’s id as it follows from what it is. */
+  cellId: z.string().regex(/^[0-9a-f]{32}$/),
+  /** Null: the best of its pictures, by itself. */
+  photoId: z.uuid().nullable(),
+});
+type Stands = z.input<typeof standsSchema>;
+
+const putStands = contract('frames.stands', standsSchema, answers<{ before: Stands }>());
+
+/** Lets a picture stand for a cell of the chart; taken back by what stood before. */
+export const letStand = undoneBy(putStands, putStands, (_, { before }) => before);

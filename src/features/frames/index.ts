@@ -1,4 +1,6 @@
 /** Frames: where a piece lies in its pictures, and the colours that follow. */
+export { CellColour, ColourStrip, labWords } from './components/CellColour';
+export { FrameHere } from './components/FrameHere';
 export { FrameIt } from './components/FrameIt';
 export { GreyCard } from './components/GreyCard';
 export { facesToFrame, type FramedPhoto } from './of-piece';

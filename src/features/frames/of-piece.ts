@@ -40,3 +40,6 @@ export function facesToFrame(
         .map(({ stretch, sector }) => ({ stretch, sector })),
     }));
 }
+
+/** A picture to be framed, with the faces it can show. */
+export type ToFrame = { photo: FramedPhoto; faces: FaceZones[]; code: string };

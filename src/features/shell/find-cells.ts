@@ -84,6 +84,7 @@ export async function cellsFor(
         detail: `${body?.name ?? ''}${cell.slips === '' ? '' : ' with slip'}, ${coneWords({ known: cell.coneKnown as ConeKnown, band: cell.cone })}, ${cell.atmosphere}: ${shown.join(', ')}`,
         href: `/chart?${query.toString()}`,
         photo: cell.photo,
+        cut: cell.cut,
       };
     });
 }

@@ -1,4 +1,5 @@
 /** What the search finds of each kind: pieces by code or mark, names, firings, anything by its words. */
+import type { Cut } from '@/core/frame';
 import { nearCodes, readCode } from '@/core/codes';
 import { formatCone } from '@/core/cones';
 import type { Asked, Named } from '@/core/finding';
@@ -20,6 +21,8 @@ export type Found = {
   detail: string;
   href: string;
   photo?: string | null;
+  /** The part of it that is meant. */
+  cut?: Cut | null;
 };
 
 export const pieceFound = (piece: PieceSummary, detail: string): Found => ({

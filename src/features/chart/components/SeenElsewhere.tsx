@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { coneWords } from '@/core/firing';
 import { count } from '@/core/units';
 import type { Elsewhere } from '@/data/board';
-import { Picture } from '@/ui/Picture';
+import { ZonePicture } from '@/ui/ZonePicture';
 import type { Zoom } from '../zoom';
 import { groundWords, pairWords } from '../words';
 
@@ -47,7 +47,7 @@ export function SeenElsewhere({
               '&:focus-visible': { outline: '3px solid' },
             }}
           >
-            <Picture sha={one.photo} alt="" share={share} />
+            <ZonePicture sha={one.photo} cut={one.cut} alt="" share={share} />
             <Typography variant="body2" sx={{ fontWeight: 650, lineHeight: 1.25 }}>
               {one.bodyName}
               {one.slips === '' ? '' : `, ${groundWords(one.slips, name)}`}

@@ -21,10 +21,15 @@ import { pairWords, placeWords, type Place } from '../words';
 import type { Pair } from '../board';
 import { CellHead } from './CellHead';
 import { ZoomPiece } from './ZoomPiece';
+import { Stands } from './Stands';
 import { SeenElsewhere } from './SeenElsewhere';
 import type { Elsewhere } from '@/data/board';
 
 const ZoomPicture = dynamic(() => import('./ZoomPicture').then((module) => module.ZoomPicture), {
+  ssr: false,
+});
+
+const CellColour = dynamic(() => import('../../frames').then((module) => module.CellColour), {
   ssr: false,
 });
 
@@ -54,6 +59,8 @@ export function ZoomPanel(props: Props) {
   const [zoom, setZoom] = useState<Zoom | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [picture, setPicture] = useState<string | null>(null);
+  /** Read again when something here was changed. */
+  const [again, setAgain] = useState(0);
   const name = (slug: string): string => props.names[slug] ?? slug;
   const pair = 'cell' in at ? at.words : pairWords(name(base), over === null ? null : name(over));
   useEffect(() => {
@@ -76,10 +83,10 @@ export function ZoomPanel(props: Props) {
     return () => {
       current = false;
     };
-  }, [base, over, cell, chosen.body, chosen.cone, chosen.atmosphere, chosen.slips, props.share]);
+  }, [again, base, over, cell, chosen.body, chosen.cone, chosen.atmosphere, chosen.slips, props.share]); // prettier-ignore
   const pictures =
     zoom?.pieces.flatMap((piece) =>
-      piece.photos.map((photo) => ({ sha: photo.sha, code: piece.code })),
+      piece.photos.map((photo) => ({ ...photo, code: piece.code, cellId: piece.cellId })),
     ) ?? [];
   const shown =
     pictures.find((one) => one.sha === picture) ??
@@ -177,7 +184,14 @@ export function ZoomPanel(props: Props) {
           <ZoomPicture
             src={pictureUrl(shown.sha, 'large', props.share)}
             alt={`${pair}, piece ${shown.code}`}
-            cut={shown.sha === zoom?.cells[0]?.photo ? (zoom?.cells[0]?.cut ?? null) : null}
+            cut={shown.cut}
+          />
+        )}
+        {shown && props.mayMake && zoom !== null && (
+          <Stands
+            picture={shown}
+            stands={zoom.cells.find(({ id }) => id === shown.cellId)?.photo === shown.sha}
+            onDone={() => setAgain((times) => times + 1)}
           />
         )}
         {pictures.length > 1 && (
@@ -226,6 +240,7 @@ export function ZoomPanel(props: Props) {
               name={nameIn(props.names)}
               codes={new Map(zoom.pieces.map(({ pieceId, code }) => [pieceId, code]))}
             />
+            {cell.colour !== null && <CellColour colour={cell.colour} repeats={zoom.repeats} />}
             {zoom.pieces
               .filter((piece) => piece.cellId === cell.id)
               .map((piece) => (

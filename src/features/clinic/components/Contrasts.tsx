@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { Section } from '@/ui/Page';
-import { Picture } from '@/ui/Picture';
+import { ZonePicture } from '@/ui/ZonePicture';
 import { MONO } from '@/ui/theme';
 import type { CaseView } from '../queries';
 
@@ -19,14 +19,14 @@ export function Contrasts({ view }: { view: CaseView }) {
         }}
       >
         <div>
-          <Picture sha={view.pictures[0] ?? null} alt="The piece of this case" />
+          <ZonePicture {...view.itself} alt="The piece of this case" />
           <Typography variant="body2" sx={{ fontWeight: 650 }}>
             this one
           </Typography>
         </div>
-        {view.contrasts.map(({ code, sha, differs }) => (
+        {view.contrasts.map(({ code, sha, cut, differs }) => (
           <div key={code}>
-            <Picture sha={sha} alt={`Picture of ${code}`} />
+            <ZonePicture sha={sha} cut={cut} alt={`Picture of ${code}`} />
             <Link href={`/pieces/${code}`} style={{ fontFamily: MONO }}>
               {code}
             </Link>

@@ -26,6 +26,7 @@ const view = (rest: Partial<CaseView> = {}, one: Partial<CaseView['one']> = {}):
   disagreed: [],
   firing: null,
   contrasts: [],
+  itself: { sha: null, cut: null },
   test: null,
   place: { bodyId: 'b', stack: 'tarn', stackKey: 'tarn#1 dip×1' },
   over: null,

@@ -12,7 +12,7 @@ import { database } from '@/platform/database';
 import { Caution } from '@/ui/Caution';
 import Link from '@/ui/Link';
 import { Page, Section } from '@/ui/Page';
-import { Picture } from '@/ui/Picture';
+import { ZonePicture } from '@/ui/ZonePicture';
 import { MONO } from '@/ui/theme';
 import { Specimen } from '../../drawings';
 
@@ -56,7 +56,7 @@ export async function EffectsPage() {
             <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mt: 1 }}>
               {(seen.get(sign ?? '') ?? []).map((one) => (
                 <Box key={one.pieceId} sx={{ width: 150 }}>
-                  <Picture sha={one.sha} alt={`Picture of ${one.code}`} />
+                  <ZonePicture sha={one.sha} cut={one.cut} alt={`Picture of ${one.code}`} />
                   <Link href={`/pieces/${one.code}`} style={{ fontFamily: MONO }}>
                     {one.code}
                   </Link>

@@ -21,28 +21,38 @@ import { FrameDrawing } from './FrameDrawing';
 
 type Frames = { face: number; shape: Shape }[];
 
+/** What somebody accepted, to be kept. */
+export type Accepted = { frames: (Frames[number] & { guessed: boolean })[]; grey: Spot[] | null };
+
 /** Accepting a frame: looked for by itself, nudged by whoever sees it, kept with one touch. */
 export function FrameDialog({
   photo,
   faces,
   card,
   code,
+  start,
+  onAccept,
   onClose,
 }: {
   photo: FramedPhoto;
   faces: readonly FaceZones[];
   card: Card | null;
   code: string;
+  /** Found already, or moved before. */
+  start?: { frames: Frames; grey: Spot[] | null; moved: boolean };
+  /** Takes what is accepted instead of it being kept at once. */
+  onAccept?: (accepted: Accepted) => void;
   onClose: () => void;
 }) {
   const router = useRouter();
   const say = useSay();
   const { act, busy, problem } = useSend();
   const known = photo.frames.length > 0;
-  const [frames, setFrames] = useState<Frames>(known ? photo.frames : []);
-  const [grey, setGrey] = useState<Spot[] | null>(known ? photo.grey : null);
-  const [words, setWords] = useState<string[] | null>(known ? [] : null);
-  const [moved, setMoved] = useState(known);
+  const first = start ?? (known ? { frames: photo.frames, grey: photo.grey, moved: true } : null);
+  const [frames, setFrames] = useState<Frames>(first?.frames ?? []);
+  const [grey, setGrey] = useState<Spot[] | null>(first?.grey ?? null);
+  const [words, setWords] = useState<string[] | null>(first === null ? null : []);
+  const [moved, setMoved] = useState(first?.moved ?? false);
   const [touching, setTouching] = useState<Spot[] | null>(null);
   const look = async (image: HTMLImageElement): Promise<void> => {
     const found = await propose(image, faces.map(({ no }) => no), card); // prettier-ignore
@@ -58,14 +68,14 @@ export function FrameDialog({
     setGrey(next);
     setTouching(null);
   };
-  const keep = async (): Promise<void> => {
-    const answer = await act(contracts.setFrames, {
-      photoId: photo.id,
-      frames: frames.map((one) => ({ ...one, guessed: !moved })),
-      grey,
-    });
+  const keep = async (nothing = false): Promise<void> => {
+    const accepted = { frames: nothing ? [] : frames.map((one) => ({ ...one, guessed: !moved })), grey: nothing ? null : grey }; // prettier-ignore
+    if (onAccept !== undefined) return onAccept(accepted);
+    const answer = await act(contracts.setFrames, { photoId: photo.id, ...accepted, nothing });
     if (!answer.ok) return;
     const { zones, byGrey, why } = answer.data;
+    if (nothing) say('Nothing is framed in it', answer.undo);
+    else
     say(byGrey ? `Framed; colours of ${zones === 1 ? 'one zone' : `${zones} zones`} measured` : `Framed; colours not measured: ${why}`, answer.undo); // prettier-ignore
     onClose();
     router.refresh();
@@ -140,6 +150,9 @@ export function FrameDialog({
             {grey === null ? 'Touch the grey card' : 'Grey is elsewhere'}
           </Button>
         )}
+        <Button disabled={busy} onClick={() => void keep(true)}>
+          Nothing to frame here
+        </Button>
         <Button onClick={onClose}>Not now</Button>
         <Button
           variant="contained"

@@ -24,6 +24,7 @@ import { LooksHere } from './LooksHere';
 import type { Place } from '@/core/looks';
 import type { PaintChoice } from '../queries';
 import { LotPicker } from './LotPicker';
+import { FrameHere } from '../../frames';
 import { PictureTaker } from '../../media';
 import type { Refires } from './RefireRisk';
 import { SeenFields } from './SeenFields';
@@ -172,6 +173,9 @@ export function PieceInHand(props: InHand) {
           )}
         </Box>
         <PictureTaker onFiles={props.onPicture} count={props.shots.length} />
+        {props.shots[0] !== undefined && 'sha' in props.shots[0] && piece.keyKnown !== 'lost' && (
+          <FrameHere key={props.shots[0].sha} pieceId={piece.id} sha={props.shots[0].sha} />
+        )}
         <ZonePick
           zone={zone}
           onZone={props.onZone}

@@ -9,7 +9,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { call } from '@/platform/client';
 import Chip from '@mui/material/Chip';
-import { pictureUrl } from '@/ui/picture-url';
+import { ZonePicture } from '@/ui/ZonePicture';
 import type { Answer, Found, FoundChip } from '../search';
 
 /** One field that answers: codes, names, what glazes show, questions, firings, notes and acts. */
@@ -114,11 +114,11 @@ export function Finder({ onClose }: { onClose: () => void }) {
             sx={{ gap: 2 }}
           >
             {one.photo && (
-              // eslint-disable-next-line @next/next/no-img-element -- sizes are made on the server
-              <img
-                src={pictureUrl(one.photo, 'small')}
+              <ZonePicture
+                sha={one.photo}
+                cut={one.cut ?? null}
                 alt=""
-                style={{ width: 36, height: 48, objectFit: 'cover' }}
+                sx={{ width: 36, height: 48, flexShrink: 0 }}
               />
             )}
             <Box sx={{ flex: 1, minWidth: 0 }}>

@@ -12,6 +12,10 @@ import { Page } from '@/ui/Page';
 import { PrintButton } from '@/ui/PrintButton';
 import { day } from '@/ui/time';
 import { listCoatings } from '@/data/coatings';
+import { cellsOfCoating } from '@/data/board';
+import { listBodies } from '@/data/bodies';
+import { coneWords } from '@/core/firing';
+import { ZonePicture } from '@/ui/ZonePicture';
 
 export async function BucketLabelPage({ params }: { params: Promise<{ id: string }> }) {
   const { studio, db, id, bucket, recipe } = await bucketRoom(params);
@@ -19,6 +23,10 @@ export async function BucketLabelPage({ params }: { params: Promise<{ id: string
   const materials = (await listMaterials(db)).filter((one) =>
     recipe?.lines.some((line) => line.materialId === one.id),
   );
+  const fired = (await cellsOfCoating(db, bucket.coatingSlug, 40)).find(
+    (cell) => cell.over === null && cell.photo !== null && !cell.refired,
+  );
+  const bodyName = (await listBodies(db)).find(({ id: own }) => own === fired?.bodyId)?.name;
   const head = await headers();
   const host = head.get('host') ?? 'localhost';
   const scheme = (await overTls()) ? 'https' : 'http';
@@ -85,6 +93,20 @@ export async function BucketLabelPage({ params }: { params: Promise<{ id: string
             dangerouslySetInnerHTML={{ __html: svg }}
           />
           <Typography variant="body2">How it fires, its log, its recipe</Typography>
+          {fired !== undefined && (
+            <Box sx={{ mt: '3mm', printColorAdjust: 'exact' }}>
+              <ZonePicture
+                sha={fired.photo}
+                cut={fired.cut}
+                alt={`${coating?.name ?? ''}, fired`}
+                sx={{ aspectRatio: '4 / 3' }}
+              />
+              <Typography variant="body2">
+                Fired on {bodyName}, {coneWords({ known: fired.coneKnown, band: fired.cone })},{' '}
+                {fired.atmosphere}
+              </Typography>
+            </Box>
+          )}
         </Box>
       </Box>
     </Page>

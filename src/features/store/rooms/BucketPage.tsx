@@ -17,7 +17,7 @@ import { recipeMaterials } from '../server';
 import { Cautions } from '@/ui/Caution';
 import Link from '@/ui/Link';
 import { Nothing, Page, Section } from '@/ui/Page';
-import { Picture } from '@/ui/Picture';
+import { ZonePicture } from '@/ui/ZonePicture';
 import { day } from '@/ui/time';
 import { listBodies } from '@/data/bodies';
 
@@ -78,8 +78,9 @@ export async function BucketPage({ params }: { params: Promise<{ id: string }> }
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
             {fired.slice(0, 8).map((cell) => (
               <Box key={cell.id} sx={{ width: 120 }}>
-                <Picture
+                <ZonePicture
                   sha={cell.photo}
+                  cut={cell.cut}
                   alt={`${bucket.coatingName} on ${bodies.get(cell.bodyId)}`}
                 />
                 <Typography variant="body2">

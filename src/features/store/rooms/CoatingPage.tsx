@@ -21,8 +21,7 @@ import { database } from '@/platform/database';
 import { Cautions } from '@/ui/Caution';
 import { firedCautions } from '@/core/chemistry';
 import { Nothing, Page, Section } from '@/ui/Page';
-import { Cutout } from '@/ui/Cutout';
-import { Picture } from '@/ui/Picture';
+import { ZonePicture } from '@/ui/ZonePicture';
 import { listBodies } from '@/data/bodies';
 import { entryAt } from '@/data/entries';
 import { cautionsOf } from '@/data/cautions';
@@ -88,13 +87,7 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
         prefetch={false}
         sx={{ color: 'inherit', textDecoration: 'none', width: 148 }}
       >
-        {cell.photo !== null && cell.cut !== null ? (
-          <Box sx={{ bgcolor: 'booth.ground', aspectRatio: '3 / 4', display: 'flex' }}>
-            <Cutout sha={cell.photo} part={cell.cut} alt={`${said} on ${where}`} />
-          </Box>
-        ) : (
-          <Picture sha={cell.photo} alt={`${said} on ${where}`} />
-        )}
+        <ZonePicture sha={cell.photo} cut={cell.cut} alt={`${said} on ${where}`} />
         <Typography variant="body2" sx={{ fontWeight: 650, mt: 0.5 }}>
           {said}
         </Typography>

@@ -10,7 +10,7 @@ import { permit } from '@/features/people';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 import { Nothing, Page, Section } from '@/ui/Page';
-import { Picture } from '@/ui/Picture';
+import { ZonePicture } from '@/ui/ZonePicture';
 import { RowLink } from '@/ui/RowLink';
 import { listBodies } from '@/data/bodies';
 import { listCoatings } from '@/data/coatings';
@@ -96,8 +96,8 @@ export async function StorePage() {
             columns={{ xs: '56px 1fr', md: '56px 200px 1fr 170px' }}
             faded={coating.archived}
           >
-            <Picture
-              sha={pictures.get(coating.slug) ?? null}
+            <ZonePicture
+              {...(pictures.get(coating.slug) ?? { sha: null, cut: null })}
               alt={pictures.has(coating.slug) ? `${coating.name}, fired` : ''}
               sx={{ width: 56 }}
             />

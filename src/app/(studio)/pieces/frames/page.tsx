@@ -1,0 +1,1 @@
+export { FramePage as default } from '@/features/frames/rooms/FramePage';
