@@ -4,6 +4,7 @@ import type { Shape, Spot } from '@/core/frame';
 import { insertMany, type Row, type Source } from './database';
 import { newId } from './ids';
 import { photoOf, type Photo } from './photos';
+import { countUnframed, withoutFrame } from './unframed';
 
 export type Frame = {
   id: string;
@@ -132,26 +133,6 @@ export async function greysOf(
     .select('id', 'grey');
   return new Map(rows.map((row) => [row.id, row.grey]));
 }
-
-/** Pictures of pieces in which nobody has framed anything, nor said that there is nothing to frame. */
-const withoutFrame = (src: Source, ownerId: string | null) => {
-  const query = src('photo')
-    .join('piece', 'piece.id', 'photo.piece_id')
-    .whereNotNull('photo.firing_id')
-    .where('photo.unframed', false)
-    .whereNull('photo.binned_at')
-    .whereNull('piece.binned_at')
-    .whereNot('piece.key_known', 'lost')
-    .whereNotExists(
-      src('frame')
-        .whereRaw('frame.photo_id = photo.id')
-        .whereNull('frame.removed_at')
-        .select(src.raw('1')),
-    );
-  return ownerId === null ? query : query.where('piece.owner_id', ownerId);
-};
-
-export const countUnframed = (src: Source, ownerId: string | null) => withoutFrame(src, ownerId).count({ n: '*' }); // prettier-ignore
 
 /** The newest of them. @param ownerId only of this person’s pieces; null for all. */
 export async function unframedPhotos(

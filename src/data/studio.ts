@@ -1,7 +1,7 @@
 import { codesFrom } from '@/core/codes';
 import type { Units } from '@/core/units';
 import type { Row, Source } from './database';
-import { countUnframed } from './frames';
+import { countUnframed } from './unframed';
 
 export type Studio = {
   name: string;

@@ -1,5 +1,4 @@
 /** How far repeats lie apart in this studio, and what a distance between two colours means against that. */
-import jStat from 'jstat';
 import { deltaE } from './difference';
 import { middleOf } from './together';
 import type { Lab } from './spaces';
@@ -40,7 +39,14 @@ export const CAMERA = 1.5;
 function medianBetween(sorted: readonly number[]): [low: number, high: number] {
   const n = sorted.length;
   let rank = 0;
-  while (rank + 1 < n / 2 && 2 * jStat.binomial.cdf(rank, n, 0.5) <= 0.05) rank++;
+  // How often no more than `rank` of n fall on one side of the middle, term by term in logarithms.
+  let term = -n * Math.LN2;
+  let below = Math.exp(term);
+  while (rank + 1 < n / 2 && 2 * below <= 0.05) {
+    rank++;
+    term += Math.log((n - rank + 1) / rank);
+    below += Math.exp(term);
+  }
   // With five or fewer even the outermost leave out more than 5 %.
   const outer = Math.max(0, rank - 1);
   return [sorted[outer]!, sorted[n - 1 - outer]!];

@@ -2,6 +2,7 @@
 import { coneOrdinal, isCone } from '../cones';
 import { count } from '../units';
 import { valueOf } from './case';
+import { whereByPins } from './from-pins';
 import type { CaseRecord, Range } from './from-record';
 import { told, type Told } from './told';
 
@@ -99,7 +100,10 @@ const fit: Reading = ({ gap }) =>
     ? null
     : told('fit', valueOf('fit', gap)!, `computed, ${gap > 0 ? '+' : '−'}${Math.abs(gap).toFixed(1)} × 10⁻⁶/K against the body, within about 15 %`); // prettier-ignore
 
+const pinned: Reading = ({ pins, zones }) => whereByPins(pins, zones);
+
 export const PIECE_READINGS: readonly Reading[] = [
+  pinned,
   heat,
   bodyHeat,
   range,

@@ -7,6 +7,7 @@ import { count } from '../units';
 import { coatsOfKey, type Method, type Stage } from '../zones';
 import { PIECE_READINGS, type Reading } from './from-piece';
 import { readRecipe, type Recipe } from './from-recipe';
+import type { Pin } from './from-pins';
 import { told, type Told } from './told';
 
 /** One stack on one piece after one firing. */
@@ -46,6 +47,8 @@ export type CaseRecord = {
   movementMm: number | null;
   /** The zones of the piece after that firing. */
   zones: readonly { stackKey: string; has: boolean }[];
+  /** Where somebody pinned the fault on it. */
+  pins: readonly Pin[];
   load: readonly SeenStack[];
   /** Stacks with any of its coats. */
   kin: readonly SeenStack[];
@@ -83,6 +86,7 @@ export const NOTHING_KNOWN: CaseRecord = {
   surface: null,
   movementMm: null,
   zones: [],
+  pins: [],
   load: [],
   kin: [],
   onBody: [],

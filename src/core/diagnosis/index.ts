@@ -13,6 +13,7 @@ export * from './factors';
 export * from './facts';
 export * from './knowledge';
 export * from './from-log';
+export * from './from-pins';
 export * from './from-recipe';
 export * from './from-record';
 export * from './from-work';

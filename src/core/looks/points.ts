@@ -1,9 +1,10 @@
+import { onFace as onFramedFace, type Shape } from '../frame';
 import { inSector, type Zone } from '../zones';
 
 /**
  * Where somebody touched a drawing or a picture to say that a sign is there. `x` runs from the left edge to the right,
  * `y` from the top edge down, both 0 to 1. On the drawing of a face (`face`) the top is the rim and the bottom the foot;
- * a face that is drawn in rings has its rim all around. On a picture (`sha`) nobody knows yet where the rim is.
+ * a face that is drawn in rings has its rim all around. On a picture (`sha`) only a frame says where the rim is (`ontoFace`).
  */
 export type Point = { face: number | null; sha: string | null; x: number; y: number };
 
@@ -40,6 +41,37 @@ export function zonesAt<Z extends Pick<Zone, 'face' | 'stretch' | 'sector'>>(
       inSector(turn, sector),
   );
 }
+
+/** The frames of a picture, as far as a touch of it needs them. */
+export type FramedHere = { sha: string; width: number; height: number; frames: readonly { face: number; shape: Shape }[] }; // prettier-ignore
+
+/** Touches this far outside a frame are still meant for its edge, as a share of the face. */
+const SLACK = 0.03;
+
+/**
+ * Touches of pictures put where they are on the drawing of the face they lie on; those outside every frame, or in a picture
+ * without one, stay as they are. `rings` says of which faces the drawing is made of rings.
+ */
+export const ontoFaces = (
+  points: readonly Point[],
+  pictures: readonly FramedHere[],
+  rings: (face: number) => boolean,
+): Point[] =>
+  // prettier-ignore
+  points.map((point) => {
+    const picture = point.sha === null ? undefined : pictures.find(({ sha }) => sha === point.sha);
+    for (const { face, shape } of picture?.frames ?? []) {
+      const at = onFramedFace(shape, point, picture!.height / picture!.width, SLACK);
+      if (at === null) continue;
+      if (!rings(face)) return { face, sha: null, x: at.turn, y: 1 - at.height };
+      const angle = 2 * Math.PI * at.turn;
+      return { face, sha: null, x: 0.5 + (at.height / 2) * Math.sin(angle), y: 0.5 - (at.height / 2) * Math.cos(angle) }; // prettier-ignore
+    }
+    return point;
+  });
+
+/** How high a point of a drawing lies: 0 at the foot or in the middle of rings, 1 at the rim. */
+export const heightOf = (point: Point, rings = false): number => onFace(point, rings).height;
 
 /** "at the rim", "near the foot", "half-way up": where the points of a drawing are, the commonest first; '' for none. */
 export function placesWords(points: readonly Point[], rings = false): string {

@@ -4,6 +4,7 @@ import {
   contrastsOf,
   marked,
   readRecord,
+  hasByPins,
   stackParts,
   type CaseRecord,
   type Contrast,
@@ -22,6 +23,7 @@ import { toldByTests, weighedAbsorption } from '@/core/usetests';
 import { listPlacements } from '@/data/placements';
 import type { Body } from '@/data/bodies';
 import type { Coating } from '@/data/coatings';
+import { pinsOf } from './pins';
 import { aroundTold } from './around';
 import { chemistryOf } from './chemistry';
 import { keptBodies, keptCoatings, keptFits, keptTests, keptWitnesses, logTold } from './kept';
@@ -186,6 +188,12 @@ export async function evidenceOf(
   const before = placements
     .filter(({ generation }) => generation > 0 && generation === (placement?.generation ?? 1) - 1)
     .map(({ firingId }) => looks.filter((one) => one.firingId === firingId))[0];
+  const pins = await pinsOf(
+    src,
+    piece,
+    placement?.generation ?? 1,
+    after.filter(({ superseded }) => !superseded).flatMap((one) => one.signs.filter((seen) => seen.sign === sign)), // prettier-ignore
+  );
   const record: CaseRecord = {
     sign,
     pieceId: of.pieceId,
@@ -204,7 +212,8 @@ export async function evidenceOf(
       after.some(({ seenAt }) => first.seenAt.getTime() - seenAt.getTime() > ANOTHER_LOOK),
     surface: stacks[0]?.surface ?? null,
     movementMm: stacks[0]?.movementMm ?? null,
-    zones: own.map(({ stackKey, faults }) => ({ stackKey, has: faults.includes(sign) })),
+    zones: hasByPins(own.map(({ stackKey, faults }) => ({ stackKey, has: faults.includes(sign) })), pins), // prettier-ignore
+    pins,
     load,
     kin,
     onBody,

@@ -11,7 +11,7 @@ type Places = {
 
 const OF_THE_FIRING = new Set(['load', 'place', 'heat', 'body-heat', 'range', 'air', 'top', 'fall', 'cooling', 'opened']); // prettier-ignore
 const OF_THE_BODY = new Set(['body', 'ground', 'red-body', 'porcelain', 'absorption', 'fit']);
-const OF_THE_PIECE = new Set(['thickness', 'generation', 'first-seen', 'surface', 'moved', 'dried-between', 'applied', 'slip-stage', 't-ice', 't-boil', 'metal']); // prettier-ignore
+const OF_THE_PIECE = new Set(['thickness', 'where', 'generation', 'first-seen', 'surface', 'moved', 'dried-between', 'applied', 'slip-stage', 't-ice', 't-boil', 'metal']); // prettier-ignore
 
 /** Facts with the address of their record; what is left is of the coating. */
 export const linked = (told: readonly Told[], { piece, firing, body, coating }: Places): Told[] =>

@@ -3,14 +3,14 @@ import { useState } from 'react';
 import type { Face, Layer } from '@/core/zones';
 import type { SeenSign } from '@/core/looks';
 import { SIGNS } from '@/core/signs';
-import { person, press, screen, show } from '../../../../test-support/dom';
+import { person, press, screen, server, show } from '../../../../test-support/dom';
 
 const { SignPad } = await import('./SignPad');
 const { WherePad } = await import('./WherePad');
 
 const SHA = 'a'.repeat(64);
 const PAINTS = { body: '#ccc', bodyName: 'Peat', coat: () => ({ colour: '#888', name: 'Tarn' }) };
-const PIECE = { code: 'A7CFK', form: 'L', faces: [{ no: 1, kind: 'bare', slip: null } as Face], layers: [] as Layer[] }; // prettier-ignore
+const PIECE = { id: '0192c7cd-5baa-71a4-a619-90db87e81001', generation: 1, code: 'A7CFK', form: 'L', faces: [{ no: 1, kind: 'bare', slip: null } as Face], layers: [] as Layer[] }; // prettier-ignore
 const FAULT = SIGNS.find(({ usually }) => usually === 'fault')!;
 
 let held: SeenSign[];
@@ -67,4 +67,21 @@ test('each sign has its own places, and a sign that is taken away asks nothing',
   expect(held.map(({ points }) => points?.map(({ x }) => x))).toEqual([[0.1], [0.9]]);
   for (const severity of ['slight', 'marked', 'ruinous']) await press(hand, `${other.name}, ${severity}`); // prettier-ignore
   expect(screen.queryByRole('group', { name: /^Where/ })).toBeNull();
+});
+
+test('in a framed picture a touch says in which coats it is; without a network it is kept all the same', async () => {
+  const hand = person();
+  const corners = [{ x: 0.1, y: 0.9 }, { x: 0.9, y: 0.9 }, { x: 0.9, y: 0.1 }, { x: 0.1, y: 0.1 }]; // prettier-ignore
+  const sent = server(() => ({ ok: true, data: { photo: { sha: SHA, width: 100, height: 200, frames: [{ face: 1, shape: { kind: 'corners', corners } }] } } })); // prettier-ignore
+  const { unmount } = show(<Pad />);
+  await press(hand, FAULT.name);
+  touch(screen.getByRole('button', { name: 'Where on the picture of A7CFK' }), 50, 100);
+  expect(await screen.findByText(/Peat.*whole face|whole face/i)).toBeTruthy();
+  expect(sent[0]!.path).toContain(`sha=${SHA}`);
+  unmount();
+  server(() => ({ ok: false, problem: { code: 'offline', message: 'No network.' } }));
+  show(<Pad />);
+  await press(hand, FAULT.name);
+  touch(screen.getByRole('button', { name: 'Where on the picture of A7CFK' }), 50, 100);
+  expect(held[0]!.points).toEqual([{ face: null, sha: SHA, x: 0.5, y: 0.5 }]);
 });

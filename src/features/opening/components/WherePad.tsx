@@ -2,10 +2,20 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { touched, type Point, type SeenSign } from '@/core/looks';
+import { hasRings } from '@/core/designs';
+import {
+  ontoFaces,
+  touched,
+  zonesAt,
+  type FramedHere,
+  type Point,
+  type SeenSign,
+} from '@/core/looks';
 import { signOf } from '@/core/signs';
+import { describeRegion, describeZone, zonesOf } from '@/core/zones';
 import { pictureUrl } from '@/ui/picture-url';
-import { Silhouette, within, type Paints } from '../../drawings';
+import { Silhouette, namesOf, within, type Paints } from '../../drawings';
+import { useFrames } from '../../frames';
 import type { RoomPiece } from '../room';
 import type { Shot } from '../useLoad';
 
@@ -18,7 +28,7 @@ export function WherePad({
   onPoints,
 }: {
   sign: SeenSign;
-  piece: Pick<RoomPiece, 'code' | 'faces' | 'layers' | 'form'>;
+  piece: Pick<RoomPiece, 'id' | 'code' | 'faces' | 'layers' | 'form' | 'generation'>;
   paints: Paints;
   /** Its newest picture; only one that the studio has can bear a mark. */
   shot: Shot | undefined;
@@ -28,6 +38,8 @@ export function WherePad({
   const name = signOf(sign.sign)?.name.toLowerCase() ?? sign.sign;
   const touch = (point: Point): void => onPoints(touched(points, point));
   const sha = shot !== undefined && 'sha' in shot ? shot.sha : null;
+  const pictures = useFrames(piece.id, sha);
+  const places = placesOf(points, piece, pictures, paints);
   return (
     <Box role="group" aria-label={`Where: ${name}`} sx={{ mt: 1 }}>
       <Typography variant="body2" sx={{ mb: 0.5 }}>
@@ -38,6 +50,11 @@ export function WherePad({
           </Button>
         )}
       </Typography>
+      {places.length > 0 && (
+        <Typography variant="body2" sx={{ mb: 0.5, fontWeight: 650 }}>
+          {places.join('; ')}
+        </Typography>
+      )}
       <Box
         sx={{
           display: 'flex',
@@ -97,4 +114,25 @@ export function WherePad({
       </Box>
     </Box>
   );
+}
+
+/** In which zones the touches lie, each once: "Tarn over Gull, middle third"; of a picture only where it is framed. */
+function placesOf(
+  points: readonly Point[],
+  { faces, layers, form, generation }: Pick<RoomPiece, 'faces' | 'layers' | 'form' | 'generation'>,
+  pictures: readonly FramedHere[],
+  paints: Paints,
+): string[] {
+  const rings = (no: number): boolean =>
+    hasRings(form, faces.find((face) => face.no === no)?.surface ?? null);
+  const zones = zonesOf(faces, layers, generation);
+  const words = ontoFaces(points, pictures, rings).flatMap((point) =>
+    point.face === null
+      ? []
+      : zonesAt(zones, point, rings(point.face)).map((zone) => {
+          const face = faces.find(({ no }) => no === zone.face)!;
+          return `${describeZone(zone, face, namesOf(paints))}, ${describeRegion(zone)}`;
+        }),
+  );
+  return [...new Set(words)];
 }

@@ -4,7 +4,8 @@ import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { notFound, redirect } from 'next/navigation';
 import { readCode } from '@/core/codes';
-import type { Point } from '@/core/looks';
+import { hasRings } from '@/core/designs';
+import { ontoFaces, type FramedHere, type Point } from '@/core/looks';
 import { airAt } from '@/core/atmosphere';
 import { firedCautions } from '@/core/chemistry';
 import { coneWords } from '@/core/firing';
@@ -139,7 +140,9 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               paints={paints}
               height={250}
               form={piece.form}
-              points={shownSpots(observations)}
+              points={shownSpots(observations, framed.photos, (face) =>
+                hasRings(piece.form, piece.faces.find(({ no }) => no === face)?.surface ?? null),
+              )}
             />
           </Box>
           {own && piece.keySaid !== null && (
@@ -340,11 +343,19 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
   );
 }
 
-/** Where signs were shown on the drawing, by the looks of the last firing that still stand. */
-const shownSpots = (looks: readonly RecordedObservation[]): Point[] =>
-  looks
-    .filter((look) => !look.superseded && look.firingId === looks.at(-1)?.firingId)
-    .flatMap(({ signs }) => signs.flatMap(({ points }) => points ?? []));
+/** Where signs were shown on the drawing, or in a picture that is framed, by the looks of the last firing that still stand. */
+const shownSpots = (
+  looks: readonly RecordedObservation[],
+  pictures: readonly FramedHere[],
+  rings: (face: number) => boolean,
+): Point[] =>
+  ontoFaces(
+    looks
+      .filter((look) => !look.superseded && look.firingId === looks.at(-1)?.firingId)
+      .flatMap(({ signs }) => signs.flatMap(({ points }) => points ?? [])),
+    pictures,
+    rings,
+  );
 
 /** What was seen after a firing, still stands and was not wanted. */
 const faultsOf = (looks: readonly RecordedObservation[], firingId: string): string[] => [
