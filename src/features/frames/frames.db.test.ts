@@ -2,10 +2,12 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { deltaE, type Lab } from '@/core/colour';
 import type { Cut } from '@/core/frame';
-import { framesOf } from '@/data/frames';
+import { framesOf, unframedPhotos } from '@/data/frames';
+import { rebuildSummaries } from '@/data/summaries';
 import { createPhotos } from '@/data/photos';
 import { keepPicture, pictureStore } from '@/platform/objects';
 import { Random } from '../../../demo/random';
@@ -122,4 +124,75 @@ test('what cannot be a frame, is no grey card, or is another’s, is refused in 
   expect(await card([60, 30])).toBe(false);
   expect(await card([60, 600])).toBe(false);
   expect((await studio.act('frames.card', { card: CARD }, studio.student)).ok).toBe(false);
+});
+
+describe('many at once, and which picture stands', () => {
+  /** The same tile again, blurred; and from its firing the only other piece that is there. */
+  const another = async (pieceId: string, blur: number): Promise<string> => {
+    const id = v7();
+    const bytes =
+      blur > 0
+        ? await sharp(await taken())
+            .blur(blur)
+            .jpeg()
+            .toBuffer()
+        : await taken();
+    const kept = await keepPicture(pictureStore(), bytes);
+    await createPhotos(studio.db, [{ id, ...kept, originalName: 'b', pieceId, firingId: piece.firingId }], studio.technician.id, new Date(Date.now() + 1000)); // prettier-ignore
+    return id;
+  };
+  const asked = (id: string, rest: object = {}) => ({ photoId: id, frames: [{ face: 1, shape: shape(), guessed: true }], grey: grey(), ...rest }); // prettier-ignore
+  const stands = async (slug: string): Promise<string> => (await studio.db('cell').where({ base_slug: slug }).first('photo_sha')).photo_sha; // prettier-ignore
+  const sha = async (id: string): Promise<string> => (await studio.db('photo').where({ id }).first('sha')).sha; // prettier-ignore
+  const waiting = async () =>
+    (await unframedPhotos(studio.db, null, 50)).photos.map(({ id }) => id);
+  let blurred: string;
+
+  test('several are framed and measured in one act, counted as waiting before, and taken back as one', async () => {
+    await studio.must('frames.set', { photoId, frames: [], grey: null });
+    blurred = await another(piece.ids[0]!, 4);
+    expect((await waiting()).sort()).toEqual([blurred, photoId].sort());
+    const answer = await studio.must<{ framed: number; measured: number; before: object }>('frames.set-many', { pictures: [asked(photoId), asked(blurred)] }); // prettier-ignore
+    expect(answer).toMatchObject({ framed: 2, measured: 2 });
+    expect(await waiting()).toEqual([]);
+    await studio.must('frames.set-many', answer.before);
+    expect(await waiting()).toHaveLength(2);
+    await studio.must('frames.set-many', { pictures: [asked(photoId), asked(blurred)] });
+  });
+
+  test('the sharpest framed picture stands for a cell, until somebody chooses another', async () => {
+    const [own] = await framesOf(studio.db, [photoId]);
+    const [soft] = await framesOf(studio.db, [blurred]);
+    expect(own!.sharpness!).toBeGreaterThan(1.5 * soft!.sharpness!);
+    expect(await stands('tarn')).toBe(await sha(photoId));
+    const { id: cellId } = await studio.db('cell').where({ base_slug: 'tarn' }).first('id');
+    const { before } = await studio.must<{ before: object }>('frames.stands', { cellId, photoId: blurred }); // prettier-ignore
+    expect([await stands('tarn'), await stands('pitch')]).toEqual([await sha(blurred), await sha(photoId)]); // prettier-ignore
+    // The choice outlives what makes the cell anew.
+    await rebuildSummaries(studio.db);
+    expect(await stands('tarn')).toBe(await sha(blurred));
+    await studio.must('frames.stands', before);
+    expect(await stands('tarn')).toBe(await sha(photoId));
+    const refused = await studio.act('frames.stands', { cellId, photoId: v7() });
+    expect(!refused.ok && refused.problem.message).toMatch(/no piece of this cell/);
+    expect((await studio.act('frames.stands', { cellId, photoId }, studio.student)).ok).toBe(false);
+  });
+
+  test('a cell has the colour of its pieces; a picture in which there is nothing is asked about no more', async () => {
+    const { colour } = await studio.db('cell').where({ base_slug: 'tarn' }).first('colour');
+    // Two pictures of one piece are one piece.
+    expect(colour).toMatchObject({ pieces: 1, firings: 1, scatter: null });
+    expect(deltaE(colour.lab, LOWER)).toBeLessThan(3.5);
+    await studio.must('frames.set', { photoId: blurred, frames: [], grey: null, nothing: true });
+    expect(await waiting()).toEqual([]);
+  });
+
+  test('a second, slipped face that nobody framed does not show the picture of the first', async () => {
+    await studio.db('face').insert({ piece_id: piece.ids[0], no: 2, kind: 'light-slip', slip_version_id: studio.version('tarn') }); // prettier-ignore
+    await rebuildSummaries(studio.db);
+    const rows = await studio.db('sighting').join('cell', 'cell.id', 'sighting.cell_id').select('sighting.face_no', 'cell.photo_sha'); // prettier-ignore
+    const of = (face: number) => new Set(rows.filter((row) => row.face_no === face).map((row) => row.photo_sha)); // prettier-ignore
+    expect(of(1)).toEqual(new Set([await sha(photoId)]));
+    expect(of(2)).toEqual(new Set([null]));
+  });
 });

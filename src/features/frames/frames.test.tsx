@@ -24,6 +24,7 @@ HTMLCanvasElement.prototype.getContext = jest.fn(() => ({
 const { facesFrom } = await import('./propose');
 const { FrameDialog } = await import('./components/FrameDialog');
 const { GreyCard } = await import('./components/GreyCard');
+const many = await import('./components/FrameMany');
 
 const corners = (left: number, right: number) => ({
   kind: 'corners' as const,
@@ -119,4 +120,59 @@ test('the studio says its card by a touch or by number; nonsense is not sent', a
   await hand.click(keep());
   await waitFor(() => expect(sent).toHaveLength(1));
   expect(sent[0]!.body.input).toEqual({ card: [30, 60, 90] });
+});
+
+describe('many pictures at once', () => {
+  const { FrameMany } = many;
+  const of = (no: number, code: string) => ({
+    photo: { ...photo, id: photo.id.replace(/1$/, String(no)), sha: String(no).repeat(64) },
+    faces,
+    code,
+  });
+  const list = [of(1, 'K3RVT'), of(2, 'MXH7P'), of(3, 'PQR4Y')];
+  const loaded = async (code: string, what: Seen | null): Promise<void> => {
+    sees = what;
+    fireEvent.load(screen.getByAltText(`Picture of ${code}`));
+    await waitFor(
+      () =>
+      expect(screen.getByRole<HTMLButtonElement>('button', { name: `Where ${code} is in the picture` }).disabled).toBe(false), // prettier-ignore
+    );
+  };
+  const tick = (code: string) => screen.getByRole<HTMLInputElement>('checkbox', { name: `Keep the frame of ${code}` }); // prettier-ignore
+
+  test('what was found plainly is ticked, what was not waits; all ticked go in one act', async () => {
+    const sent = server(() => ({ ok: true, data: { framed: 2, measured: 0, before: { pictures: [] } } })); // prettier-ignore
+    const hand = person();
+    show(<FrameMany list={list} all={40} card={[50, 90]} />);
+    await loaded('K3RVT', seen(corners(0.3, 0.6)));
+    await loaded('MXH7P', seen());
+    await loaded('PQR4Y', seen(corners(0.2, 0.5)));
+    expect([tick('K3RVT').checked, tick('MXH7P').checked, tick('PQR4Y').checked]).toEqual([true, false, true]); // prettier-ignore
+    await screen.findByText('1 of these left out, 37 more after them');
+    await hand.click(tick('PQR4Y'));
+    // The doubtful one is opened and said to hold nothing.
+    await hand.click(screen.getByRole('button', { name: 'Where MXH7P is in the picture' }));
+    await hand.click(await screen.findByRole('button', { name: 'Nothing to frame here' }));
+    await screen.findByText('nothing to frame');
+    await hand.click(screen.getByRole('button', { name: 'Accept 2 frames' }));
+    await screen.findByText(/2 pictures framed/);
+    const { pictures } = sent[0]!.body.input as { pictures: { photoId: string; frames: unknown[]; nothing: boolean }[] }; // prettier-ignore
+    expect(pictures.map(({ photoId, frames, nothing }) => [photoId.slice(-1), frames.length, nothing])).toEqual([['1', 1, false], ['2', 0, true]]); // prettier-ignore
+  });
+
+  test('a corner moved in one of them goes with the rest, as a person’s; a refusal loses nothing', async () => {
+    server(() => ({ ok: false, problem: { code: 'refused', message: 'The file of this picture is gone.' } })); // prettier-ignore
+    const hand = person();
+    show(<FrameMany list={list.slice(0, 1)} all={1} card={null} />);
+    await loaded('K3RVT', seen(corners(0.3, 0.6)));
+    await hand.click(screen.getByRole('button', { name: 'Where K3RVT is in the picture' }));
+    fireEvent.keyDown(await screen.findByRole('button', { name: /^Face: foot left/ }), { key: 'ArrowLeft' }); // prettier-ignore
+    await hand.click(screen.getByRole('button', { name: 'That is it' }));
+    const sent = server(() => ({ ok: false, problem: { code: 'refused', message: 'The file of this picture is gone.' } })); // prettier-ignore
+    await hand.click(screen.getByRole('button', { name: 'Accept 1 frame' }));
+    await screen.findByText('The file of this picture is gone.');
+    const { pictures } = sent[0]!.body.input as { pictures: { frames: { guessed: boolean }[] }[] };
+    expect(pictures[0]!.frames[0]!.guessed).toBe(false);
+    expect(tick('K3RVT').checked).toBe(true);
+  });
 });

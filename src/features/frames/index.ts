@@ -3,5 +3,5 @@ export { CellColour, ColourStrip, labWords } from './components/CellColour';
 export { FrameHere } from './components/FrameHere';
 export { FrameIt } from './components/FrameIt';
 export { GreyCard } from './components/GreyCard';
-export { useFrames } from './useFrames';
+export { measuredWords, useFrames } from './useFrames';
 export { facesToFrame, type FramedPhoto } from './of-piece';

@@ -12,7 +12,16 @@ const FrameDialog = dynamic(() => import('./FrameDialog').then((one) => one.Fram
 });
 
 /** The way to the frame of a picture that the studio has, wherever its piece is in hand. Nobody has to. */
-export function FrameHere({ pieceId, sha }: { pieceId: string; sha: string }) {
+export function FrameHere({
+  pieceId,
+  sha,
+  onDone,
+}: {
+  pieceId: string;
+  sha: string;
+  /** The dialog was closed: there may be a frame now. */
+  onDone: () => void;
+}) {
   const [at, setAt] = useState<(ToFrame & { card: number[] | null }) | null>(null);
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -35,7 +44,15 @@ export function FrameHere({ pieceId, sha }: { pieceId: string; sha: string }) {
         Frame it
       </Button>
       <ProblemNote>{problem}</ProblemNote>
-      {at !== null && <FrameDialog {...at} onClose={() => setAt(null)} />}
+      {at !== null && (
+        <FrameDialog
+          {...at}
+          onClose={() => {
+            setAt(null);
+            onDone();
+          }}
+        />
+      )}
     </>
   );
 }

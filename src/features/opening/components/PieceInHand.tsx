@@ -24,7 +24,7 @@ import { LooksHere } from './LooksHere';
 import type { Place } from '@/core/looks';
 import type { PaintChoice } from '../queries';
 import { LotPicker } from './LotPicker';
-import { FrameHere } from '../../frames';
+import { FrameHere, measuredWords, useFrames } from '../../frames';
 import { PictureTaker } from '../../media';
 import type { Refires } from './RefireRisk';
 import { SeenFields } from './SeenFields';
@@ -72,6 +72,8 @@ export function PieceInHand(props: InHand) {
   // Of a piece nobody knows the coats of only the whole can be spoken of.
   const zones = piece.keyKnown === 'lost' ? [] : zonesOf(piece.faces, piece.layers, 99);
   const current = zones.find((one) => zoneKey(one) === zone);
+  const [shot] = props.shots;
+  const framed = useFrames(piece.id, shot !== undefined && 'sha' in shot ? shot.sha : null);
   const stacked = (current ? [current] : zones).some((one) => one.stack.length > 1);
   useKeys((key, { ctrlKey }) => {
     const saves = key === 'Enter' && ctrlKey;
@@ -174,7 +176,12 @@ export function PieceInHand(props: InHand) {
         </Box>
         <PictureTaker onFiles={props.onPicture} count={props.shots.length} />
         {props.shots[0] !== undefined && 'sha' in props.shots[0] && piece.keyKnown !== 'lost' && (
-          <FrameHere key={props.shots[0].sha} pieceId={piece.id} sha={props.shots[0].sha} />
+          <FrameHere
+            key={props.shots[0].sha}
+            pieceId={piece.id}
+            sha={props.shots[0].sha}
+            onDone={framed.again}
+          />
         )}
         <ZonePick
           zone={zone}
@@ -227,6 +234,7 @@ export function PieceInHand(props: InHand) {
           units={props.units}
           cautions={piece.cautions}
           words={props.words}
+          measured={measuredWords(framed.photo, zone)}
           refires={props.refires}
           stacks={[...new Set(zones.map((one) => plainStack(one.stack)))]}
           {...(piece.keyKnown !== 'lost' && {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { SI } from '@/core/units';
-import { person, press, screen, show } from '../../../../test-support/dom';
+import { person, press, screen, show, within } from '../../../../test-support/dom';
 import { NOTHING_SEEN, type SeenInput } from '../contracts';
 
 const { SeenFields, toggledWord } = await import('./SeenFields');
@@ -64,4 +64,20 @@ test('what a refire is for is asked with its verdict, and taken back with it', a
   await press(hand, 'keep');
   expect(seen.refire).toBeNull();
   expect(screen.getByText(/only a laboratory leach test clears a glaze/)).toBeTruthy();
+});
+
+test('words for measured colours come first, are said to be measured, and are written by a touch', async () => {
+  const hand = person();
+  let written: string | null = null;
+  show(
+    <SeenFields seen={NOTHING_SEEN} onChange={({ colour }) => (written = colour)} stacked={false} whole units={SI} cautions={[]} words={['rust', 'teal']} measured={['teal', 'dark brown']} />, // prettier-ignore
+  );
+  const chips = within(screen.getByRole('group', { name: 'Usual colour words' }));
+  expect(chips.getAllByRole('button').map(({ textContent }) => textContent)).toEqual([
+    'teal (measured)',
+    'dark brown (measured)',
+    'rust',
+  ]);
+  await hand.click(chips.getByRole('button', { name: 'dark brown (measured)' }));
+  expect(written).toBe('dark brown');
 });

@@ -84,6 +84,7 @@ export function SeenFields({
   cautions,
   where,
   words = [],
+  measured = [],
   refires = null,
   stacks = [],
 }: {
@@ -98,6 +99,8 @@ export function SeenFields({
   where?: (sign: SeenSign, onPoints: (points: Point[]) => void) => ReactNode;
   /** Words for colours that the studio uses most. */
   words?: readonly string[];
+  /** Words for the colours that its picture shows by the grey card. */
+  measured?: readonly string[];
   /** What refires did here, and the stacks of this piece: shown where it is to go in again. */
   refires?: Refires | null;
   stacks?: readonly string[];
@@ -112,6 +115,7 @@ export function SeenFields({
     else return false;
     return true;
   });
+  const chips = [...new Set([...measured, ...words])];
   const has = (word: string): boolean => (seen.colour ?? '').split(/,\s*/).includes(word);
   const step = units.length === 'mm' ? 1 : 25.4 / 16;
   const mm = seen.movementMm ?? 0;
@@ -242,15 +246,15 @@ export function SeenFields({
         onChange={(event) =>
           set({ colour: event.target.value === '' ? null : event.target.value.slice(0, 120) })
         }
-        sx={{ mb: words.length > 0 ? 0.5 : 1.5 }}
+        sx={{ mb: chips.length > 0 ? 0.5 : 1.5 }}
       />
-      {words.length > 0 && (
+      {chips.length > 0 && (
         <Box
           role="group"
           aria-label="Usual colour words"
           sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mb: 1.5 }}
         >
-          {words.map((word) => (
+          {chips.map((word) => (
             <ToggleButton
               key={word}
               value={word}
@@ -259,6 +263,7 @@ export function SeenFields({
               sx={{ minHeight: 56, px: 1.5 }}
             >
               {word}
+              {measured.includes(word) ? ' (measured)' : ''}
             </ToggleButton>
           ))}
         </Box>

@@ -38,8 +38,8 @@ export function WherePad({
   const name = signOf(sign.sign)?.name.toLowerCase() ?? sign.sign;
   const touch = (point: Point): void => onPoints(touched(points, point));
   const sha = shot !== undefined && 'sha' in shot ? shot.sha : null;
-  const pictures = useFrames(piece.id, sha);
-  const places = placesOf(points, piece, pictures, paints);
+  const { photo } = useFrames(piece.id, sha);
+  const places = placesOf(points, piece, photo === null ? [] : [photo], paints);
   return (
     <Box role="group" aria-label={`Where: ${name}`} sx={{ mt: 1 }}>
       <Typography variant="body2" sx={{ mb: 0.5 }}>
