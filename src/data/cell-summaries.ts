@@ -1,5 +1,5 @@
 /** Sums cells up from their sightings. */
-import { apartIn, together, type PieceColour } from '@/core/colour';
+import { apartIn, deltaE, together, type PieceColour, type TogetherColour } from '@/core/colour';
 import { CONE_KNOWN } from '@/core/firing';
 import { summarise } from '@/core/standing';
 import type { Row, Source } from './database';
@@ -75,6 +75,18 @@ async function sumUp(src: Source, ids: readonly string[]): Promise<void> {
   }
 }
 
+/** Those whose colour is not that of most. */
+const oddOnes = (
+  colours: readonly PieceColour[],
+  middle: TogetherColour | null,
+  apart: number,
+): ReadonlySet<string> =>
+  new Set(
+    colours
+      .filter(({ lab }) => middle !== null && deltaE(lab, middle.lab) > apart / 2)
+      .map(({ pieceId, firingId }) => `${pieceId}/${firingId}`),
+  );
+
 function summaryRow(
   src: Source,
   id: string,
@@ -105,7 +117,7 @@ function summaryRow(
     apart,
   );
   const colour = together(colours);
-  const best = bestPicture(rows);
+  const best = bestPicture(rows, oddOnes(colours, colour, apart));
   return {
     id,
     standing: summary.standing,

@@ -1,6 +1,7 @@
 /** How far the studio’s repeats lie apart, and the colours it follows from. */
 import {
   apartIn,
+  deltaE,
   middleLab,
   repeatsOf,
   type Lab,
@@ -88,4 +89,42 @@ export async function makeRepeats(src: Source, now: Date): Promise<void> {
     .merge();
   if (apartIn(before) !== apartIn(scatter))
     await src('cell').whereNotNull('colour').where('pieces', '>', 1).update({ stale: true });
+}
+
+/** Of each piece that was measured: its colour where it bears most of a stack, after its last firing. */
+export async function mainColours(
+  src: Source,
+  pieceIds: readonly string[],
+): Promise<Map<string, PieceColour>> {
+  // prettier-ignore
+  if (pieceIds.length === 0) return new Map();
+  const rows: Row[] = await measuredIn(src)
+    .join('cell', 'cell.id', 'sighting.cell_id')
+    .whereIn('sighting.piece_id', pieceIds)
+    .orderByRaw('cell.depth > 0, sighting.generation, sighting.area')
+    .select('cell.depth');
+  const best = new Map(rows.map((row) => [row.piece_id as string, row.cell_id as string]));
+  return new Map(
+    ofPieces(rows.filter((row) => best.get(row.piece_id) === row.cell_id)).map((one) => [one.pieceId, one]), // prettier-ignore
+  );
+}
+
+/** How far a zone of a piece lies in colour from the others of its cell, and how many those are. */
+export type Beside = { distance: number; pieces: number; sameFiring: boolean };
+
+/** For the zones of a piece after its firings, by "firing/zone": how it came out beside the others of its stack. */
+export async function besideKin(src: Source, pieceId: string): Promise<Map<string, Beside>> {
+  const rows: Row[] = await src('sighting').where({ piece_id: pieceId }).select('cell_id', 'firing_id', 'zone'); // prettier-ignore
+  const all = await coloursOfCells(src, [...new Set(rows.map((row) => row.cell_id as string))]);
+  return new Map(
+    rows.flatMap((row): [string, Beside][] => {
+      const here = all.filter(({ cellId }) => cellId === row.cell_id);
+      const own = here.find((one) => one.pieceId === pieceId && one.firingId === row.firing_id);
+      const others = here.filter((one) => one.pieceId !== pieceId);
+      if (own === undefined || others.length === 0) return [];
+      const distance = deltaE(own.lab, middleLab(others.map((one) => one.lab)));
+      const sameFiring = others.every(({ firingId }) => firingId === row.firing_id);
+      return [[`${row.firing_id}/${row.zone}`, { distance, pieces: others.length, sameFiring }]];
+    }),
+  );
 }

@@ -42,11 +42,17 @@ const cutIn = (row: Row): Cut | null => {
     : cutOf(row.shape as Shape, place, row.height / row.width);
 };
 
+const NONE: ReadonlySet<string> = new Set();
+
 /**
  * The picture that stands for a cell: the one somebody chose; of those that are framed, so that the zone itself is seen, the
- * sharpest; else where the stack fills most of the piece, then of the one liked most, then seen last.
+ * sharpest, but rather of a piece that came out like most (`odd` names the others, by "piece/firing"); else where the stack fills most of the piece, then of the one liked most, then seen last.
  */
-export function bestPicture(rows: readonly Row[]): ZonePicture & { code: string } {
+export function bestPicture(
+  rows: readonly Row[],
+  odd: ReadonlySet<string> = NONE,
+): ZonePicture & { code: string } {
+  const isOdd = (row: Row): boolean => odd.has(`${row.piece_id}/${row.firing_id}`);
   const [best] = rows
     .map((row) => (ofAnother(row) ? { ...row, sha: null, chosen_at: null } : row))
     .sort(
@@ -54,6 +60,7 @@ export function bestPicture(rows: readonly Row[]): ZonePicture & { code: string 
         Number(b.chosen_at !== null) - Number(a.chosen_at !== null) ||
         Number(b.sha !== null) - Number(a.sha !== null) ||
         Number(b.shape !== null) - Number(a.shape !== null) ||
+        Number(isOdd(a)) - Number(isOdd(b)) ||
         // In steps: what the measure cannot tell apart is decided by the rest.
         Math.round(20 * ((b.sharpness ?? 0) - (a.sharpness ?? 0))) ||
         Math.round(4 * (b.area - a.area)) ||

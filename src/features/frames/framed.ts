@@ -1,5 +1,7 @@
 /** Pictures with what is framed in them. */
 import { framesOf, greyCard, greysOf } from '@/data/frames';
+import type { Repeats } from '@/core/colour';
+import { besideKin, NO_REPEATS, readRepeats, type Beside } from '@/data/repeats';
 import type { Source } from '@/data/database';
 import type { Photo } from '@/data/photos';
 import type { FramedPhoto } from './of-piece';
@@ -8,15 +10,24 @@ import type { FramedPhoto } from './of-piece';
 export async function framedPhotos(
   src: Source,
   photos: readonly Photo[],
-): Promise<{ card: number[] | null; photos: (FramedPhoto & Pick<Photo, 'firingId'>)[] }> {
+  /** Of one piece: its zones are compared with the others of their stacks. */
+  pieceId?: string,
+): Promise<{
+  card: number[] | null;
+  repeats: Repeats;
+  photos: (FramedPhoto & Pick<Photo, 'firingId'>)[];
+}> {
   const ids = photos.map(({ id }) => id);
-  const [frames, greys, card] = await Promise.all([
+  const [frames, greys, card, beside, repeats] = await Promise.all([
     framesOf(src, ids),
     greysOf(src, ids),
     greyCard(src),
+    pieceId === undefined ? new Map<string, Beside>() : besideKin(src, pieceId),
+    pieceId === undefined ? NO_REPEATS : readRepeats(src),
   ]);
   return {
     card,
+    repeats,
     photos: photos.map(({ id, sha, width, height, firingId }) => {
       const own = frames.filter(({ photoId }) => photoId === id);
       return {
@@ -29,7 +40,7 @@ export async function framedPhotos(
         grey: greys.get(id)?.steps ?? null,
         colours: own.flatMap(
           ({ colours }) =>
-          colours.map(({ zone, lab, parts, variegation, byGrey }) => ({ zone, lab, parts, variegation, byGrey })), // prettier-ignore
+          colours.map(({ zone, lab, parts, variegation, byGrey }) => ({ zone, lab, parts, variegation, byGrey, beside: byGrey ? (beside.get(`${firingId}/${zone}`) ?? null) : null })), // prettier-ignore
         ),
       };
     }),

@@ -1,6 +1,7 @@
 /** What framing a piece's pictures needs of the piece. */
 import type { Shape, Spot } from '@/core/frame';
-import type { Lab } from '@/core/colour';
+import type { Lab, Repeats } from '@/core/colour';
+import type { Beside } from '@/data/repeats';
 import { zonesOf, type Face, type Layer, type Sector, type Stretch } from '@/core/zones';
 
 export type FaceZones = {
@@ -9,7 +10,7 @@ export type FaceZones = {
   zones: { stretch: Stretch; sector: Sector }[];
 };
 
-export type ShownColour = { zone: string; lab: Lab; parts: { lab: Lab; share: number }[]; variegation: number; byGrey: boolean }; // prettier-ignore
+export type ShownColour = { zone: string; lab: Lab; parts: { lab: Lab; share: number }[]; variegation: number; byGrey: boolean; beside: Beside | null }; // prettier-ignore
 
 export type FramedPhoto = {
   id: string;

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { colourWords, distanceWords, hexOf, type Lab, type Repeats, type TogetherColour } from '@/core/colour'; // prettier-ignore
+import { colourWord, distanceWords, hexOf, type Lab, type Repeats, type TogetherColour } from '@/core/colour'; // prettier-ignore
 
 /** Colours by their shares, side by side. */
 export function ColourStrip({ parts }: { parts: readonly { lab: Lab; share: number }[] }) {
@@ -17,12 +17,20 @@ export function ColourStrip({ parts }: { parts: readonly { lab: Lab; share: numb
 }
 
 export const labWords = (lab: Lab): string =>
-  `L* ${lab[0].toFixed(0)} a* ${lab[1].toFixed(0)} b* ${lab[2].toFixed(0)}`;
+  `L* ${whole(lab[0])} a* ${whole(lab[1])} b* ${whole(lab[2])}`;
 
-const sharesWords = ({ parts }: TogetherColour): string =>
-  parts.length < 2
+/** "−5", and never "−0". */
+const whole = (value: number): string => String(Math.round(value) + 0).replace('-', '−');
+
+/** "pale grey 58 %, brown 42 %": parts of one name together; nothing where they have but one. */
+export function sharesWords(parts: TogetherColour['parts']): string {
+  const shares = new Map<string, number>();
+  for (const { lab, share } of parts)
+    shares.set(colourWord(lab), (shares.get(colourWord(lab)) ?? 0) + share);
+  return shares.size < 2
     ? ''
-    : ` (${parts.map(({ lab, share }) => `${colourWords([{ lab, share }])} ${(100 * share).toFixed(0)} %`).join(', ')})`; // prettier-ignore
+    : [...shares].map(([word, share]) => `${word} ${(100 * share).toFixed(0)} %`).join(', ');
+}
 
 /** What colour a cell is by number: its shares, and how far its pieces scatter against repeats of this studio. */
 export function CellColour({ colour, repeats }: { colour: TogetherColour; repeats: Repeats }) {
@@ -32,8 +40,7 @@ export function CellColour({ colour, repeats }: { colour: TogetherColour; repeat
     <Box sx={{ my: 1, maxWidth: 420 }}>
       <ColourStrip parts={colour.parts} />
       <Typography variant="body2" sx={{ mt: 0.25 }}>
-        {colourWords(colour.parts)}
-        {sharesWords(colour)}: {labWords(colour.lab)}
+        {sharesWords(colour.parts) || colourWord(colour.lab)}: {labWords(colour.lab)}
         {scatter === null
           ? '; one piece measured'
           : `; ${pieces} pieces measured, two of them ${scatter.toFixed(1)} ΔE₀₀ apart: ${distanceWords(scatter, against)}`}

@@ -5,10 +5,11 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { hexOf } from '@/core/colour';
+import { colourWords, distanceWords, type Repeats } from '@/core/colour';
 import type { Card } from '@/core/sight';
 import { describeRegion, parseZoneKey } from '@/core/zones';
 import type { FaceZones, FramedPhoto } from '../of-piece';
+import { ColourStrip, labWords } from './CellColour';
 
 // Heavy, and wanted by few: loaded when it is asked for.
 const FrameDialog = dynamic(() => import('./FrameDialog').then((one) => one.FrameDialog), {
@@ -22,19 +23,21 @@ export function FrameIt({
   card,
   code,
   edit,
+  repeats,
 }: {
   photo: FramedPhoto;
   faces: readonly FaceZones[];
   card: Card | null;
   code: string;
   edit: boolean;
+  repeats: Repeats;
 }) {
   const [open, setOpen] = useState(false);
   const known = photo.frames.length > 0;
   return (
-    <Box sx={{ width: 150 }}>
+    <Box sx={{ width: 190 }}>
       {inOrder(photo.colours).map((colour) => (
-        <Colour key={colour.zone} colour={colour} faces={faces} />
+        <Colour key={colour.zone} colour={colour} faces={faces} repeats={repeats} />
       ))}
       {edit && faces.length > 0 && (
         <Button
@@ -71,30 +74,28 @@ const inOrder = (colours: FramedPhoto['colours']): FramedPhoto['colours'] =>
     ) // prettier-ignore
     .map(({ colour }) => colour);
 
-/** A zone's colours as a strip by their shares; in numbers only where a grey told them. */
+/** A zone's colours as a strip by their shares; in numbers only where a grey told them, and how near its kin it came. */
 function Colour({
-  colour: { zone, lab, parts, variegation, byGrey },
+  colour: { zone, lab, parts, variegation, byGrey, beside },
   faces,
+  repeats,
 }: {
   colour: FramedPhoto['colours'][number];
   faces: readonly FaceZones[];
+  repeats: Repeats;
 }) {
   const place = parseZoneKey(zone);
   const face = faces.length > 1 ? faces.find(({ no }) => no === place?.face)?.label : undefined;
   const where = [face, place && describeRegion(place)].filter(Boolean).join(', ');
-  const numbers = `L* ${lab[0].toFixed(0)} a* ${lab[1].toFixed(0)} b* ${lab[2].toFixed(0)}`;
   return (
     <Box sx={{ mt: 0.5 }}>
-      <Box sx={{ display: 'flex', height: 16, border: '1px solid', borderColor: 'divider' }}>
-        {parts.map((part, i) => (
-          <Box key={i} sx={{ flexGrow: part.share, bgcolor: hexOf(part.lab) }} />
-        ))}
-      </Box>
+      <ColourStrip parts={parts} />
       <Typography variant="caption" color="text.secondary" component="p">
-        {where}:{' '}
-        {byGrey
-          ? `${numbers}${variegation >= 3 ? `, varies by ${variegation.toFixed(0)} ΔE` : ''}`
-          : 'by eye, not measured'}
+        {where}: {byGrey ? colourWords(parts) : 'by eye, not measured'}
+        {byGrey &&
+          ` (${labWords(lab)}${variegation >= 3 ? `, varies by ${variegation.toFixed(0)} ΔE` : ''})`}
+        {beside !== null &&
+          `; ${beside.distance.toFixed(1)} ΔE from ${beside.pieces === 1 ? 'the other' : `${beside.pieces} others`} of its stack: ${distanceWords(beside.distance, beside.sameFiring ? repeats.within : repeats.between)}`}
       </Typography>
     </Box>
   );

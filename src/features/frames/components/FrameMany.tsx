@@ -95,7 +95,7 @@ export function FrameMany({
       </Box>
       <ProblemNote>{problem}</ProblemNote>
       <Box
-        sx={{ position: 'sticky', bottom: 0, bgcolor: 'background.default', py: 1.5, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }} // prettier-ignore
+        sx={{ position: 'sticky', bottom: { xs: 60, md: 0 }, bgcolor: 'background.default', py: 1.5, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }} // prettier-ignore
       >
         <Button
           variant="contained"
@@ -108,7 +108,14 @@ export function FrameMany({
         <Typography role="status" color="text.secondary">
           {looked < list.length
             ? `Looking: ${looked} of ${list.length}`
-            : `${list.length - chosen.length} of these left out${all > list.length ? `, ${all - list.length} more after them` : ''}`}
+            : [
+                list.length > chosen.length
+                  ? `${list.length - chosen.length} of these left out`
+                  : '',
+                all > list.length ? `${all - list.length} more after them` : '',
+              ]
+                .filter(Boolean)
+                .join(', ')}
         </Typography>
       </Box>
       {at !== undefined && drafts[at.photo.id] !== undefined && (

@@ -65,7 +65,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
     times,
     sounds,
   } = await pieceRoom(db, piece);
-  const framed = await framedPhotos(db, photos);
+  const framed = await framedPhotos(db, photos, piece.id);
   const cases = (await listCases(db, { pieceId: piece.id, open: true })).filter((one) =>
     maySeeCase(person, one),
   );
@@ -189,6 +189,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                           )
                     }
                     card={framed.card}
+                    repeats={framed.repeats}
                     code={piece.code}
                     edit={own}
                   />

@@ -16,6 +16,8 @@ import Link from '@/ui/Link';
 import { Nothing, Page, Section } from '@/ui/Page';
 import { Picture } from '@/ui/Picture';
 import { day } from '@/ui/time';
+import { distanceWords } from '@/core/colour';
+import { nearerFirst, nearTo } from '../near';
 
 export async function QuestionPage({ params }: { params: Promise<{ no: string }> }) {
   const { person, studio } = await enter(permit('see the chart'));
@@ -31,9 +33,10 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
     question.targetPieceId === null ? [] : await listPieces(db, { ids: [question.targetPieceId] });
   const [targetPhoto] = target === undefined ? [] : await listPhotos(db, { pieceIds: [target.id] });
   const bodies = new Set(tiles.map(({ bodyName }) => bodyName));
+  const near = target === undefined ? null : await nearTo(db, target.id, tiles.map(({ pieceId }) => pieceId)); // prettier-ignore
   const ranked = [...tiles]
-    .filter(({ rating }) => rating !== null)
-    .sort((a, b) => (b.rating ?? 0) - (a.rating ?? 0));
+    .filter(({ rating, pieceId }) => rating !== null || near?.distances.has(pieceId))
+    .sort((a, b) => nearerFirst(near, a.pieceId, b.pieceId) || (b.rating ?? 0) - (a.rating ?? 0));
   const facts = (
     [
       ['Varied', question.varied],
@@ -105,8 +108,15 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
                     <Picture sha={tile.photo} alt={`Attempt ${tile.no}, ${tile.label}`} />
                     <Link href={`/pieces/${tile.code}`}>
                       {i === 0 ? 'Nearest: ' : ''}
-                      {tile.no}, {tile.rating} of 5
+                      {tile.no}
+                      {tile.rating === null ? '' : `, ${tile.rating} of 5`}
                     </Link>
+                    {near?.distances.has(tile.pieceId) && (
+                      <Typography variant="body2">
+                        {near.distances.get(tile.pieceId)!.toFixed(1)} ΔE₀₀ from it:{' '}
+                        {distanceWords(near.distances.get(tile.pieceId)!, near.scatter)}
+                      </Typography>
+                    )}
                   </div>
                 ))}
               </Box>
