@@ -1,5 +1,8 @@
 /** What the search field asks of the records: cells by what they show, anything by the words in its notes. */
+import type { TogetherColour } from '@/core/colour';
+import type { ConeKnown } from '@/core/firing';
 import type { Cut } from '@/core/frame';
+import type { Atmosphere } from '@/core/signs';
 import type { Row, Source } from './database';
 
 export type CellAsked = {
@@ -22,8 +25,9 @@ export type CellFound = {
   stackKey: string;
   slips: string;
   cone: string;
-  coneKnown: string;
-  atmosphere: string;
+  coneKnown: ConeKnown;
+  atmosphere: Atmosphere;
+  refired: boolean;
   base: string | null;
   over: string | null;
   depth: number;
@@ -31,6 +35,8 @@ export type CellFound = {
   movementMm: number | null;
   signs: { sign: string; pieces: number }[];
   colours: string[];
+  /** Where a grey told it. */
+  colour: TogetherColour | null;
   pieces: number;
   photo: string | null;
   cut: Cut | null;
@@ -107,6 +113,8 @@ export async function findCells(src: Source, asked: CellAsked): Promise<CellFoun
     signs: row.signs,
     colours: (typeof row.colours === 'string' ? JSON.parse(row.colours) : row.colours) ?? [],
     pieces: row.pieces,
+    refired: Boolean(row.refired),
+    colour: row.colour,
     photo: row.photo_sha,
     cut: row.photo_cut,
   }));

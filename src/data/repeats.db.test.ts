@@ -3,7 +3,6 @@ import type { Lab } from '@/core/colour';
 import { apartIn } from '@/core/colour';
 import { besideKin, freshenRepeats, mainColours, makeRepeats, readRepeats } from '@/data/repeats';
 import { freshen } from '@/data/cell-summaries';
-import { nearerFirst, nearTo } from '@/features/questions/near';
 import { measure } from '../../test-support/measured';
 import { fired, layer, recordInput, testStudio, type TestStudio } from '../../test-support/studio';
 
@@ -87,14 +86,7 @@ test('a piece is compared with the others of its stack, never with itself', asyn
   expect((await besideKin(studio.db, alone.ids[0]!)).size).toBe(0);
 });
 
-test('attempts to match stand by their distance, those that were measured first', async () => {
-  const [aim, other] = first.ids;
-  const near = await nearTo(studio.db, aim!, [other!, second.ids[0]!, aim!]);
-  expect([...near!.distances.keys()]).toEqual([other, second.ids[0]]);
-  expect(near!.distances.get(other!)!).toBeLessThan(near!.distances.get(second.ids[0]!)!);
-  expect(nearerFirst(near, second.ids[0]!, other!)).toBeGreaterThan(0);
-  expect(nearerFirst(near, 'unmeasured', other!)).toBe(Infinity);
-  expect(nearerFirst(null, 'a', 'b')).toBe(0);
-  expect(await nearTo(studio.db, 'unmeasured', [other!])).toBeNull();
+test('of each piece its main colour is read once', async () => {
   expect([...(await mainColours(studio.db, first.ids)).keys()].sort()).toEqual([...first.ids].sort()); // prettier-ignore
+  expect(await mainColours(studio.db, [])).toEqual(new Map());
 });

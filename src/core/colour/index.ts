@@ -2,6 +2,7 @@
 export * from './correction';
 export * from './difference';
 export * from './measure';
+export * from './nearest';
 export * from './repeats';
 export * from './spaces';
 export * from './together';

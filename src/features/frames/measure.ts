@@ -1,5 +1,5 @@
 /** Measures the zones of framed faces in a picture's pixels. */
-import { LINEAR, type Linear } from '@/core/colour';
+import { labOfLinear, LINEAR, type Lab, type Linear } from '@/core/colour';
 import type { Spot } from '@/core/frame';
 import { coloursUnder, correctionFrom, sharpnessOf, type Raster } from '@/core/sight';
 import { zoneKey, type Zone } from '@/core/zones';
@@ -74,4 +74,24 @@ export function measured(
         }),
     })),
   };
+}
+
+/** How large the part of a picture is that a touch means, as a share of its width. */
+const SPOT = 0.012;
+
+/** The colour at a touched spot: by the grey where there is one, else as the picture shows it. */
+export function spotColour(
+  picture: Raster,
+  at: Spot,
+  { steps, card }: { steps: readonly Spot[] | null; card: readonly number[] | null },
+): { lab: Lab; byGrey: boolean; why: string | null } {
+  const by =
+    steps === null || card === null ? null : correctionFrom(stepsSeen(picture, steps), card);
+  const why = steps === null ? WHY['no-card'] : card === null ? WHY.unstated : by?.ok === false ? WHY[by.why] : null; // prettier-ignore
+  const seen = lightAround(picture, at, SPOT * picture.width);
+  if (by?.ok !== true) return { lab: labOfLinear(seen), byGrey: false, why };
+  // Beyond the card’s lightest step nobody knows what the light means.
+  if (seen.some((light, c) => light > by.most[c]!))
+    return { lab: labOfLinear(seen), byGrey: false, why: 'this spot has run into white' };
+  return { lab: labOfLinear(by.correct(seen)), byGrey: true, why: null };
 }

@@ -1,6 +1,6 @@
 /** What framing a piece's pictures needs of the piece. */
 import type { Shape, Spot } from '@/core/frame';
-import type { Lab, Repeats } from '@/core/colour';
+import type { Lab } from '@/core/colour';
 import type { Beside } from '@/data/repeats';
 import { zonesOf, type Face, type Layer, type Sector, type Stretch } from '@/core/zones';
 

@@ -34,7 +34,7 @@ function looker(): Worker {
 }
 
 function lookAt(
-  { data, width, height }: ImageData,
+  { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
   cards: Card[],
   faces: number,
 ): Promise<Seen | null> {
@@ -103,6 +103,16 @@ export async function propose(
   card: Card | null,
 ): Promise<Proposal> {
   const pixels = pixelsOf(image);
-  const seen = pixels === null ? null : await lookAt(pixels, card === null ? [] : [card], faces.length); // prettier-ignore
+  return pixels === null ? facesFrom(null, faces) : proposeIn(pixels, faces, card);
+}
+
+/** The same in pixels; without faces only the grey is looked for. */
+export async function proposeIn(
+  { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
+  faces: readonly number[],
+  card: Card | null,
+): Promise<Proposal> {
+  // A copy: what is handed to the worker is gone here.
+  const seen = await lookAt({ data: data.slice(), width, height }, card === null ? [] : [card], Math.max(1, faces.length)); // prettier-ignore
   return facesFrom(seen, faces);
 }

@@ -1,3 +1,4 @@
 export * as framesOperations from './actions';
 export { framedPhotos } from './framed';
 export { pictureToFrame } from './queries';
+export { whatIs, whatSchema } from './what';

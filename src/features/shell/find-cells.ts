@@ -1,25 +1,32 @@
 /** Cells of the chart that show what was asked for, in words and with their picture. */
+import { colourWords } from '@/core/colour';
 import type { Asked } from '@/core/finding';
-import { coneWords, type ConeKnown } from '@/core/firing';
 import { signOf } from '@/core/signs';
 import { plainColours } from '@/core/standing';
-import { coatsOfKey } from '@/core/zones';
 import type { Body } from '@/data/bodies';
 import type { Source } from '@/data/database';
 import { findCells, type CellFound } from '@/data/finding';
+import { namedCell } from '../chart/server';
 import type { Found } from './find-records';
 
 const SHOWN = 8;
 
-/** Do a cell's colours answer the asked-for ones? Its commonest has to be among them. */
+/**
+ * Do a cell's colours answer the asked-for ones? What a grey told of its pieces says it, with the colours that take a good
+ * part; where nothing was measured, the commonest words have to be among them.
+ */
 function inColours(cell: CellFound, wanted: readonly string[]): string | null {
+  const answers = (words: string): boolean => {
+    const plain = plainColours(words);
+    return wanted.every((one) => plainColours(one).some((each) => plain.includes(each)));
+  };
+  if (cell.colour !== null) {
+    const words = colourWords(cell.colour.parts);
+    return answers(words) ? words : null;
+  }
   const counts = new Map<string, number>();
   for (const colour of cell.colours) counts.set(colour, (counts.get(colour) ?? 0) + 1);
-  const likely = [...counts].sort((a, b) => b[1] - a[1]);
-  const match = likely.find(([colour]) => {
-    const plain = plainColours(colour);
-    return wanted.every((one) => plainColours(one).some((each) => plain.includes(each)));
-  });
+  const match = [...counts].sort((a, b) => b[1] - a[1]).find(([colour]) => answers(colour));
   return match === undefined || match[1] * 3 < cell.colours.length ? null : match[0];
 }
 
@@ -60,29 +67,17 @@ export async function cellsFor(
     )
     .slice(0, SHOWN)
     .map(({ cell, colour }) => {
-      const body = byId.get(cell.bodyId);
-      const coats = coatsOfKey(cell.stackKey);
-      const title = [...coats]
-        .reverse()
-        .map(({ slug, version }) => `${names[slug] ?? slug}${version > 1 ? ` v${version}` : ''}`)
-        .join(' over ');
+      const { title, where, href } = namedCell(cell, byId.get(cell.bodyId), names);
       const shown = [
         cell.surface,
         colour ?? cell.colours[0],
         ...cell.signs.map(({ sign }) => signOf(sign)?.name.toLowerCase() ?? sign),
       ].filter(Boolean);
-      const query = new URLSearchParams({
-        body: body?.slug ?? '',
-        cone: cell.cone,
-        atmosphere: cell.atmosphere,
-        ground: cell.slips,
-        ...(cell.depth <= 2 ? { at: `${cell.base ?? ''}/${cell.over ?? ''}` } : {}),
-      });
       return {
         kind: 'cell',
         title,
-        detail: `${body?.name ?? ''}${cell.slips === '' ? '' : ' with slip'}, ${coneWords({ known: cell.coneKnown as ConeKnown, band: cell.cone })}, ${cell.atmosphere}: ${shown.join(', ')}`,
-        href: `/chart?${query.toString()}`,
+        detail: `${where}: ${shown.join(', ')}`,
+        href,
         photo: cell.photo,
         cut: cell.cut,
       };

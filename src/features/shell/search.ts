@@ -38,6 +38,16 @@ const ACTS: readonly { words: string; title: string; href: string }[] = [
   { words: 'calendar queue waiting firings duty', title: 'Calendar', href: '/kilns/calendar' },
   { words: 'compare firings curves', title: 'Compare firings', href: '/kilns/compare' },
   {
+    words: 'what glaze is that colour picture photo camera match look alike identify',
+    title: 'What glaze is that? By a picture',
+    href: '/chart/what',
+  },
+  {
+    words: 'pictures without a frame framing grey card colours measure',
+    title: 'Pictures without a frame',
+    href: '/pieces/frames',
+  },
+  {
     words: 'import bring in csv spreadsheet past',
     title: 'Bring in past tests',
     href: '/studio/import',

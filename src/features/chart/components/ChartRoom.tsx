@@ -108,6 +108,9 @@ function Acts({ board }: { board: BoardSent }) {
   const query = new URLSearchParams(body === undefined ? {} : { body, cone: cone!, atmosphere: atmosphere! }); // prettier-ignore
   return (
     <>
+      <Button component={Link} href="/chart/what" variant="outlined">
+        What glaze is that?
+      </Button>
       <Button component={Link} href={`/tests/fired?${query.toString()}`} variant="outlined">
         I hold a fired tile
       </Button>

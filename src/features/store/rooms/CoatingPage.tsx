@@ -4,7 +4,6 @@ import Typography from '@mui/material/Typography';
 import Link from '@/ui/Link';
 import { notFound, redirect } from 'next/navigation';
 import { formatConeRange } from '@/core/cones';
-import { coneWords } from '@/core/firing';
 import { standingWords } from '@/core/standing';
 import { cellsOfCoating } from '@/data/board';
 import { listBuckets } from '@/data/buckets';
@@ -25,7 +24,8 @@ import { ZonePicture } from '@/ui/ZonePicture';
 import { listBodies } from '@/data/bodies';
 import { entryAt } from '@/data/entries';
 import { cautionsOf } from '@/data/cautions';
-import { listCoatings } from '@/data/coatings';
+import { coatNames, listCoatings } from '@/data/coatings';
+import { namedCell } from '../../chart/server';
 
 export async function CoatingPage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params;
@@ -55,7 +55,7 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
   const fired = await firedVersions(db, versionIds);
   const buckets = await listBuckets(db, { coatingSlug: slug });
   const bodies = new Map((await listBodies(db)).map((body) => [body.id, body]));
-  const names = new Map(coatings.map((one) => [one.slug, one.name]));
+  const names = coatNames(coatings);
   const cells = (await cellsOfCoating(db, slug, 60)).filter((cell) => cell.base !== null);
   const alone = cells.filter((cell) => cell.over === null);
   const stacked = cells.filter((cell) => cell.over !== null);
@@ -67,23 +67,13 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
   );
   const show = (cell: (typeof cells)[number]) => {
     const body = bodies.get(cell.bodyId);
-    const said =
-      cell.over === null
-        ? coating.name
-        : `${names.get(cell.over) ?? cell.over} over ${names.get(cell.base ?? '') ?? cell.base}`;
-    const where = `${body?.name ?? ''}${cell.slips === '' ? '' : ' with slip'}, ${coneWords({ known: cell.coneKnown, band: cell.cone })}, ${cell.atmosphere}${cell.refired ? ', after a refire' : ''}`;
-    const query = new URLSearchParams({
-      body: body?.slug ?? '',
-      cone: cell.cone,
-      atmosphere: cell.atmosphere,
-      ground: cell.slips,
-      at: `${cell.base}/${cell.over ?? ''}`,
-    });
+    const { title, where, href } = namedCell(cell, body, names);
+    const said = cell.over === null ? coating.name : title;
     return (
       <Box
         key={cell.id}
         component={Link}
-        href={`/chart?${query.toString()}`}
+        href={href}
         prefetch={false}
         sx={{ color: 'inherit', textDecoration: 'none', width: 148 }}
       >

@@ -1,0 +1,1 @@
+export { WhatPage as default } from '@/features/frames/rooms/WhatPage';
