@@ -84,30 +84,14 @@ export async function replaceFrames(
       shape: JSON.stringify(shape),
       guessed,
       sharpness,
+      measured: colourMethod,
       method: frameMethod,
       set_by: by,
       at: now,
       current_key: `${photoId}/${face}`,
     })),
   );
-  await insertMany(
-    src,
-    'zone_colour',
-    kept.flatMap(({ id, colours }) =>
-      colours.map(({ zone, lab: [l, a, b], parts, variegation, glare, byGrey }) => ({
-        frame_id: id,
-        zone,
-        l,
-        a,
-        b,
-        parts: JSON.stringify(parts),
-        variegation,
-        glare,
-        by_grey: byGrey,
-        method: colourMethod,
-      })),
-    ),
-  );
+  await writeColours(src, kept, colourMethod);
   await src('photo')
     .where({ id: photoId })
     .update({ grey: grey === null ? null : JSON.stringify(grey), unframed });
@@ -155,3 +139,50 @@ export async function unframedPhotos(
 
 export const saidUnframed = async (src: Source, photoId: string): Promise<boolean> =>
   Boolean((await src('photo').where({ id: photoId }).first('unframed'))?.unframed);
+
+const writeColours = (
+  src: Source,
+  frames: readonly { id: string; colours: readonly FramedColour[] }[],
+  method: number,
+): Promise<void> =>
+  insertMany(
+    src,
+    'zone_colour',
+    frames.flatMap(({ id, colours }) =>
+      colours.map(({ zone, lab: [l, a, b], parts, variegation, glare, byGrey }) => ({
+        frame_id: id,
+        zone,
+        l,
+        a,
+        b,
+        parts: JSON.stringify(parts),
+        variegation,
+        glare,
+        by_grey: byGrey,
+        method,
+      })),
+    ),
+  );
+
+/** Pictures of which a face was measured by another version of the method, or never: the oldest first. */
+export const measuredOtherwise = (src: Source, method: number): Promise<string[]> =>
+  src('photo')
+    .join('frame', 'frame.photo_id', 'photo.id')
+    .whereNull('frame.removed_at')
+    .whereNull('photo.binned_at')
+    .where((one) => one.whereNull('frame.measured').orWhereNot('frame.measured', method))
+    .groupBy('photo.id')
+    .orderByRaw('MIN(photo.created_at), photo.id')
+    .pluck('photo.id');
+
+/** Replaces the colours of frames that stand; where they lie, and who said so, stays. */
+export async function rewriteColours(
+  src: Source,
+  frames: readonly (Pick<Frame, 'id' | 'sharpness'> & { colours: readonly FramedColour[] })[],
+  method: number,
+): Promise<void> {
+  await src('zone_colour').whereIn('frame_id', frames.map(({ id }) => id)).delete(); // prettier-ignore
+  await writeColours(src, frames, method);
+  for (const { id, sharpness } of frames)
+    await src('frame').where({ id }).update({ sharpness, measured: method });
+}

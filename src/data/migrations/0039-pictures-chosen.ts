@@ -1,11 +1,13 @@
 import type { Knex } from 'knex';
 
 /**
- * How sharp a face is in its picture, which picture somebody chose to stand for a cell, what colour a cell’s pieces are
+ * How sharp a face is in its picture, by which version of the method its colours were measured, which picture somebody chose to stand for a cell, what colour a cell’s pieces are
  * together, and how far the studio’s repeats lie apart.
  */
 export async function up(db: Knex): Promise<void> {
-  await db.raw('ALTER TABLE frame ADD COLUMN sharpness FLOAT NULL');
+  await db.raw(
+    'ALTER TABLE frame ADD COLUMN sharpness FLOAT NULL, ADD COLUMN measured SMALLINT UNSIGNED NULL',
+  );
   // Somebody looked and found nothing to frame in it: it is not asked about again.
   await db.raw('ALTER TABLE photo ADD COLUMN unframed BOOLEAN NOT NULL DEFAULT FALSE');
   // A cell comes and goes with what is said of its pieces; its id follows from what it is, and the choice stays.

@@ -2,7 +2,6 @@
 import { wrongWith } from '@/core/frame';
 import { FRAME_METHOD } from '@/core/sight';
 import { COLOUR_METHOD } from '@/core/colour';
-import { zonesOf } from '@/core/zones';
 import { summariseCells } from '@/data/cell-summaries';
 import { refreshCells } from '@/data/cells';
 import {
@@ -14,8 +13,7 @@ import {
   sayGreyCard,
 } from '@/data/frames';
 import { findPhoto } from '@/data/photos';
-import { holdPieces, listPieces, loadPieces } from '@/data/pieces';
-import { listPlacements } from '@/data/placements';
+import { holdPieces, listPieces } from '@/data/pieces';
 import type { z } from 'zod';
 import type { Database, Transaction } from '@/data/database';
 import type { Person } from '@/data/people';
@@ -27,18 +25,7 @@ import { found, refuse } from '@/platform/refusal';
 import { mayTouchPiece, permit } from '../people';
 import * as contracts from './contracts';
 import { measured, type Measurement } from './measure';
-
-/** The zones of a piece as it came out of a firing: of its last, where a picture is of none. */
-async function zonesThen(db: Database, pieceId: string, firingId: string | null) {
-  const [piece] = await loadPieces(db, { ids: [pieceId] });
-  const placements = await listPlacements(db, { pieceIds: [pieceId] });
-  const generation =
-    placements.find((one) => one.firingId === firingId)?.generation ??
-    Math.max(1, ...placements.map((one) => one.generation));
-  return piece === undefined || piece.keyKnown === 'lost'
-    ? []
-    : zonesOf(piece.faces, piece.done, generation);
-}
+import { zonesThen } from './zones-then';
 
 type Asked = z.output<typeof contracts.setFramesSchema>;
 

@@ -1,5 +1,5 @@
 /** A picture whose truth is known is framed: its zones are measured, and the chart shows the zone itself. */
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, rename, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
@@ -9,7 +9,8 @@ import type { Cut } from '@/core/frame';
 import { framesOf, unframedPhotos } from '@/data/frames';
 import { rebuildSummaries } from '@/data/summaries';
 import { createPhotos } from '@/data/photos';
-import { keepPicture, pictureStore } from '@/platform/objects';
+import { keepPicture, pictureFile, pictureStore } from '@/platform/objects';
+import { measureAgain } from './again';
 import { Random } from '../../../demo/random';
 import { developed, photograph, type Truth } from '../../../test-support/photographs/camera';
 import { PLAIN } from '../../../test-support/photographs/ranges';
@@ -185,6 +186,31 @@ describe('many at once, and which picture stands', () => {
     expect(deltaE(colour.lab, LOWER)).toBeLessThan(3.5);
     await studio.must('frames.set', { photoId: blurred, frames: [], grey: null, nothing: true });
     expect(await waiting()).toEqual([]);
+  });
+
+  test('measured again, after the method has changed: colours are made anew, frames and who set them stay; it can be broken off', async () => {
+    const before = await studio
+      .db('frame')
+      .whereNull('removed_at')
+      .select('id', 'shape', 'set_by', 'at');
+    const right = (await studio.db('cell').where({ base_slug: 'tarn' }).first('colour')).colour.lab;
+    await studio.db('frame').update({ measured: 1, sharpness: null });
+    await studio.db('zone_colour').update({ l: 5, a: 0, b: 0 });
+    const told: string[] = [];
+    expect(await measureAgain(studio.db, (done, all) => told.push(`${done}/${all}`))).toEqual({ done: 1, unread: [] }); // prettier-ignore
+    expect(told).toEqual(['1/1']);
+    expect((await studio.db('cell').where({ base_slug: 'tarn' }).first('colour')).colour.lab).toEqual(right); // prettier-ignore
+    expect(await studio.db('frame').whereNull('removed_at').select('id', 'shape', 'set_by', 'at')).toEqual(before); // prettier-ignore
+    expect(await measureAgain(studio.db)).toEqual({ done: 0, unread: [] });
+    // A file that is gone is named, and what was measured of it stays.
+    await studio.db('frame').update({ measured: null });
+    const { sha: gone } = await studio.db('photo').where({ id: photoId }).first('sha');
+    const file = join(folder, 'pictures', gone.slice(0, 2), pictureFile(gone, 'large'));
+    await rename(file, join(folder, 'away'));
+    expect(await measureAgain(studio.db)).toEqual({ done: 0, unread: [photoId] });
+    await rename(join(folder, 'away'), file);
+    expect((await colours()).length).toBe(2);
+    expect((await measureAgain(studio.db)).done).toBe(1);
   });
 
   test('a second, slipped face that nobody framed does not show the picture of the first', async () => {

@@ -2,3 +2,4 @@ export * as framesOperations from './actions';
 export { framedPhotos } from './framed';
 export { pictureToFrame } from './queries';
 export { whatIs, whatSchema } from './what';
+export { measureAgain } from './again';
