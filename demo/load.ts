@@ -10,6 +10,7 @@ import { createPhotos } from '../src/data/photos';
 import { createLot, createPieces, setMade } from '../src/data/pieces';
 import { raiseFlag } from '../src/data/flags';
 import type { LayerFields } from '../src/data/layers';
+import { controlOfCell, sayControl } from '../src/data/control';
 import { sayGreyCard } from '../src/data/frames';
 import { createStudio } from '../src/data/studio';
 import { hashPassword } from '../src/platform/passwords';
@@ -88,6 +89,7 @@ export async function loadDemo(
     // Brought in at once: nobody saw anything move.
     await trx('cone_move').delete();
     await rebuildSummaries(trx);
+    await nameControl(trx);
   });
   await askQuestions(db, now);
   await askClinic(db, now);
@@ -105,6 +107,15 @@ export type Ids = {
   kilns: Map<string, string>;
   versions: Map<string, string>;
 };
+
+/** The stack by itself that went through most firings is the studio’s control. */
+async function nameControl(trx: Transaction): Promise<void> {
+  const { id } = await trx('cell')
+    .where({ depth: 1, refired: false })
+    .orderBy([{ column: 'firings', order: 'desc' }, { column: 'id' }])
+    .first('id');
+  await sayControl(trx, await controlOfCell(trx, id));
+}
 
 async function writeStore(trx: Transaction, random: Random, now: Date): Promise<Ids> {
   const since = new Date(now.getTime() - 760 * 86_400_000);

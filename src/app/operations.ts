@@ -2,6 +2,7 @@ import { clinicOperations } from '@/features/clinic/server';
 import { exchangeOperations } from '@/features/exchange/server';
 import { firelogOperations } from '@/features/firelog/server';
 import { firingsOperations } from '@/features/firings/server';
+import { controlOperations } from '@/features/control/server';
 import { framesOperations } from '@/features/frames/server';
 import { handingOperations } from '@/features/handing/server';
 import { kilnsOperations } from '@/features/kilns/server';
@@ -30,6 +31,7 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
     testsOperations,
     mediaOperations,
     questionsOperations,
+    controlOperations,
     framesOperations,
     handingOperations,
     kilnsOperations,

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 
 /**
  * How sharp a face is in its picture, by which version of the method its colours were measured, which picture somebody chose to stand for a cell, what colour a cell’s pieces are
- * together, and how far the studio’s repeats lie apart.
+ * together, how far the studio’s repeats lie apart, and which stack is its control.
  */
 export async function up(db: Knex): Promise<void> {
   await db.raw(
@@ -23,5 +23,7 @@ export async function up(db: Knex): Promise<void> {
     scatter JSON NOT NULL,
     at DATETIME(3) NOT NULL
   )`);
+  // The stack of which a tile goes into every glaze firing: its body, slips and coats.
+  await db.raw('ALTER TABLE studio ADD COLUMN control JSON NULL');
   await db.raw('ALTER TABLE frame ADD KEY frame_at (at), ADD KEY frame_removed (removed_at)');
 }

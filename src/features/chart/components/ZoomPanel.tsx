@@ -21,6 +21,7 @@ import { pairWords, placeWords, type Place } from '../words';
 import type { Pair } from '../board';
 import { CellHead } from './CellHead';
 import { ZoomPiece } from './ZoomPiece';
+import { TakeAsControl } from '../../control';
 import { Stands } from './Stands';
 import { SeenElsewhere } from './SeenElsewhere';
 import type { Elsewhere } from '@/data/board';
@@ -241,6 +242,7 @@ export function ZoomPanel(props: Props) {
               codes={new Map(zoom.pieces.map(({ pieceId, code }) => [pieceId, code]))}
             />
             {cell.colour !== null && <CellColour colour={cell.colour} repeats={zoom.repeats} />}
+            {props.mayMake && !cell.refired && <TakeAsControl cellId={cell.id} />}
             {zoom.pieces
               .filter((piece) => piece.cellId === cell.id)
               .map((piece) => (

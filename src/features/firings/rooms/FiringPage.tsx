@@ -10,6 +10,7 @@ import { findFiring } from '@/data/firings';
 import { permit } from '@/features/people';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
+import { ControlInLoad } from '../../control/rooms/ControlInLoad';
 import { LoadComplaints } from '../../clinic/rooms/LoadComplaints';
 import { Fold, Folds } from '@/ui/Fold';
 import { Page, Section } from '@/ui/Page';
@@ -87,6 +88,7 @@ export async function FiringPage({ params }: { params: Promise<{ id: string }> }
           Nobody wrote this firing down; it is kept for the pieces that came out of it.
         </Typography>
       )}
+      {waits && firing.kind !== 'bisque' && <ControlInLoad src={db} firingId={firing.id} />}
       {first.map((part) => {
         const open = parts[part];
         if (open === undefined) return null;

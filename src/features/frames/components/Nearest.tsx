@@ -51,6 +51,7 @@ export function Nearest({ lab, byGrey, ...choices }: { lab: Lab; byGrey: boolean
   ) => (
     <TextField
       select
+      fullWidth={false}
       size="small"
       label={label}
       value={known[name]}

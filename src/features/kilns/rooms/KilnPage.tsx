@@ -11,6 +11,7 @@ import { strayOf } from '@/data/readings';
 import { coneMovesOf, listWitnesses } from '@/data/witnesses';
 import { unitsOf } from '@/data/studio';
 import { ConeRow } from '../../drawings';
+import { ControlOfKiln } from '../../control/rooms/ControlOfKiln';
 import { Devices } from '../components/Devices';
 import { OffsetChart } from '../components/OffsetChart';
 import { Strays } from '../../firelog';
@@ -98,6 +99,7 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
           <ToGrindList shelves={grind} today={today(studio.timeZone)} />
         </Section>
       )}
+      <ControlOfKiln src={db} kilnId={kiln.id} />
       <Section title="Its thermocouple, by its cones">
         {offset === null ? (
           <Typography>

@@ -20,6 +20,7 @@ import { database } from '@/platform/database';
 import { Cautions } from '@/ui/Caution';
 import { firedCautions } from '@/core/chemistry';
 import { Nothing, Page, Section } from '@/ui/Page';
+import { Sensitive } from './Sensitive';
 import { ZonePicture } from '@/ui/ZonePicture';
 import { listBodies } from '@/data/bodies';
 import { entryAt } from '@/data/entries';
@@ -163,6 +164,7 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
           </Box>
         )}
       </Section>
+      <Sensitive src={db} slug={coating.slug} name={coating.name} />
       <WhatGoesWrong
         src={db}
         person={person}

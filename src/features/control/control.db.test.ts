@@ -1,0 +1,52 @@
+/** The control: named from the chart, found in loads and in the queue, and seen firing by firing. */
+import { controlPieces, controlSeen, readControl } from '@/data/control';
+import { measure } from '../../../test-support/measured';
+import { fired, layer, makePieces, planFiring, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
+
+let studio: TestStudio;
+beforeAll(async () => {
+  studio = await testStudio('test_control');
+});
+afterAll(() => studio.db.destroy());
+
+const tile = () => [layer(studio.version('tarn'), 0, 1)];
+
+test('named, it is found again in every firing of a kiln, in their order; taken back, it is what it was', async () => {
+  const light = [60, 61, 40];
+  for (const [i, l] of light.entries()) {
+    const made = await fired(studio, tile(), { count: 2 });
+    await studio.must('opening.record', recordInput(made.firingId, made.ids, { surface: i === 2 ? 'matt' : 'gloss', movementMm: i })); // prettier-ignore
+    await measure(studio.db, studio.technician.id, made.firingId, made.ids, (_, n) => [l + n, 0, 0]); // prettier-ignore
+  }
+  const { id: cellId } = await studio.db('cell').where({ base_slug: 'tarn' }).first('id');
+  const { before } = await studio.must<{ before: { control: null } }>('control.cell', { cellId });
+  expect(before).toEqual({ control: null });
+  const control = (await readControl(studio.db))!;
+  const { kiln_id: kilnId } = await studio.db('firing').first('kiln_id');
+  const seen = await controlSeen(studio.db, control, kilnId);
+  expect(seen.map(({ lab, surface, movementMm, tiles }) => [lab![0], surface, movementMm, tiles])).toEqual([[60.5, 0, 0, 2], [61.5, 0, 1, 2], [40.5, 2, 2, 2]]); // prettier-ignore
+  expect(seen.map(({ no }) => no)).toEqual([...seen.map(({ no }) => no)].sort((a, b) => a - b));
+  await studio.must('control.say', before);
+  expect(await readControl(studio.db)).toBeNull();
+  await studio.must('control.cell', { cellId });
+});
+
+test('one that waits can be put into a load, and is found there; other stacks are not it', async () => {
+  const control = (await readControl(studio.db))!;
+  const waiting = await makePieces(studio, tile(), { count: 1 });
+  await makePieces(studio, [layer(studio.version('pitch'), 0, 1)], { count: 1 });
+  await studio.db('piece').whereIn('id', waiting.ids).update({ waiting_for: 'glaze' });
+  expect((await controlPieces(studio.db, control, 'waiting')).map(({ id }) => id)).toEqual(waiting.ids); // prettier-ignore
+  const firingId = await planFiring(studio, {});
+  expect(await controlPieces(studio.db, control, { firingId })).toEqual([]);
+  await studio.must('loading.place', { firingId, pieceIds: waiting.ids, shelf: null });
+  expect(await controlPieces(studio.db, control, { firingId })).toHaveLength(1);
+  expect(await controlPieces(studio.db, control, 'waiting')).toEqual([]);
+});
+
+test('only who keeps records names it, and only what there is', async () => {
+  const { id: cellId } = await studio.db('cell').first('id');
+  expect((await studio.act('control.cell', { cellId }, studio.student)).ok).toBe(false);
+  const none = await studio.act('control.cell', { cellId: 'f'.repeat(32) });
+  expect(!none.ok && none.problem.message).toMatch(/This cell/);
+});

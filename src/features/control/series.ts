@@ -1,0 +1,59 @@
+/** The control of a kiln firing by firing, as lines with their limits. */
+import { ordinalWords } from '@/core/firing';
+import { SURFACES } from '@/core/signs';
+import { controlLimits, type Controlled } from '@/core/statistics';
+import type { ControlSeen } from '@/data/control';
+
+export type Series = {
+  name: string;
+  points: { firingId: string; no: number; day: string; value: number; words: string }[];
+  /** Null while there are too few firings. */
+  limits: Controlled | null;
+  /** What stands out, newest first. */
+  said: string[];
+};
+
+type Kind = { name: string; of: (seen: ControlSeen) => number | null; words: (value: number) => string; up: string; down: string }; // prettier-ignore
+
+const KINDS: readonly Kind[] = [
+  { name: 'lightness', of: ({ lab }) => lab?.[0] ?? null, words: (v) => `L* ${v.toFixed(0)}`, up: 'lighter', down: 'darker' }, // prettier-ignore
+  { name: 'red and green', of: ({ lab }) => lab?.[1] ?? null, words: (v) => `a* ${v.toFixed(0)}`, up: 'redder', down: 'greener' }, // prettier-ignore
+  { name: 'yellow and blue', of: ({ lab }) => lab?.[2] ?? null, words: (v) => `b* ${v.toFixed(0)}`, up: 'yellower', down: 'bluer' }, // prettier-ignore
+  { name: 'surface', of: ({ surface }) => surface, words: (v) => SURFACES[Math.round(v)] ?? '', up: 'drier', down: 'glossier' }, // prettier-ignore
+  { name: 'movement', of: ({ movementMm }) => movementMm, words: (v) => `${v.toFixed(0)} mm`, up: 'ran further', down: 'ran less' }, // prettier-ignore
+  { name: 'cone reached', of: ({ reached }) => reached, words: (v) => ordinalWords(v), up: 'hotter', down: 'cooler' }, // prettier-ignore
+];
+
+const IS = { beyond: 'outside what is usual', jump: 'a jump from the firing before', drift: 'the eighth on one side in a row: a drift' } as const; // prettier-ignore
+
+/** The firings that can be compared: those to the commonest cone and air among them. */
+export function alike(seen: readonly ControlSeen[]): {
+  of: ControlSeen[];
+  cone: string;
+  atmosphere: string;
+} {
+  // prettier-ignore
+  const counts = new Map<string, ControlSeen[]>();
+  for (const one of seen) {
+    const key = `${one.cone}|${one.atmosphere}`;
+    counts.set(key, [...(counts.get(key) ?? []), one]);
+  }
+  const of = [...counts.values()].sort((a, b) => b.length - a.length)[0] ?? [];
+  return { of, cone: of[0]?.cone ?? '', atmosphere: of[0]?.atmosphere ?? '' };
+}
+
+/** A line for everything that was seen of the control in at least two firings. */
+export function controlSeries(seen: readonly ControlSeen[]): Series[] {
+  return KINDS.flatMap(({ name, of, words, up, down }): Series[] => {
+    const points = seen.flatMap((one) => {
+      const value = of(one);
+      return value === null ? [] : [{ firingId: one.firingId, no: one.no, day: one.plannedFor, value, words: words(value) }]; // prettier-ignore
+    });
+    if (points.length < 2) return [];
+    const limits = controlLimits(points.map(({ value }) => value));
+    const said = [...(limits?.signals ?? [])]
+      .reverse()
+      .map(({ at, is }) => `Firing ${points[at]!.no}: ${points[at]!.value > limits!.centre ? up : down}, ${points[at]!.words}, ${IS[is]}.`); // prettier-ignore
+    return [{ name, points, limits, said }];
+  });
+}

@@ -1,0 +1,1 @@
+export * as controlOperations from './actions';
