@@ -17,7 +17,7 @@ async function photo(): Promise<Buffer> {
 /** The code of a piece that stands on the chart's board. */
 async function pieceOnChart(page: Page): Promise<string> {
   await page.goto(`${DEMO()}/chart?body=saltbox&cone=6&atmosphere=oxidation&ground=`);
-  await page.locator('[role=gridcell] img').first().click();
+  await page.locator('[role=gridcell] :is(img, svg image)').first().click();
   const link = page.getByRole('dialog').locator('a[href*="/pieces/"]').first();
   await expect(link).toBeVisible();
   return (await link.getAttribute('href'))!.split('/').pop()!;

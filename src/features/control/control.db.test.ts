@@ -17,6 +17,12 @@ test('named, it is found again in every firing of a kiln, in their order; taken 
     const made = await fired(studio, tile(), { count: 2 });
     await studio.must('opening.record', recordInput(made.firingId, made.ids, { surface: i === 2 ? 'matt' : 'gloss', movementMm: i })); // prettier-ignore
     await measure(studio.db, studio.technician.id, made.firingId, made.ids, (_, n) => [l + n, 0, 0]); // prettier-ignore
+    // All in the first one's kiln, one after the other.
+    const { kiln_id: kiln } = await studio.db('firing').orderBy('created_at').first('kiln_id');
+    await studio
+      .db('firing')
+      .where({ id: made.firingId })
+      .update({ kiln_id: kiln, no: 900 + i });
   }
   const { id: cellId } = await studio.db('cell').where({ base_slug: 'tarn' }).first('id');
   const { before } = await studio.must<{ before: { control: null } }>('control.cell', { cellId });
