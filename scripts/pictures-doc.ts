@@ -4,9 +4,9 @@
  */
 import { readFile, writeFile } from 'node:fs/promises';
 import { Random } from '../demo/random';
-import { deltaE } from '../src/core/colour';
+import { correctionFrom, deltaE } from '../src/core/colour';
 import { onFace, type Shape } from '../src/core/frame';
-import { coloursUnder, correctionFrom, look } from '../src/core/sight';
+import { coloursUnder, look } from '../src/core/sight';
 import { ROUND } from '../src/core/zones';
 import { rasterOf } from '../src/platform/raster';
 import { developed, photograph } from '../test-support/photographs/camera';

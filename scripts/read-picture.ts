@@ -7,9 +7,9 @@
 import { readFile } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
-import { COLOUR_METHOD } from '../src/core/colour';
+import { COLOUR_METHOD, correctionFrom } from '../src/core/colour';
 import { ROUND } from '../src/core/zones';
-import { coloursUnder, correctionFrom, FRAME_METHOD, look, USUAL_CARDS, type Raster } from '../src/core/sight'; // prettier-ignore
+import { coloursUnder, FRAME_METHOD, look, USUAL_CARDS, type Raster } from '../src/core/sight'; // prettier-ignore
 import { rasterOf, widthOf } from '../src/platform/raster';
 
 type Options = { cuts: number[]; cards: readonly (readonly number[])[] };

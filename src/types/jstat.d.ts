@@ -7,6 +7,7 @@ declare module 'jstat' {
       cdf(x: number, mean: number, sd: number): number;
       inv(p: number, mean: number, sd: number): number;
     };
+    studentt: { inv(p: number, degrees: number): number };
     /** The logarithm of n over k. */
     combinationln(n: number, k: number): number;
   };

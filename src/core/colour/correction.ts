@@ -85,6 +85,15 @@ export function correctionBy(steps: readonly Step[]): Corrected {
   };
 }
 
+/** The way back from the steps of a grey reference as a picture shows them, by the lightness that is stated of each. */
+export function correctionFrom(
+  steps: readonly { seen: Linear }[],
+  card: readonly number[],
+): Corrected {
+  if (steps.length !== card.length) return { ok: false, why: 'not-the-card' };
+  return correctionBy(steps.map(({ seen }, i) => ({ lightness: card[i]!, seen })));
+}
+
 /** How far from neutral the steps of a card are against one another, 0 for the same tint in all: log ratios of red and blue to green. */
 export function tintSpread(steps: readonly Linear[]): number {
   const tints = steps.map(([r, g, b]) => [Math.log(r / g), Math.log(b / g)] as const);

@@ -1,9 +1,8 @@
 /** The colours of a framed face's zones, by the grey of its picture. */
-import { coloursOf, correctionBy, LINEAR, type Corrected, type Linear, type ZoneColour } from '../colour'; // prettier-ignore
+import { coloursOf, LINEAR, type Corrected, type Linear, type ZoneColour } from '../colour'; // prettier-ignore
 import { spotsOf, type Shape } from '../frame';
 import type { Sector, Stretch } from '../zones';
 import type { Raster } from './field';
-import type { Card } from './cards';
 
 /** Share of a zone's spots that may have run into white or black before nothing is said of it. */
 const BURNT = 0.35;
@@ -26,12 +25,6 @@ function lightAt(
       b += LINEAR[data[p + 2]!]!;
     }
   return [r / 9, g / 9, b / 9];
-}
-
-/** The way back to true colours from the steps of a grey reference as the picture shows them. */
-export function correctionFrom(steps: readonly { seen: Linear }[], card: Card): Corrected {
-  if (steps.length !== card.length) return { ok: false, why: 'not-the-card' };
-  return correctionBy(steps.map(({ seen }, i) => ({ lightness: card[i]!, seen })));
 }
 
 /**

@@ -6,10 +6,10 @@ import { Random } from '../../../demo/random';
 import { photograph } from '../../../test-support/photographs/camera';
 import { PLAIN } from '../../../test-support/photographs/ranges';
 import { drawScene, type Subject } from '../../../test-support/photographs/scene';
-import { deltaE } from '../colour';
+import { correctionFrom, deltaE } from '../colour';
 import { onFace, type Spot } from '../frame';
 import { ROUND } from '../zones';
-import { coloursUnder, correctionFrom, look, reduced, type Raster } from '.';
+import { coloursUnder, look, reduced, type Raster } from '.';
 
 function taken(subject: Subject, seed: number, { card = true, width = 560 } = {}) {
   const { pixels, truth } = photograph(drawScene(new Random(seed), PLAIN, subject, card), PLAIN, seed, width); // prettier-ignore

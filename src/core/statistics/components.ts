@@ -1,5 +1,6 @@
 /** How much of a spread goes with what something was grouped by. */
-import { type Interval } from './shares';
+import jStat from 'jstat';
+import type { Interval } from './shares';
 
 /** One measurement of one or several numbers (a colour has three), with its level and the unit it was made in. */
 export type Measured = { level: string; unit: string; values: readonly number[] };
@@ -72,7 +73,7 @@ const shareOf = ({ between, within }: Components): number =>
 /**
  * The share of a spread that goes with a factor. The unit is what chance deals: a firing. The interval is from drawing
  * whole units anew; what is the same for a whole unit (`ofUnit`) is first averaged in it, so that its pieces are not
- * counted as if each had been fired by itself. Null below three levels, six units, or where nothing is repeated.
+ * counted as if each had been fired by itself. Null below three levels, six units, or where nothing is repeated, or nothing differs.
  * @param list measurements with the factor known. O(n × 400).
  */
 export function factorShare(list: readonly Measured[], ofUnit: boolean): Share | null {
@@ -81,6 +82,8 @@ export function factorShare(list: readonly Measured[], ofUnit: boolean): Share |
   const units = [...new Set(rows.map(({ unit }) => unit))].sort();
   const whole = varianceComponents(rows);
   if (levels < FEWEST_LEVELS || units.length < FEWEST_UNITS || whole === null) return null;
+  // All came out the same: there is no spread to divide.
+  if (whole.between + whole.within === 0) return null;
   const byUnit = new Map(units.map((unit) => [unit, rows.filter((row) => row.unit === unit)]));
   const next = chance(17);
   const drawn: number[] = [];
@@ -91,16 +94,26 @@ export function factorShare(list: readonly Measured[], ofUnit: boolean): Share |
   drawn.sort((a, b) => a - b);
   const at = (share: number): number => drawn[Math.min(drawn.length - 1, Math.max(0, Math.round(share * (drawn.length - 1))))] ?? 0; // prettier-ignore
   const share = shareOf(whole);
+  const wide = widened(units.length);
   return {
     share,
-    // Draws repeat units and so find levels apart too often; the share itself always lies in it.
-    interval: { low: Math.min(share, at(0.025)), high: Math.max(share, at(0.975)) },
+    interval: {
+      low: Math.max(0, Math.min(share, share - wide * (share - at(0.025)))),
+      high: Math.min(1, Math.max(share, share + wide * (at(0.975) - share))),
+    },
     levels,
     units: units.length,
     // Two draws from the levels: the usual distance is √2 times their deviation.
     apart: Math.sqrt(2 * whole.between),
   };
 }
+
+/**
+ * Drawing few units anew shows too little of what chance does: the interval is made wider as a t is wider than a bell, and
+ * by what a deviation of so few is too small, until it holds in made studios also with heavy tails.
+ */
+const widened = (units: number): number =>
+  1.1 * (jStat.studentt.inv(0.975, units - 1) / 1.96) * Math.sqrt(units / (units - 1));
 
 /** A unit’s mean at its level: one row for each. */
 function averaged(list: readonly Measured[]): Measured[] {

@@ -1,7 +1,8 @@
 import { reflectanceOf } from '@/core/colour';
 import type { Raster } from '@/core/sight';
 import { ROUND, type Zone } from '@/core/zones';
-import { measured, stepsSeen, WHY } from './measure';
+import { measured } from './measure';
+import { stepsSeen, WHY } from './spot';
 
 const encode = (v: number): number => Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055)); // prettier-ignore
 const CARD = [30, 60, 90];

@@ -8,7 +8,7 @@ import { colourWord, labOfLinear, LINEAR, type Lab } from '@/core/colour';
 import type { Spot } from '@/core/frame';
 import type { Card } from '@/core/sight';
 import { ProblemNote } from '@/ui/Problem';
-import { spotColour } from '../measure';
+import { spotColour } from '../spot';
 import { openPicture, type OpenPicture } from '../pixels';
 import { proposeIn } from '../propose';
 import { ColourStrip, labWords } from './CellColour';
