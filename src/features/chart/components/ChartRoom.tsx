@@ -59,7 +59,12 @@ export function ChartRoom({
 }) {
   const { data: board, error, isLoading, mutate } = useBoard(share, corner);
   return (
-    <Page title={title} lead={lead} wide acts={mayMake && <Acts board={board ?? null} />}>
+    <Page
+      title={title}
+      lead={lead}
+      wide
+      acts={share === null && <Acts board={board ?? null} mayMake={mayMake} />}
+    >
       {error !== undefined && (
         <ProblemNote
           act={
@@ -102,7 +107,7 @@ export function ChartRoom({
   );
 }
 
-function Acts({ board }: { board: BoardSent }) {
+function Acts({ board, mayMake }: { board: BoardSent; mayMake: boolean }) {
   const { body, cone, atmosphere } = board?.chosen ?? {};
   // The board that is shown, for a page that begins with it.
   const query = new URLSearchParams(body === undefined ? {} : { body, cone: cone!, atmosphere: atmosphere! }); // prettier-ignore
@@ -111,12 +116,16 @@ function Acts({ board }: { board: BoardSent }) {
       <Button component={Link} href="/chart/what" variant="outlined">
         What glaze is that?
       </Button>
-      <Button component={Link} href={`/tests/fired?${query.toString()}`} variant="outlined">
-        I hold a fired tile
-      </Button>
-      <Button component={Link} href="/studio#share" variant="outlined">
-        Share
-      </Button>
+      {mayMake && (
+        <>
+          <Button component={Link} href={`/tests/fired?${query.toString()}`} variant="outlined">
+            I hold a fired tile
+          </Button>
+          <Button component={Link} href="/studio#share" variant="outlined">
+            Share
+          </Button>
+        </>
+      )}
     </>
   );
 }

@@ -1,1 +1,0 @@
-import { emptyDatabase } from '../test-support/studio';
