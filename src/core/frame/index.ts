@@ -1,4 +1,5 @@
 /** Frames: where a face lies in a picture, and what follows from that. */
 export * from './homography';
+export * from './overlay';
 export * from './place';
 export * from './shapes';

@@ -15,7 +15,7 @@ export async function framedPhotos(
 ): Promise<{
   card: number[] | null;
   repeats: Repeats;
-  photos: (FramedPhoto & Pick<Photo, 'firingId'>)[];
+  photos: (FramedPhoto & Pick<Photo, 'firingId' | 'createdAt'>)[];
 }> {
   const ids = photos.map(({ id }) => id);
   const [frames, greys, card, beside, repeats] = await Promise.all([
@@ -28,7 +28,7 @@ export async function framedPhotos(
   return {
     card,
     repeats,
-    photos: photos.map(({ id, sha, width, height, firingId }) => {
+    photos: photos.map(({ id, sha, width, height, firingId, createdAt }) => {
       const own = frames.filter(({ photoId }) => photoId === id);
       return {
         id,
@@ -36,6 +36,7 @@ export async function framedPhotos(
         width,
         height,
         firingId,
+        createdAt,
         frames: own.map(({ face, shape }) => ({ face, shape })),
         grey: greys.get(id)?.steps ?? null,
         colours: own.flatMap(

@@ -2,7 +2,7 @@ import { jest } from '@jest/globals';
 import { fireEvent, waitFor } from '@testing-library/react';
 import { person, screen, server, show } from '../../../test-support/dom';
 import type { Seen } from '@/core/sight';
-import type { FramedPhoto } from './of-piece';
+import { laidByFace, type FramedPhoto, type Laid } from './of-piece';
 
 /** Stands in for the worker: what it sees in the next picture. */
 let sees: Seen | null = null;
@@ -24,6 +24,7 @@ HTMLCanvasElement.prototype.getContext = jest.fn(() => ({
 const { facesFrom } = await import('./propose');
 const { FrameDialog } = await import('./components/FrameDialog');
 const { GreyCard } = await import('./components/GreyCard');
+const { BeforeAfter } = await import('./components/BeforeAfter');
 const many = await import('./components/FrameMany');
 
 const corners = (left: number, right: number) => ({
@@ -174,5 +175,34 @@ describe('many pictures at once', () => {
     const { pictures } = sent[0]!.body.input as { pictures: { frames: { guessed: boolean }[] }[] };
     expect(pictures[0]!.frames[0]!.guessed).toBe(false);
     expect(tick('K3RVT').checked).toBe(true);
+  });
+});
+
+describe('before and after', () => {
+  const flat = corners(0.3, 0.6);
+  const round = { kind: 'ellipse' as const, centre: { x: 0.5, y: 0.5 }, across: 0.2, along: 0.2, turn: 0 }; // prettier-ignore
+  const of = (id: string, firingId: string | null, day: number, frames: { face: number; shape: typeof flat | typeof round }[]) => ({ id, sha: id.repeat(64), width: 400, height: 300, firingId, createdAt: new Date(2026, 0, day), frames }); // prettier-ignore
+  const order = [{ firingId: 'f1', label: 'Marta 1' }, { firingId: 'f2', label: 'Marta 2' }]; // prettier-ignore
+  const laid = (list: ReturnType<typeof of>[]) => laidByFace(list, [{ no: 1, label: 'Face' }, { no: 2, label: 'Back' }], order).map(({ face, pictures }) => [face, ...pictures.map(({ label }) => label)]); // prettier-ignore
+
+  test('pictures of a face stand as their firings went, however late they were taken; one alone is none', () => {
+    expect(laid([of('b', 'f2', 1, [{ face: 1, shape: flat }]), of('a', 'f1', 9, [{ face: 1, shape: flat }, { face: 2, shape: flat }])])).toEqual([['Face', 'Marta 1', 'Marta 2']]); // prettier-ignore
+    expect(laid([of('a', 'f1', 1, [{ face: 1, shape: flat }]), of('c', 'f1', 4, [{ face: 1, shape: flat }])])).toEqual([['Face', 'Marta 1', 'Marta 1, picture 2']]); // prettier-ignore
+    expect(laid([of('a', 'f1', 1, [{ face: 1, shape: flat }])])).toEqual([]);
+  });
+
+  test('what is framed flat and what is framed round are not laid on one another', () => {
+    expect(laid([of('a', 'f1', 1, [{ face: 1, shape: flat }]), of('b', 'f2', 2, [{ face: 1, shape: round }])])).toEqual([]); // prettier-ignore
+  });
+
+  test('the slider uncovers the later one; another picture can be laid there', async () => {
+    const [{ pictures, face }] = laidByFace([of('a', 'f1', 1, [{ face: 1, shape: flat }]), of('b', 'f2', 2, [{ face: 1, shape: flat }])], [{ no: 1, label: 'Face' }], order) as [{ pictures: Laid[]; face: string }]; // prettier-ignore
+    show(<BeforeAfter pictures={pictures} face={face} />);
+    const images = screen.getByRole('img', { name: 'Face: Marta 1 and Marta 2, laid on one another' }).querySelectorAll('img'); // prettier-ignore
+    expect([...images].map(({ src }) => src.includes('a'.repeat(64)))).toEqual([true, false]);
+    expect(images[0]!.style.transform).toMatch(/^matrix3d\(/);
+    const slider = screen.getByRole('slider', { name: 'How much of the earlier picture is seen' });
+    fireEvent.change(slider, { target: { value: 80 } });
+    expect((images[1]!.parentElement as HTMLElement).style.clipPath).toBe('inset(0 0 0 80%)');
   });
 });

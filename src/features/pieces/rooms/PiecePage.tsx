@@ -28,7 +28,7 @@ import { EditPiece } from '../components/EditPiece';
 import { PutRight } from '../components/PutRight';
 import { FiringLooks } from '../components/FiringLooks';
 import { PiecePicture } from '../../media';
-import { FrameIt, facesToFrame } from '../../frames';
+import { BeforeAfter, FrameIt, facesToFrame, laidByFace } from '../../frames';
 import { framedPhotos } from '../../frames/server';
 import { FlagList } from '../components/PieceActs';
 import { stateWords } from '@/data/journey';
@@ -82,6 +82,14 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
         (a.firing?.plannedFor ?? '').localeCompare(b.firing?.plannedFor ?? '') ||
         a.one.generation - b.one.generation,
     );
+  const laid = laidByFace(
+    framed.photos,
+    facesToFrame(piece.faces, piece.done, times),
+    stages.flatMap(
+      ({ one, firing }) =>
+      firing === undefined ? [] : [{ firingId: one.firingId, label: `${firing.kilnName} ${firing.no}, ${calendarDay(firing.plannedFor)}` }], // prettier-ignore
+    ),
+  );
   const firingBefore = (generation: number): string | undefined =>
     placements
       .filter((one) => one.generation > 0 && one.generation < generation)
@@ -206,6 +214,15 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               )}
             </Box>
           </Section>
+          {laid.length > 0 && (
+            <Section title="Before and after">
+              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
+                {laid.map(({ face, pictures }) => (
+                  <BeforeAfter key={face} face={face} pictures={pictures} />
+                ))}
+              </Box>
+            </Section>
+          )}
           {otherwise.length > 0 && (
             <Section title="Done otherwise than meant">
               {otherwise.map((line) => (
