@@ -27,8 +27,7 @@ import { CorrectLayers } from '../components/CorrectLayers';
 import { EditPiece } from '../components/EditPiece';
 import { PutRight } from '../components/PutRight';
 import { FiringLooks } from '../components/FiringLooks';
-import { PiecePicture } from '../../media';
-import { BeforeAfter, FrameIt, facesToFrame, laidByFace } from '../../frames';
+import { PiecePictures } from '../../frames/rooms/PiecePictures';
 import { framedPhotos } from '../../frames/server';
 import { FlagList } from '../components/PieceActs';
 import { stateWords } from '@/data/journey';
@@ -82,14 +81,6 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
         (a.firing?.plannedFor ?? '').localeCompare(b.firing?.plannedFor ?? '') ||
         a.one.generation - b.one.generation,
     );
-  const laid = laidByFace(
-    framed.photos,
-    facesToFrame(piece.faces, piece.done, times),
-    stages.flatMap(
-      ({ one, firing }) =>
-      firing === undefined ? [] : [{ firingId: one.firingId, label: `${firing.kilnName} ${firing.no}, ${calendarDay(firing.plannedFor)}` }], // prettier-ignore
-    ),
-  );
   const firingBefore = (generation: number): string | undefined =>
     placements
       .filter((one) => one.generation > 0 && one.generation < generation)
@@ -175,35 +166,17 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
           )}
         </Box>
         <Box>
-          <Section title="Pictures">
-            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-              {framed.photos.map((photo) => (
-                <Box key={photo.id}>
-                  <PiecePicture
-                    photo={{ id: photo.id, sha: photo.sha }}
-                    code={piece.code}
-                    edit={keeps}
-                  />
-                  <FrameIt
-                    photo={photo}
-                    faces={
-                      piece.keyKnown === 'lost'
-                        ? []
-                        : facesToFrame(
-                            piece.faces,
-                            piece.done,
-                            placements.find((one) => one.firingId === photo.firingId)?.generation ??
-                              times,
-                          )
-                    }
-                    card={framed.card}
-                    repeats={framed.repeats}
-                    code={piece.code}
-                    edit={own}
-                  />
-                </Box>
-              ))}
-              {own && (
+          <PiecePictures
+            piece={{ ...piece, known: piece.keyKnown !== 'lost' }}
+            framed={framed}
+            firings={stages.flatMap(
+              ({ one, firing }) =>
+              firing === undefined ? [] : [{ firingId: one.firingId, generation: one.generation, label: `${firing.kilnName} ${firing.no}, ${calendarDay(firing.plannedFor)}` }], // prettier-ignore
+            )}
+            mayFrame={own}
+            mayBin={keeps}
+            more={
+              own && (
                 <PictureDrop
                   pieceId={piece.id}
                   firingId={
@@ -211,18 +184,9 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                       .firingId ?? null
                   }
                 />
-              )}
-            </Box>
-          </Section>
-          {laid.length > 0 && (
-            <Section title="Before and after">
-              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
-                {laid.map(({ face, pictures }) => (
-                  <BeforeAfter key={face} face={face} pictures={pictures} />
-                ))}
-              </Box>
-            </Section>
-          )}
+              )
+            }
+          />
           {otherwise.length > 0 && (
             <Section title="Done otherwise than meant">
               {otherwise.map((line) => (
