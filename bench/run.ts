@@ -9,6 +9,7 @@ import { benchChemistry } from './chemistry';
 import { benchClinic } from './clinic';
 import { benchGrowth } from './growth';
 import { benchKilns } from './kilns';
+import { benchPictures } from './pictures';
 import { benchBoard, benchImport } from './records';
 
 const BENCHES: Record<string, (server: Dumped) => unknown> = {
@@ -19,6 +20,7 @@ const BENCHES: Record<string, (server: Dumped) => unknown> = {
   growth: benchGrowth,
   clinic: benchClinic,
   bodies: benchBodies,
+  pictures: benchPictures,
 };
 
 const named = process.argv.slice(2);
