@@ -89,3 +89,22 @@ test('a coating’s page says what it minds, a kiln’s how the control came out
   await page.getByRole('button', { name: /^surface/ }).click();
   await expect(page.getByRole('img', { name: /^surface of the control in \d+ firings/ })).toBeVisible(); // prettier-ignore
 });
+
+test('one picture of a shelf becomes every piece’s own, and is taken back as one', async ({
+  page: fresh,
+}) => {
+  const page = seenOnce(fresh);
+  await signIn(page, DEMO(), 'iben');
+  await page.goto(`${DEMO()}/pieces/KT94W`);
+  await page.getByRole('link', { name: 'Marta 33' }).click();
+  await page.getByRole('link', { name: 'A picture of a shelf' }).click();
+  const scene = drawScene(new Random(8), PLAIN, 'shelf');
+  scene.card!.steps = GREY_CARD.map((l) => [l, 0, 0] as const);
+  const shelf = await developed(photograph(scene, { ...PLAIN, exposure: [-0.3, 0] }, 8, 960));
+  await page.getByLabel('Picture of the shelf').setInputFiles({ name: 'shelf.jpg', mimeType: 'image/jpeg', buffer: shelf }); // prettier-ignore
+  await expect(page.getByText(/\d+ found, given in the order of the plan/)).toBeVisible();
+  await page.getByRole('button', { name: /^Keep for \d+ pieces$/ }).click();
+  await expect(page.getByText(/pieces have this picture, \d+ measured by the grey card/)).toBeVisible({ timeout: 60_000 }); // prettier-ignore
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/pieces have this picture/)).toHaveCount(0);
+});

@@ -3,7 +3,7 @@ import { exchangeOperations } from '@/features/exchange/server';
 import { firelogOperations } from '@/features/firelog/server';
 import { firingsOperations } from '@/features/firings/server';
 import { controlOperations } from '@/features/control/server';
-import { framesOperations } from '@/features/frames/server';
+import { framesOperations, shelfOperations } from '@/features/frames/server';
 import { handingOperations } from '@/features/handing/server';
 import { kilnsOperations } from '@/features/kilns/server';
 import { loadingOperations } from '@/features/loading/server';
@@ -33,6 +33,7 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
     questionsOperations,
     controlOperations,
     framesOperations,
+    shelfOperations,
     handingOperations,
     kilnsOperations,
     firingsOperations,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { shapeSchema, spotSchema } from '@/core/frame';
-import { answers, contract, undoneBy } from '@/platform/contract';
+import { answers, contract, toggled, undoneBy, withFile } from '@/platform/contract';
 
 export const MOST_STEPS = 24;
 export const MOST_FACES = 8;
@@ -69,3 +69,27 @@ const putStands = contract('frames.stands', standsSchema, answers<{ before: Stan
 
 /** Lets a picture stand for a cell of the chart; taken back by what stood before. */
 export const letStand = undoneBy(putStands, putStands, (_, { before }) => before);
+
+const MOST_BYTES = 40 * 1024 * 1024;
+export const MOST_ON_SHELF = 120;
+
+export const shelfSchema = z.object({
+  firingId: z.uuid(),
+  pieces: z
+    .array(z.object({ pieceId: z.uuid(), frames: z.array(frameSchema).min(1).max(MOST_FACES) }))
+    .min(1, 'Say of at least one of them which piece it is.')
+    .max(MOST_ON_SHELF)
+    .refine((list) => new Set(list.map(({ pieceId }) => pieceId)).size === list.length, 'Each piece once.'), // prettier-ignore
+  grey: z.array(spotSchema).min(1).max(MOST_STEPS).nullable(),
+});
+
+const shelfAway = contract('frames.shelf-away', z.object({ photoIds: z.array(z.uuid()).min(1).max(MOST_ON_SHELF), binned: z.boolean() })); // prettier-ignore
+/** Takes a picture of many pieces away from all of them, or gives it back. */
+export const putShelfAway = toggled(shelfAway, 'binned');
+
+/** One picture of a shelf becomes the picture of every piece on it, each with its frame; taken back as one. */
+export const addShelf = undoneBy(
+  withFile(contract('frames.shelf', shelfSchema, answers<{ photoIds: string[]; measured: number }>()), MOST_BYTES), // prettier-ignore
+  shelfAway,
+  (_, { photoIds }) => ({ photoIds, binned: true }),
+);

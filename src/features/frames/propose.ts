@@ -36,14 +36,14 @@ function looker(): Worker {
 function lookAt(
   { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
   cards: Card[],
-  faces: number,
+  faces?: number,
 ): Promise<Seen | null> {
   // prettier-ignore
   const id = ++last;
   return new Promise((resolve) => {
     asked.set(id, resolve);
     const pixels = data.buffer as ArrayBuffer;
-    looker().postMessage({ id, pixels, width, height, cards, faces } satisfies LookRequest, [pixels]); // prettier-ignore
+    looker().postMessage({ id, pixels, width, height, cards, ...(faces === undefined ? {} : { faces }) } satisfies LookRequest, [pixels]); // prettier-ignore
   });
 }
 
@@ -115,4 +115,17 @@ export async function proposeIn(
   // A copy: what is handed to the worker is gone here.
   const seen = await lookAt({ data: data.slice(), width, height }, card === null ? [] : [card], Math.max(1, faces.length)); // prettier-ignore
   return facesFrom(seen, faces);
+}
+
+/** Everything that lies in a picture of a shelf, in reading order, and the grey card. */
+export async function shelfIn(
+  { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
+  card: Card | null,
+): Promise<{ shapes: Shape[]; grey: Spot[] | null }> {
+  const seen = await lookAt({ data: data.slice(), width, height }, card === null ? [] : [card]);
+  const { found } = seen?.grey ?? { found: null };
+  return {
+    shapes: seen?.frames.map(({ shape }) => shape) ?? [],
+    grey: found?.card == null ? null : found.steps.map(({ at }) => at),
+  };
 }

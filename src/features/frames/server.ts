@@ -3,3 +3,4 @@ export { framedPhotos } from './framed';
 export { pictureToFrame } from './queries';
 export { whatIs, whatSchema } from './what';
 export { measureAgain } from './again';
+export * as shelfOperations from './shelf-actions';

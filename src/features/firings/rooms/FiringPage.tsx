@@ -61,6 +61,11 @@ export async function FiringPage({ params }: { params: Promise<{ id: string }> }
               {firing.writtenUpAt ? 'Look at the opening' : 'Write up opening'}
             </Button>
           )}
+          {firing.status === 'opened' && (
+            <Button component={Link} href={`/kilns/firings/${firing.id}/shelf`} variant="outlined">
+              A picture of a shelf
+            </Button>
+          )}
           {(firing.status === 'cooling' || (firing.status === 'opened' && !firing.writtenUpAt)) && (
             <Button component={Link} href={`/kilns/firings/${firing.id}/paper`} variant="outlined">
               On paper

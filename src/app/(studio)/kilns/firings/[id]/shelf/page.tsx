@@ -1,0 +1,1 @@
+export { ShelfPage as default } from '@/features/frames/rooms/ShelfPage';
