@@ -6,7 +6,7 @@ import { v7 } from 'uuid';
 import { deltaE, type Lab } from '@/core/colour';
 import { framesOf } from '@/data/frames';
 import { listPhotos } from '@/data/photos';
-import { OPERATIONS } from '@/app/operations';
+import { addShelf } from './shelf-actions';
 import { perform } from '@/platform/operation';
 import { Random } from '../../../demo/random';
 import { developed, photograph } from '../../../test-support/photographs/camera';
@@ -51,7 +51,7 @@ afterAll(async () => {
 
 const frame = (i: number) => ({ face: 1, guessed: true, shape: { kind: 'corners', corners: outlines[i]!.map(([x, y]) => ({ x: x / size.width, y: y / size.height })) } }); // prettier-ignore
 const keep = (pieces: object[], as = studio.technician, file = bytes) =>
-  perform(studio.db, OPERATIONS.get('frames.shelf')!, { id: v7(), input: { firingId: load.firingId, pieces, grey }, file: { name: 'shelf.jpg', bytes: file } } as never, as) as Promise<{ ok: boolean; data: { photoIds: string[]; measured: number }; problem: { message: string } }>; // prettier-ignore
+  perform(studio.db, addShelf as never, { id: v7(), input: { firingId: load.firingId, pieces, grey }, file: { name: 'shelf.jpg', bytes: file } } as never, as) as Promise<{ ok: boolean; data: { photoIds: string[]; measured: number }; problem: { message: string } }>; // prettier-ignore
 const photos = () => listPhotos(studio.db, { pieceIds: load.ids });
 
 test('every piece has the picture with its own frame and its own colour; it is kept once; undone for all at once', async () => {
