@@ -12,7 +12,7 @@ import * as contracts from '../contracts';
 export const sendPicture = (file: File, pieceId: string, firingId: string | null, id = v7()) =>
   send(contracts.addPicture, { pieceId, firingId }, id, file);
 
-/** Takes a picture with the camera, from the disk, or dropped here. A failed one can be sent again. */
+/** Takes a picture with the camera, from the disk, or dropped here. Those that failed can be sent again. */
 export function PictureDrop({
   pieceId,
   firingId,
@@ -25,16 +25,17 @@ export function PictureDrop({
   tall?: boolean;
 }) {
   const router = useRouter();
-  const [failed, setFailed] = useState<{ file: File; why: string } | null>(null);
+  const [failed, setFailed] = useState<readonly { file: File; why: string }[]>([]);
   const [busy, setBusy] = useState(0);
   const [over, setOver] = useState(false);
   const sendAll = async (files: readonly File[]): Promise<void> => {
-    setFailed(null);
+    // What failed before and is not sent again now stays among what failed.
+    setFailed((held) => held.filter((one) => !files.includes(one.file)));
     setBusy((now) => now + files.length);
     for (const file of files) {
       const answer = await sendPicture(file, pieceId, firingId);
       setBusy((now) => now - 1);
-      if (!answer.ok) setFailed({ file, why: `${file.name}: ${answer.problem.message}` });
+      if (!answer.ok) setFailed((held) => [...held, { file, why: answer.problem.message }]);
       else if (onKept) onKept(answer.data.sha);
       else router.refresh();
     }
@@ -86,13 +87,15 @@ export function PictureDrop({
           }}
         />
       </Box>
-      {failed && (
+      {failed.length > 0 && (
         <Typography role="alert" variant="body2" color="error" sx={{ mt: 0.5 }}>
-          {failed.why}{' '}
+          {failed.length === 1
+            ? `${failed[0]!.file.name}: ${failed[0]!.why}`
+            : `${failed.length} pictures were not kept: ${[...new Set(failed.map(({ why }) => why))].join(' ')}`}{' '}
           <Box
             component="button"
             type="button"
-            onClick={() => void sendAll([failed.file])}
+            onClick={() => void sendAll(failed.map(({ file }) => file))}
             sx={{
               font: 'inherit',
               color: 'inherit',
@@ -103,7 +106,7 @@ export function PictureDrop({
               p: 0,
             }}
           >
-            Send it again
+            {failed.length === 1 ? 'Send it again' : 'Send them again'}
           </Box>
         </Typography>
       )}
