@@ -6,7 +6,7 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { Random } from '../demo/random';
 import { correctionFrom, deltaE } from '../src/core/colour';
 import { onFace, type Shape } from '../src/core/frame';
-import { coloursUnder, look } from '../src/core/sight';
+import { coloursUnder, look, readBoard } from '../src/core/sight';
 import { ROUND } from '../src/core/zones';
 import { rasterOf } from '../src/platform/raster';
 import { developed, photograph } from '../test-support/photographs/camera';
@@ -111,6 +111,8 @@ const RUNS: [world: 'plain' | 'other', subject: Subject, pictures: number][] = [
   ['other', 'shelf', 8],
 ];
 
+const BOARDS = 20;
+
 const percent = (part: number, of: number): string =>
   of === 0 ? '–' : `${Math.round((100 * part) / of)} %`;
 
@@ -134,6 +136,20 @@ function row(name: string, pictures: number, one: Count): string {
   return `| ${cells.join(' | ')} |`;
 }
 
+/** Of so many boards, how many had their rows and columns counted right, and how many wrong ones were called sure. */
+async function boards(world: World, from: number, pictures: number): Promise<string> {
+  let [right, sureAndWrong] = [0, 0];
+  for (let seed = from; seed < from + pictures; seed++) {
+    const scene = drawScene(new Random(seed), world, 'board');
+    const raster = await rasterOf(await developed(photograph(scene, world, seed, WIDTH)));
+    const found = readBoard(raster, null);
+    const { rows, columns } = scene.grid!;
+    if (found?.rows === rows && found.columns === columns) right++;
+    else if (found !== null && found.sure >= 0.8) sureAndWrong++;
+  }
+  return `${right} of ${pictures}, wrong and called sure ${sureAndWrong}`;
+}
+
 async function main(): Promise<void> {
   const rows: string[] = [];
   let seed = FIGURES_FROM + Number(process.argv[2] ?? 0);
@@ -145,13 +161,14 @@ async function main(): Promise<void> {
   }
   const heads = ['world, what', 'pictures', 'faces', 'missed', 'made up', 'within 1 % of width', 'off, median', 'off, 95 %', 'grey found', 'zones without a colour', 'ΔE₀₀ median', '95 %', 'worst']; // prettier-ignore
   const table = [`| ${heads.join(' | ')} |`, `|${heads.map(() => ' --- |').join('')}`, ...rows].join('\n'); // prettier-ignore
+  const counts = `Rows and columns of boards counted right: plain ${await boards(PLAIN, seed, BOARDS)}; other ${await boards(OTHER, seed, BOARDS)}.`;
   const path = new URL('../docs/PICTURES.md', import.meta.url);
   const text = await readFile(path, 'utf8');
   const marks = ['<!-- figures -->', '<!-- /figures -->'] as const;
   const [before, rest] = text.split(marks[0]);
   const after = rest?.split(marks[1])[1];
   if (before === undefined || after === undefined) throw new Error('docs/PICTURES.md has lost its marks.'); // prettier-ignore
-  await writeFile(path, `${before}${marks[0]}\n\n${table}\n\n${marks[1]}${after}`);
+  await writeFile(path, `${before}${marks[0]}\n\n${table}\n\n${counts}\n\n${marks[1]}${after}`);
 }
 
 void main();

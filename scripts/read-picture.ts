@@ -1,5 +1,5 @@
 /**
- * What the application finds by itself in pictures it has never seen, as JSON: the grey, the frames, the colours of their zones.
+ * What the application finds by itself in pictures it has never seen, as JSON: the grey, the frames, a board, the colours of the frames' zones.
  *   npm run read-picture -- FILE … [--zones 0.33,0.66] [--grey 20.5,49.5,95.3]
  * Corners are in pixels of the upright picture. `--grey` names the steps of the card by their lightness L*; without it the
  * usual cards are tried, and a card that is none of them corrects nothing.
@@ -9,7 +9,7 @@ import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
 import { COLOUR_METHOD, correctionFrom } from '../src/core/colour';
 import { ROUND } from '../src/core/zones';
-import { coloursUnder, FRAME_METHOD, look, USUAL_CARDS, type Raster } from '../src/core/sight'; // prettier-ignore
+import { coloursUnder, FRAME_METHOD, look, readBoard, USUAL_CARDS, type Raster } from '../src/core/sight'; // prettier-ignore
 import { rasterOf, widthOf } from '../src/platform/raster';
 
 type Options = { cuts: number[]; cards: readonly (readonly number[])[] };
@@ -23,6 +23,7 @@ function described(raster: Raster, width: number, { cuts, cards }: Options) {
   const { found } = grey;
   const by = found?.card == null ? null : correctionFrom(found.steps, found.card);
   const ends = [0, ...cuts, 1];
+  const board = readBoard(raster, null);
   return {
     width,
     height: Math.round(raster.height * scale),
@@ -38,6 +39,11 @@ function described(raster: Raster, width: number, { cuts, cards }: Options) {
             ...(by?.ok === false ? { why: by.why } : {}),
           },
     why,
+    // One tile is no board.
+    board:
+      board === null || board.rows * board.columns < 2
+        ? null
+        : { corners: board.corners.map(pixel), rows: board.rows, columns: board.columns, sure: rounded(board.sure, 2) }, // prettier-ignore
     frames: frames.map(({ shape }) => ({
       ...(shape.kind === 'corners'
         ? { kind: 'corners', corners: shape.corners.map(pixel) }

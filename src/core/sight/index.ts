@@ -3,5 +3,6 @@ export * from './field';
 export * from './find';
 export * from './grey';
 export * from './colours';
+export * from './board';
 export * from './cards';
 export * from './sharpness';

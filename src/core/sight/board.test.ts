@@ -1,0 +1,70 @@
+/** Boards of made photographs: how many rows and columns they have, and when that is not known. */
+import { Random } from '../../../demo/random';
+import { developed, photograph } from '../../../test-support/photographs/camera';
+import { OTHER, PLAIN, type World } from '../../../test-support/photographs/ranges';
+import { drawScene } from '../../../test-support/photographs/scene';
+import { rasterOf } from '../../platform/raster';
+import { readBoard, type Board } from './board';
+import type { Raster } from './field';
+
+async function taken(world: World, seed: number) {
+  const scene = drawScene(new Random(seed), world, 'board');
+  const picture = photograph(scene, world, seed, 720);
+  return { grid: scene.grid!, raster: await rasterOf(await developed(picture)) };
+}
+/** As they come: docs/PICTURES.md has the figures of many. */
+const PLAIN_SEEDS = [600, 601, 602, 603];
+
+const isRight = (board: Board | null, { columns, rows }: { columns: number; rows: number }) => board?.columns === columns && board.rows === rows; // prettier-ignore
+
+/** An even ground with so many even squares on it. */
+function plainBoard(columns: number, rows: number, gap: number): Raster {
+  const [width, height] = [480, 360];
+  const data = new Uint8Array(width * height * 3).fill(180);
+  for (let y = 60; y < 300; y++)
+    for (let x = 60; x < 420; x++) {
+      const [u, v] = [(((x - 60) / 360) * columns) % 1, (((y - 60) / 240) * rows) % 1];
+      const inside = u >= gap && u <= 1 - gap && v >= gap && v <= 1 - gap;
+      if (inside) data.set([150, 60, 50], (y * width + x) * 3);
+    }
+  return { width, height, channels: 3, data };
+}
+
+test.each([
+  [1, 1],
+  [4, 1],
+  [3, 2],
+  [7, 5],
+  [12, 8],
+])('%p columns of %p rows, found with their corners', (columns, rows) => {
+  const board = readBoard(plainBoard(columns, rows, 0.08), null)!;
+  expect([board.columns, board.rows]).toEqual([columns, rows]);
+  // Half a gap inside on every side.
+  expect(Math.abs(board.corners[0].x - (60 + (0.08 * 360) / columns) / 480)).toBeLessThan(0.01);
+  expect(Math.abs(board.corners[2].y - (60 + (0.08 * 240) / rows) / 360)).toBeLessThan(0.01);
+});
+
+test('no ground between them: one, and said to be a guess where something speaks against it', () => {
+  expect(readBoard(plainBoard(5, 4, 0), null)).toMatchObject({ columns: 1, rows: 1 });
+});
+
+test('a picture without an even ground, or with nothing on it, is no board', () => {
+  const random = new Random(3);
+  const noise: Raster = { width: 240, height: 180, channels: 3, data: Uint8Array.from({ length: 240 * 180 * 3 }, () => 255 * random.next()) }; // prettier-ignore
+  expect(readBoard(noise, null)).toBeNull();
+  expect(readBoard({ ...noise, data: new Uint8Array(240 * 180 * 3).fill(170) }, null)).toBeNull();
+});
+
+test('of boards photographed on a plain ground most are counted right; what another world hides is said to be unsure', async () => {
+  let right = 0;
+  for (const seed of PLAIN_SEEDS) {
+    const { grid, raster } = await taken(PLAIN, seed);
+    if (isRight(readBoard(raster, null), grid)) right++;
+  }
+  expect(right).toBeGreaterThanOrEqual(PLAIN_SEEDS.length - 1);
+  for (const seed of [600, 601]) {
+    const { grid, raster } = await taken(OTHER, seed);
+    const board = readBoard(raster, null);
+    if (board !== null && !isRight(board, grid)) expect(board.sure).toBeLessThan(0.8);
+  }
+}, 120_000);
