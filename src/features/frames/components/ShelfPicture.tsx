@@ -184,7 +184,11 @@ export function ShelfPicture({
                     strokeWidth={5}
                     paintOrder="stroke"
                   >
-                    {i + 1} {codeOf(of)}
+                    {/* The number above, the code beneath: neither runs over its neighbour's. */}
+                    {i + 1}
+                    <tspan x={1000 * middle.x} dy={24} fontSize={19}>
+                      {codeOf(of)}
+                    </tspan>
                   </text>
                 </g>
               );
