@@ -86,3 +86,7 @@ export async function samePhoto(
     .first('id', 'binned_at');
   return row === undefined ? null : { id: row.id, binned: row.binned_at !== null };
 }
+
+/** Who sent a picture; null where there is none such. */
+export const takenBy = async (src: Source, id: string): Promise<string | null> =>
+  (await src('photo').where({ id }).first('uploaded_by'))?.uploaded_by ?? null;

@@ -83,13 +83,14 @@ export const shelfSchema = z.object({
   grey: z.array(spotSchema).min(1).max(MOST_STEPS).nullable(),
 });
 
-const shelfAway = contract('frames.shelf-away', z.object({ photoIds: z.array(z.uuid()).min(1).max(MOST_ON_SHELF), binned: z.boolean() })); // prettier-ignore
+const shelfAway = contract('frames.shelf-away', z.object({ photoIds: z.array(z.uuid()).max(MOST_ON_SHELF), binned: z.boolean() })); // prettier-ignore
 /** Takes a picture of many pieces away from all of them, or gives it back. */
 export const putShelfAway = toggled(shelfAway, 'binned');
 
 /** One picture of a shelf becomes the picture of every piece on it, each with its frame; taken back as one. */
 export const addShelf = undoneBy(
-  withFile(contract('frames.shelf', shelfSchema, answers<{ photoIds: string[]; measured: number }>()), MOST_BYTES), // prettier-ignore
+  withFile(contract('frames.shelf', shelfSchema, answers<{ photoIds: string[]; added: string[]; measured: number }>()), MOST_BYTES), // prettier-ignore
   shelfAway,
-  (_, { photoIds }) => ({ photoIds, binned: true }),
+  // A picture that a piece had before stays with it.
+  (_, { added }) => ({ photoIds: added, binned: true }),
 );

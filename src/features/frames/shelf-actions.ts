@@ -6,14 +6,14 @@ import { refreshCells } from '@/data/cells';
 import { findFiring } from '@/data/firings';
 import { greyCard, replaceFrames } from '@/data/frames';
 import { newId } from '@/data/ids';
-import { binPhoto, createPhotos, samePhoto } from '@/data/photos';
+import { binPhoto, createPhotos, samePhoto, takenBy } from '@/data/photos';
 import { holdPieces, listPieces } from '@/data/pieces';
 import { wasIn } from '@/data/placements';
 import { keepPicture, pictureFile, pictureStore } from '@/platform/objects';
 import { operation } from '@/platform/operation';
 import { rasterOf } from '@/platform/raster';
 import { found, refuse } from '@/platform/refusal';
-import { mayTouchPiece, permit } from '../people';
+import { may, mayTouchPiece, permit } from '../people';
 import * as contracts from './contracts';
 import { measured, type Measurement } from './measure';
 import { zonesThen } from './zones-then';
@@ -47,6 +47,7 @@ export const addShelf = operation({
   run: async ({ trx, person, now }, { firingId, pieces, grey }, { kept, card, results }) => {
     await holdPieces(trx, pieces.map(({ pieceId }) => pieceId)); // prettier-ignore
     const photoIds: string[] = [];
+    const added: string[] = [];
     for (const { pieceId } of pieces) {
       if (!(await wasIn(trx, pieceId, firingId))) throw refuse('One of these pieces was not in that firing.'); // prettier-ignore
       const same = await samePhoto(trx, { sha: kept.sha, pieceId, firingId });
@@ -68,9 +69,14 @@ export const addShelf = operation({
         now,
       );
       photoIds.push(id);
+      if (same === null || same.binned) added.push(id);
     }
     await refreshCells(trx, pieces.map(({ pieceId }) => ({ pieceId, firingId }))); // prettier-ignore
-    return { photoIds, measured: [...results.values()].filter(({ byGrey }) => byGrey).length };
+    return {
+      photoIds,
+      added,
+      measured: [...results.values()].filter(({ byGrey }) => byGrey).length,
+    };
   },
 });
 
@@ -84,6 +90,8 @@ export const putShelfAway = operation({
       if (photo.pieceId === null) continue;
       const [piece] = await listPieces(trx, { ids: [photo.pieceId] });
       if (!mayTouchPiece(person, piece?.ownerId ?? null)) throw refuse('This picture is of another’s piece.'); // prettier-ignore
+      // To put other people’s pictures away is for who keeps records.
+      if (!may(person, 'keep records') && (await takenBy(trx, id)) !== person.id) throw refuse('This picture was sent by somebody else.'); // prettier-ignore
       if (photo.firingId !== null) pairs.push({ pieceId: photo.pieceId, firingId: photo.firingId });
     }
     await refreshCells(trx, pairs);

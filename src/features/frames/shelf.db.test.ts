@@ -51,7 +51,7 @@ afterAll(async () => {
 
 const frame = (i: number) => ({ face: 1, guessed: true, shape: { kind: 'corners', corners: outlines[i]!.map(([x, y]) => ({ x: x / size.width, y: y / size.height })) } }); // prettier-ignore
 const keep = (pieces: object[], as = studio.technician, file = bytes) =>
-  perform(studio.db, addShelf as never, { id: v7(), input: { firingId: load.firingId, pieces, grey }, file: { name: 'shelf.jpg', bytes: file } } as never, as) as Promise<{ ok: boolean; data: { photoIds: string[]; measured: number }; problem: { message: string } }>; // prettier-ignore
+  perform(studio.db, addShelf as never, { id: v7(), input: { firingId: load.firingId, pieces, grey }, file: { name: 'shelf.jpg', bytes: file } } as never, as) as Promise<{ ok: boolean; data: { photoIds: string[]; added: string[]; measured: number }; problem: { message: string } }>; // prettier-ignore
 const photos = () => listPhotos(studio.db, { pieceIds: load.ids });
 
 test('every piece has the picture with its own frame and its own colour; it is kept once; undone for all at once', async () => {
@@ -66,8 +66,12 @@ test('every piece has the picture with its own frame and its own colour; it is k
   }
   const { photo_cut: cut } = await studio.db('cell').where({ base_slug: 'tarn' }).first('photo_cut'); // prettier-ignore
   expect(cut.width).toBeLessThan(0.4);
-  // Sent again, nothing is doubled.
-  expect((await keep([{ pieceId: load.ids[0], frames: [frame(0)] }])).data.photoIds).toEqual([kept.find(({ pieceId }) => pieceId === load.ids[0])!.id]); // prettier-ignore
+  // Sent again, nothing is doubled, and taking that back leaves what was there before.
+  const again = await keep([{ pieceId: load.ids[0], frames: [frame(0)] }]);
+  expect(again.data).toMatchObject({ photoIds: [kept.find(({ pieceId }) => pieceId === load.ids[0])!.id], added: [] }); // prettier-ignore
+  const refused = await studio.act('frames.shelf-away', { photoIds: answer.data.photoIds, binned: true }, studio.student); // prettier-ignore
+  expect(!refused.ok && refused.problem.message).toMatch(/another’s piece|somebody else/);
+  expect(await photos()).toHaveLength(4);
   await studio.must('frames.shelf-away', { photoIds: answer.data.photoIds, binned: true });
   expect(await photos()).toEqual([]);
   expect((await studio.db('cell').where({ base_slug: 'tarn' }).first('photo_cut')).photo_cut).toBeNull(); // prettier-ignore

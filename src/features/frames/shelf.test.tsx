@@ -36,7 +36,10 @@ const numbers = () => screen.getAllByRole('button', { name: /^Number \d+, / }).m
 test('what lies there is given in the order of the plan, put right by two touches, and kept in one act with its undo', async () => {
   lies = [tile(0.1), tile(0.3), tile(0.5)];
   const sent: Kept[] = [];
-  server(() => ({ ok: true, data: { photoIds: [id(1), id(2)], measured: 0 } }));
+  server(() => ({
+    ok: true,
+    data: { photoIds: [id(1), id(2)], added: [id(1), id(2)], measured: 0 },
+  }));
   const plain = globalThis.fetch;
   // With a file the fields come as a form.
   globalThis.fetch = (async (path: string, init: RequestInit) => {

@@ -71,9 +71,9 @@ export function ShelfPicture({
     const answer = await send(contracts.addShelf, { firingId, pieces: framesOfPieces(list), grey }, v7(), file); // prettier-ignore
     setBusy(false);
     if (!answer.ok) return setProblem(answer.problem.message);
-    const { photoIds, measured } = answer.data;
+    const { photoIds, added, measured } = answer.data;
     say(`${count(photoIds.length, 'piece')} have this picture, ${measured} measured by the grey card`, () =>
-      void act(contracts.putShelfAway, { photoIds, binned: true }).then(() => router.refresh()),
+      void act(contracts.putShelfAway, { photoIds: added, binned: true }).then(() => router.refresh()),
     ); // prettier-ignore
     setPicture(null);
     setList(null);
