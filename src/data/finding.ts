@@ -45,7 +45,7 @@ export type CellFound = {
 /** Cells looked at, at most: the best known of what was asked for. */
 const MOST = 400;
 /** What runs less than this does not run, mm. */
-const RUNS = 3;
+export const RUNS = 3;
 
 /** The cells that show what is asked for, those of fewest further coats first, then the best known. */
 export async function findCells(src: Source, asked: CellAsked): Promise<CellFound[]> {

@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
+import type { ReactElement, ReactNode } from 'react';
+import Link from './Link';
 
 /** A line of a day sheet: a figure, what it is, and its next act. */
 export function Line({
@@ -39,3 +41,35 @@ export const Lines = ({ children }: { children: ReactNode }) => (
     {children}
   </Box>
 );
+
+/** So many of something that wait on a page of their own: one line where there are any, none else. */
+export const countedLines = (
+  figure: number,
+  {
+    href,
+    act,
+    title,
+    detail,
+  }: {
+    href: string;
+    act: string;
+    title: string;
+    /** What follows while they wait. */ detail?: string;
+  },
+): ReactElement[] =>
+  figure === 0
+    ? []
+    : [
+        <Line
+          key={href}
+          figure={figure}
+          act={
+            <Button component={Link} href={href} variant="outlined">
+              {act}
+            </Button>
+          }
+        >
+          <Typography sx={{ fontWeight: 650 }}>{title}</Typography>
+          {detail !== undefined && <Typography variant="body2">{detail}</Typography>}
+        </Line>,
+      ];

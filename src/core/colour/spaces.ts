@@ -61,6 +61,10 @@ export const LINEAR: Float32Array = Float32Array.from({ length: 256 }, (_, v) =>
   return x <= 0.04045 ? x / 12.92 : ((x + 0.055) / 1.055) ** 2.4;
 });
 
+/** Of "#a1b2c3", as a page or a picker names it. */
+export const labOfHex = (hex: string): Lab =>
+  labOfLinear([0, 1, 2].map((c) => LINEAR[parseInt(hex.slice(1 + 2 * c, 3 + 2 * c), 16)]!) as unknown as Linear); // prettier-ignore
+
 /** The light that a neutral surface of lightness L* reflects, 0 to 1 (CIE 15). */
 export function reflectanceOf(lightness: number): number {
   return lightness > 8 ? ((lightness + 16) / 116) ** 3 : lightness / 903.2963;

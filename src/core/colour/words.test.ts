@@ -1,9 +1,6 @@
 import { plainColours } from '../standing';
-import { labOfLinear, LINEAR, type Lab } from './spaces';
-import { colourWord, colourWords } from './words';
-
-const lab = (hex: string): Lab =>
-  labOfLinear([1, 3, 5].map((i) => LINEAR[parseInt(hex.slice(i, i + 2), 16)]!) as never);
+import { hexOf, labOfHex } from './spaces';
+import { colourWord, colourWords, labWords } from './words';
 
 // Names of CSS Color Module Level 4, § 6.1, that are also names in use for glazes.
 test.each([
@@ -32,7 +29,7 @@ test.each([
   ['#fffff0', 'white|cream|yellow white'],
   ['#4b0082', 'dark purple|purple|dark blue'],
 ])('%s is called %s', (hex, names) => {
-  expect(names.split('|')).toContain(colourWord(lab(hex)));
+  expect(names.split('|')).toContain(colourWord(labOfHex(hex)));
 });
 
 test('every word that can be proposed is one that words of people are compared with', () => {
@@ -45,9 +42,14 @@ test('every word that can be proposed is one that words of people are compared w
 });
 
 test('a second colour is named where it is plainly another and takes its part', () => {
-  const part = (hex: string, share: number) => ({ lab: lab(hex), share });
+  const part = (hex: string, share: number) => ({ lab: labOfHex(hex), share });
   expect(colourWords([part('#8b4513', 0.7), part('#0000ff', 0.3)])).toBe('brown, blue');
   expect(colourWords([part('#8b4513', 0.9), part('#0000ff', 0.1)])).toBe('brown');
   expect(colourWords([part('#8b4513', 0.6), part('#8d4715', 0.4)])).toBe('brown');
   expect(colourWords([])).toBe('');
+});
+
+test('in numbers a colour has a true minus, and no minus nought; a picker’s name leads there and back', () => {
+  expect(labWords([30.4, -0.2, -19.6])).toBe('L* 30 a* 0 b* −20');
+  for (const hex of ['#000000', '#ffffff', '#7a8f86', '#0000ff']) expect(hexOf(labOfHex(hex))).toBe(hex); // prettier-ignore
 });

@@ -74,3 +74,10 @@ export function colourWords(parts: readonly { lab: Lab; share: number }[]): stri
   );
   return second === undefined ? word : `${word}, ${colourWord(second.lab)}`;
 }
+
+/** "−5", and never "−0": a coordinate of a colour as it is shown. */
+export const labFigure = (value: number): string => String(Math.round(value) + 0).replace('-', '−');
+
+/** "L* 30 a* 5 b* −20". */
+export const labWords = ([l, a, b]: Lab): string =>
+  `L* ${labFigure(l)} a* ${labFigure(a)} b* ${labFigure(b)}`;

@@ -23,8 +23,8 @@ const at = (l: number, colour: string | null = null): Partial<PieceView> => ({ l
 test('measured pieces go by number: two names of one colour are one side, one name of two colours is two', () => {
   expect(sides([at(50, 'blue'), at(52, 'green')])).toHaveLength(1);
   expect(sides([at(30, 'grey'), at(70, 'grey')])).toEqual([
-    ['dark grey (L* 30, 0, 0)', 1],
-    ['grey (L* 70, 0, 0)', 1],
+    ['dark grey (L* 30 a* 0 b* 0)', 1],
+    ['grey (L* 70 a* 0 b* 0)', 1],
   ]);
 });
 
@@ -36,11 +36,11 @@ test('a row of pieces each near to the next is one side, whatever order they com
 
 test('one that was only described goes with the largest side that it shares a word with', () => {
   expect(sides([at(50), at(51), at(95), { colour: 'grey, a little blue' }])).toEqual([
-    ['grey (L* 51, 0, 0)', 3],
-    ['white (L* 95, 0, 0)', 1],
+    ['grey (L* 51 a* 0 b* 0)', 3],
+    ['white (L* 95 a* 0 b* 0)', 1],
   ]);
   expect(sides([at(50), { colour: 'red' }])).toEqual([
-    ['grey (L* 50, 0, 0)', 1],
+    ['grey (L* 50 a* 0 b* 0)', 1],
     ['red', 1],
   ]);
 });

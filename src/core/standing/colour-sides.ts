@@ -1,5 +1,5 @@
 /** Which pieces of a cell are of one colour: by number where a grey told it, by the words people use elsewhere. */
-import { colourWord, deltaE, middleLab, type Lab } from '../colour';
+import { colourWord, deltaE, labWords, middleLab, type Lab } from '../colour';
 import { plainColours } from './colours';
 import { bySize, sidesBy, type PieceView, type Sides } from './divisions';
 
@@ -40,7 +40,7 @@ function byWords(views: readonly PieceView[]): { colours: Set<string>; views: Pi
 
 const numbered = (labs: readonly Lab[]): string => {
   const middle = middleLab(labs);
-  return `${colourWord(middle)} (L* ${middle.map((v) => v.toFixed(0)).join(', ')})`;
+  return `${colourWord(middle)} (${labWords(middle)})`;
 };
 
 /**

@@ -1,4 +1,5 @@
 /** The control of a kiln firing by firing, as lines with their limits. */
+import { labFigure } from '@/core/colour';
 import { ordinalWords } from '@/core/firing';
 import { SURFACES } from '@/core/signs';
 import { controlLimits, type Controlled } from '@/core/statistics';
@@ -15,13 +16,10 @@ export type Series = {
 
 type Kind = { name: string; of: (seen: ControlSeen) => number | null; words: (value: number) => string; up: string; down: string }; // prettier-ignore
 
-/** "−5", and never "−0". */
-const whole = (value: number): string => String(Math.round(value) + 0).replace('-', '−');
-
 const KINDS: readonly Kind[] = [
-  { name: 'lightness', of: ({ lab }) => lab?.[0] ?? null, words: (v) => `L* ${whole(v)}`, up: 'lighter', down: 'darker' }, // prettier-ignore
-  { name: 'red and green', of: ({ lab }) => lab?.[1] ?? null, words: (v) => `a* ${whole(v)}`, up: 'redder', down: 'greener' }, // prettier-ignore
-  { name: 'yellow and blue', of: ({ lab }) => lab?.[2] ?? null, words: (v) => `b* ${whole(v)}`, up: 'yellower', down: 'bluer' }, // prettier-ignore
+  { name: 'lightness', of: ({ lab }) => lab?.[0] ?? null, words: (v) => `L* ${labFigure(v)}`, up: 'lighter', down: 'darker' }, // prettier-ignore
+  { name: 'red and green', of: ({ lab }) => lab?.[1] ?? null, words: (v) => `a* ${labFigure(v)}`, up: 'redder', down: 'greener' }, // prettier-ignore
+  { name: 'yellow and blue', of: ({ lab }) => lab?.[2] ?? null, words: (v) => `b* ${labFigure(v)}`, up: 'yellower', down: 'bluer' }, // prettier-ignore
   { name: 'surface', of: ({ surface }) => surface, words: (v) => SURFACES[Math.round(v)] ?? '', up: 'drier', down: 'glossier' }, // prettier-ignore
   { name: 'movement', of: ({ movementMm }) => movementMm, words: (v) => `${v.toFixed(0)} mm`, up: 'ran further', down: 'ran less' }, // prettier-ignore
   { name: 'cone reached', of: ({ reached }) => reached, words: (v) => ordinalWords(v), up: 'hotter', down: 'cooler' }, // prettier-ignore

@@ -1,5 +1,5 @@
 /** Frames: where a piece lies in its pictures, and the colours that follow. */
-export { CellColour, ColourStrip, labWords } from './components/CellColour';
+export { CellColour, ColourStrip } from './components/CellColour';
 export { FrameHere } from './components/FrameHere';
 export { GreyCard } from './components/GreyCard';
 export { measuredWords, useFrames } from './useFrames';

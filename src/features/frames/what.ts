@@ -6,6 +6,7 @@ import { cellsByIds } from '@/data/board';
 import { coatNames } from '@/data/coatings';
 import { zonesNear } from '@/data/colour-search';
 import type { Source } from '@/data/database';
+import { RUNS } from '@/data/finding';
 import { readRepeats } from '@/data/repeats';
 import { keptBodies, keptCoatings, namedCell, type NamedCell } from '../chart/server';
 
@@ -49,8 +50,6 @@ export type What = {
 };
 
 const SHOWN = 12;
-/** Above this a run is one, mm. */
-const RUNS = 3;
 /** Further off than this nothing is near, where repeats are unknown. Common practice, no source. */
 const FAR = 10;
 

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { colourWord, distanceWords, hexOf, type Lab, type Repeats, type TogetherColour } from '@/core/colour'; // prettier-ignore
+import { colourWord, distanceWords, hexOf, labWords, type Lab, type Repeats, type TogetherColour } from '@/core/colour'; // prettier-ignore
 
 /** Colours by their shares, side by side. */
 export function ColourStrip({ parts }: { parts: readonly { lab: Lab; share: number }[] }) {
@@ -15,12 +15,6 @@ export function ColourStrip({ parts }: { parts: readonly { lab: Lab; share: numb
     </Box>
   );
 }
-
-export const labWords = (lab: Lab): string =>
-  `L* ${whole(lab[0])} a* ${whole(lab[1])} b* ${whole(lab[2])}`;
-
-/** "−5", and never "−0". */
-const whole = (value: number): string => String(Math.round(value) + 0).replace('-', '−');
 
 /** "pale grey 58 %, brown 42 %": parts of one name together; nothing where they have but one. */
 export function sharesWords(parts: TogetherColour['parts']): string {

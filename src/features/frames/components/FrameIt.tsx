@@ -5,11 +5,11 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { colourWords, distanceWords, type Repeats } from '@/core/colour';
+import { colourWords, distanceWords, labWords, type Repeats } from '@/core/colour';
 import type { Card } from '@/core/sight';
 import { describeRegion, parseZoneKey } from '@/core/zones';
 import type { FaceZones, FramedPhoto } from '../of-piece';
-import { ColourStrip, labWords } from './CellColour';
+import { ColourStrip } from './CellColour';
 
 // Heavy, and wanted by few: loaded when it is asked for.
 const FrameDialog = dynamic(() => import('./FrameDialog').then((one) => one.FrameDialog), {

@@ -4,22 +4,18 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState, type PointerEvent } from 'react';
-import { colourWord, labOfLinear, LINEAR, type Lab } from '@/core/colour';
+import { colourWord, labOfHex, labWords, type Lab } from '@/core/colour';
 import type { Spot } from '@/core/frame';
 import type { Card } from '@/core/sight';
 import { ProblemNote } from '@/ui/Problem';
 import { spotColour } from '../spot';
 import { openPicture, type OpenPicture } from '../pixels';
 import { proposeIn } from '../propose';
-import { ColourStrip, labWords } from './CellColour';
+import { ColourStrip } from './CellColour';
 import { Nearest, type Narrowed } from './Nearest';
 
 /** What is looked for: a touched spot of a picture, or a colour that was picked. */
 type Sought = { lab: Lab; byGrey: boolean; why: string | null };
-
-/** A colour as a screen names it. */
-const labOfHex = (hex: string): Lab =>
-  labOfLinear([1, 3, 5].map((i) => LINEAR[parseInt(hex.slice(i, i + 2), 16)]!) as unknown as Lab);
 
 /** A picture that stays here, a touch of it, and the studio’s stacks that come nearest. */
 export function WhatIs({ card, ...choices }: { card: Card | null } & Narrowed) {

@@ -36,7 +36,7 @@ export async function ShelfPage({ params }: { params: Promise<{ id: string }> })
   return (
     <Page
       title={`A picture of a shelf, ${firingTitle(firing)}`}
-      lead="One picture of many tiles or pieces, with some of the shelf showing between them, and the grey card beside them."
+      lead="One picture of many tiles or pieces, with some of the shelf showing between them, and the grey card beside them. Whoever may see one of them sees the whole picture."
     >
       <ShelfPicture firingId={id} pieces={list} card={await greyCard(db)} />
     </Page>
