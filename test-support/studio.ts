@@ -51,6 +51,8 @@ export type TestStudio = {
     as?: Person | null,
     id?: string,
   ) => Promise<Answer<T>>;
+  /** An operation with a file, as the route hands it over. */
+  actWithFile: <T = unknown>(name: string, input: unknown, bytes: Buffer, as?: Person, id?: string) => Promise<Answer<T>>; // prettier-ignore
   /** The answer's data; fails the test when the operation was refused. */
   must: <T = unknown>(name: string, input: unknown, as?: Person) => Promise<T>;
 };
@@ -142,6 +144,8 @@ export async function testStudio(name: string): Promise<TestStudio> {
     body,
     kiln,
     act,
+    actWithFile: <T>(operation: string, input: unknown, bytes: Buffer, as = technician, id = v7()) =>
+      perform(db, OPERATIONS.get(operation)!, { id, input, file: { name: 'file', bytes } }, as) as Promise<Answer<T>>, // prettier-ignore
     version: (slug) => versions.get(slug)!,
     must: async <T>(operation: string, input: unknown, as?: Person): Promise<T> => {
       const answer = await act<T>(operation, input, as ?? technician);

@@ -40,14 +40,7 @@ const said = async (name: string, input: unknown, as?: Person): Promise<string> 
   const answer = await studio.act(name, input, as);
   return answer.ok ? 'done' : answer.problem.message;
 };
-/** An operation with a file, as the route hands it over. */
-const withFile = async (name: string, input: unknown, file: Buffer, id = v7()) =>
-  perform(
-    studio.db,
-    OPERATIONS.get(name)!,
-    { id, input, file: { name: 'file', bytes: file } },
-    studio.technician,
-  );
+const withFile = (name: string, input: unknown, file: Buffer, id?: string) => studio.actWithFile(name, input, file, studio.technician, id); // prettier-ignore
 
 test('the studio’s settings are kept as a whole, and impossible ones change nothing', async () => {
   const before = (await readStudio(studio.db))!;

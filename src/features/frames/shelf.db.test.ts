@@ -6,8 +6,6 @@ import { v7 } from 'uuid';
 import { deltaE, type Lab } from '@/core/colour';
 import { framesOf } from '@/data/frames';
 import { listPhotos } from '@/data/photos';
-import { addShelf } from './shelf-actions';
-import { perform } from '@/platform/operation';
 import { Random } from '../../../demo/random';
 import { developed, photograph } from '../../../test-support/photographs/camera';
 import { PLAIN } from '../../../test-support/photographs/ranges';
@@ -51,28 +49,34 @@ afterAll(async () => {
 
 const frame = (i: number) => ({ face: 1, guessed: true, shape: { kind: 'corners', corners: outlines[i]!.map(([x, y]) => ({ x: x / size.width, y: y / size.height })) } }); // prettier-ignore
 const keep = (pieces: object[], as = studio.technician, file = bytes) =>
-  perform(studio.db, addShelf as never, { id: v7(), input: { firingId: load.firingId, pieces, grey }, file: { name: 'shelf.jpg', bytes: file } } as never, as) as Promise<{ ok: boolean; data: { photoIds: string[]; added: string[]; measured: number }; problem: { message: string } }>; // prettier-ignore
+  studio.actWithFile<{ photoIds: string[]; added: string[]; measured: number }>('frames.shelf', { firingId: load.firingId, pieces, grey }, file, as); // prettier-ignore
+/** Where it has to be kept. */
+const kept = async (...args: Parameters<typeof keep>) => {
+  const answer = await keep(...args);
+  if (!answer.ok) throw new Error(answer.problem.message);
+  return answer.data;
+};
 const photos = () => listPhotos(studio.db, { pieceIds: load.ids });
 
 test('every piece has the picture with its own frame and its own colour; it is kept once; undone for all at once', async () => {
-  const answer = await keep(load.ids.map((pieceId, i) => ({ pieceId, frames: [frame(i)] })));
-  expect(answer).toMatchObject({ ok: true, data: { measured: 4 } });
-  const kept = await photos();
-  expect(new Set(kept.map(({ sha }) => sha)).size).toBe(1);
-  expect(kept.map(({ pieceId }) => pieceId).sort()).toEqual([...load.ids].sort());
+  const made = await kept(load.ids.map((pieceId, i) => ({ pieceId, frames: [frame(i)] })));
+  expect(made.measured).toBe(4);
+  const here = await photos();
+  expect(new Set(here.map(({ sha }) => sha)).size).toBe(1);
+  expect(here.map(({ pieceId }) => pieceId).sort()).toEqual([...load.ids].sort());
   for (const [i, id] of load.ids.entries()) {
-    const [own] = await framesOf(studio.db, kept.filter(({ pieceId }) => pieceId === id).map((one) => one.id)); // prettier-ignore
+    const [own] = await framesOf(studio.db, here.filter(({ pieceId }) => pieceId === id).map((one) => one.id)); // prettier-ignore
     expect(deltaE(own!.colours[0]!.lab, [LIGHT[i]!, 0, 8])).toBeLessThan(4);
   }
   const { photo_cut: cut } = await studio.db('cell').where({ base_slug: 'tarn' }).first('photo_cut'); // prettier-ignore
   expect(cut.width).toBeLessThan(0.4);
   // Sent again, nothing is doubled, and taking that back leaves what was there before.
-  const again = await keep([{ pieceId: load.ids[0], frames: [frame(0)] }]);
-  expect(again.data).toMatchObject({ photoIds: [kept.find(({ pieceId }) => pieceId === load.ids[0])!.id], added: [] }); // prettier-ignore
-  const refused = await studio.act('frames.shelf-away', { photoIds: answer.data.photoIds, binned: true }, studio.student); // prettier-ignore
+  const again = await kept([{ pieceId: load.ids[0], frames: [frame(0)] }]);
+  expect(again).toMatchObject({ photoIds: [here.find(({ pieceId }) => pieceId === load.ids[0])!.id], added: [] }); // prettier-ignore
+  const refused = await studio.act('frames.shelf-away', { photoIds: made.photoIds, binned: true }, studio.student); // prettier-ignore
   expect(!refused.ok && refused.problem.message).toMatch(/another’s piece|somebody else/);
   expect(await photos()).toHaveLength(4);
-  await studio.must('frames.shelf-away', { photoIds: answer.data.photoIds, binned: true });
+  await studio.must('frames.shelf-away', { photoIds: made.photoIds, binned: true });
   expect(await photos()).toEqual([]);
   expect((await studio.db('cell').where({ base_slug: 'tarn' }).first('photo_cut')).photo_cut).toBeNull(); // prettier-ignore
 });
