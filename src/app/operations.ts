@@ -19,6 +19,7 @@ import { storeOperations } from '@/features/store/server';
 import { testsOperations } from '@/features/tests/server';
 import { ticksOperations } from '@/features/ticks/server';
 import { usetestsOperations } from '@/features/usetests/server';
+import { wallboardOperations } from '@/features/wallboard/server';
 import type { Operation } from '@/platform/operation';
 
 /** Every write the application knows, by name. */
@@ -46,6 +47,7 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
     clinicOperations,
     ticksOperations,
     usetestsOperations,
+    wallboardOperations,
   ]
     .flatMap((group): Operation[] => Object.values(group))
     .map((operation) => [operation.contract.name, operation]),

@@ -4,5 +4,6 @@ export * from './find';
 export * from './grey';
 export * from './colours';
 export * from './board';
+export * from './board-tiles';
 export * from './cards';
 export * from './sharpness';

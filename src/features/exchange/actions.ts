@@ -16,6 +16,6 @@ export const importFile = operation({
       tell(0, 'Reading the file once more');
       const plan = await planImport(trx, file.bytes, options);
       if (plan.open.length > 0) throw refuse(plan.open[0] as string);
-      return writeImport(trx, plan, options, file.name, person.id, now, tell);
+      return (await writeImport(trx, plan, options, file.name, person.id, now, tell)).made;
     }),
 });

@@ -37,16 +37,10 @@ const bytes = (text: string) => new TextEncoder().encode(text);
 const plan = (text: string, input: ImportOptionsInput = {}) =>
   planImport(studio.db, bytes(text), options(input));
 const bring = (text: string, input: ImportOptionsInput): Promise<Imported> =>
-  transact(studio.db, async (trx) =>
-    writeImport(
-      trx,
-      await planImport(trx, bytes(text), options(input)),
-      options(input),
-      'past.csv',
-      studio.technician.id,
-      new Date(),
-    ),
-  );
+  transact(studio.db, async (trx) => {
+    const plan = await planImport(trx, bytes(text), options(input));
+    return (await writeImport(trx, plan, options(input), 'past.csv', studio.technician.id, new Date())).made; // prettier-ignore
+  });
 
 const CSV = `mark,body,coating 1,coats 1,coating 2,cone,atmosphere,date,kiln,surface,defects
 A1,Peat,Pitch,2,Tarn,6,oxidation,2024-03-05,Marta,gloss,pits 2

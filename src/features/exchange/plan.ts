@@ -15,17 +15,21 @@ export type Known = { id: string; name: string };
 /** A name of the file and what it stands for; `id: null` while nobody has said. */
 export type Naming = { name: string; rows: number; id: string | 'new' | null };
 
-export type ImportPlan = {
-  header: string[];
-  columns: (Column | null)[];
-  notices: string[];
+/** What is needed to write rows: they themselves, and what each name stands for. */
+export type PlannedRows = {
   rows: ImportRow[];
-  /** As they stand in the file, the rows that somebody should look at, and those that were mended. */
-  written: { line: number; cells: string[] }[];
   bodies: Naming[];
   coatings: Naming[];
   kilns: Naming[];
   rowsWithoutKiln: number;
+};
+
+export type ImportPlan = PlannedRows & {
+  header: string[];
+  columns: (Column | null)[];
+  notices: string[];
+  /** As they stand in the file, the rows that somebody should look at, and those that were mended. */
+  written: { line: number; cells: string[] }[];
   rowsWithoutMethod: number;
   rowsWithCone: number;
   known: { bodies: Known[]; coatings: Known[]; kilns: Known[] };
@@ -101,22 +105,51 @@ export async function planImport(
   const rows = await mapInTurns(table.rows, ({ line, cells }) =>
     interpret(line, cells, columns, headings),
   );
-  const [bodies, coatings, kilns] = await Promise.all([
-    listBodies(src),
-    listCoatings(src),
-    listKilns(src),
-  ]);
   await refuseKnownPieces(src, rows);
+  const { known, ...named } = await planRows(src, rows, options);
   const good = rows.filter((row) => row.errors.length === 0);
   const plan: ImportPlan = {
     header: table.header,
     columns,
     notices: table.notices,
-    rows,
     written: table.rows.filter(
       ({ line }, i) =>
         touched.has(line) || rows[i]!.errors.length > 0 || rows[i]!.warnings.length > 0,
     ),
+    ...named,
+    rowsWithCone: good.filter((row) => row.cone !== null).length,
+    rowsWithoutMethod: good.filter((row) => row.coats.some((coat) => coat.method === null)).length,
+    known,
+    counts: {
+      add: good.length,
+      refused: rows.length - good.length,
+      doubtful: good.filter((row) => row.warnings.length > 0).length,
+      likely: good.filter((row) => row.key === 'likely').length,
+      lost: good.filter((row) => row.key === 'lost').length,
+      unknownCone: good.filter((row) => row.cone === null).length,
+      unknownAtmosphere: good.filter((row) => row.atmosphere === 'unknown').length,
+      firings: new Set(good.map(firingKey)).size,
+    },
+    open: [],
+  };
+  plan.open = openQuestions(plan, options);
+  return plan;
+}
+
+/** The rows that can be taken, with what their names stand for: what is there already, or what was said of them. */
+export async function planRows(
+  src: Source,
+  rows: readonly ImportRow[],
+  options: Pick<ImportOptions, 'bodies' | 'coatings' | 'kilns'>,
+): Promise<PlannedRows & Pick<ImportPlan, 'known'>> {
+  const [bodies, coatings, kilns] = await Promise.all([
+    listBodies(src),
+    listCoatings(src),
+    listKilns(src),
+  ]);
+  const good = rows.filter((row) => row.errors.length === 0);
+  return {
+    rows: [...rows],
     bodies: nameAll(
       good.map((row) => row.body),
       bodies,
@@ -133,23 +166,8 @@ export async function planImport(
       options.kilns,
     ),
     rowsWithoutKiln: good.filter((row) => row.kiln === null).length,
-    rowsWithCone: good.filter((row) => row.cone !== null).length,
-    rowsWithoutMethod: good.filter((row) => row.coats.some((coat) => coat.method === null)).length,
     known: { bodies: named(bodies), coatings: named(coatings), kilns: named(kilns) },
-    counts: {
-      add: good.length,
-      refused: rows.length - good.length,
-      doubtful: good.filter((row) => row.warnings.length > 0).length,
-      likely: good.filter((row) => row.key === 'likely').length,
-      lost: good.filter((row) => row.key === 'lost').length,
-      unknownCone: good.filter((row) => row.cone === null).length,
-      unknownAtmosphere: good.filter((row) => row.atmosphere === 'unknown').length,
-      firings: new Set(good.map(firingKey)).size,
-    },
-    open: [],
   };
-  plan.open = openQuestions(plan, options);
-  return plan;
 }
 
 const named = (entries: readonly (Known & Merged)[]): Known[] =>

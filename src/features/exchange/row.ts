@@ -1,7 +1,7 @@
 /** A row of past tests as it is understood, and how what was not understood is kept. */
 import type { SeenSign } from '@/core/looks';
 import type { Atmosphere, Surface, Verdict } from '@/core/signs';
-import type { KeyKnown, Method } from '@/core/zones';
+import type { FaceKind, KeyKnown, Method, Stretch } from '@/core/zones';
 import type { Column } from './columns';
 
 /** A row as understood, before names are looked up. `null` is "unknown", never a guess. */
@@ -11,7 +11,9 @@ export type ImportRow = {
   mark: string | null;
   body: string | null;
   form: string | null;
-  coats: { coating: string; coats: number; method: Method | null }[];
+  coats: { coating: string; coats: number; method: Method | null; stretch?: Stretch }[];
+  /** The grounds of its faces; left out: one bare face. */
+  faces?: readonly FaceKind[];
   /** How sure it is what lies on it. */
   key: KeyKnown;
   cone: string | null;

@@ -1,6 +1,7 @@
 export * as exchangeOperations from './actions';
 export { MAX_FILE_BYTES } from './table';
-export { planImport, type ImportPlan } from './plan';
+export { planImport, planRows, type ImportPlan } from './plan';
+export type { ImportRow } from './row';
 export { writeImport } from './write';
 export { importOptions, type Imported } from './contracts';
 export { documentJsonSchema } from './document';

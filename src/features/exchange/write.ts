@@ -14,7 +14,7 @@ import type { LayerFields } from '@/data/layers';
 import type { ImportRow } from './interpret';
 import { writeFirings } from './write-firings';
 import { plainBody, plainCoating } from '../store/server';
-import { firingKey, resolver, type ImportPlan, type Naming } from './plan';
+import { firingKey, resolver, type Naming, type PlannedRows } from './plan';
 import type { Imported, ImportOptions } from './contracts';
 import { createBody, listBodies } from '@/data/bodies';
 import { createCoating, listCoatings, type Coating } from '@/data/coatings';
@@ -33,16 +33,20 @@ async function settle(
   return settled;
 }
 
+export type WriteOptions = Pick<ImportOptions, 'kilnForRest' | 'method' | 'conesShown'>;
+/** What was made, and of each row taken, in their order, its piece and the firing it came out of. */
+export type Written = { made: Imported; pieces: { pieceId: string; firingId: string }[] };
+
 /** Writes a planned import in one transaction: all of its rows or none. */
 export async function writeImport(
   trx: Transaction,
-  plan: ImportPlan,
-  options: ImportOptions,
+  plan: PlannedRows,
+  options: WriteOptions,
   name: string,
   by: string,
   now: Date,
   tell: Tell = () => undefined,
-): Promise<Imported> {
+): Promise<Written> {
   const bodyNames = await settle(plan.bodies, async (body) => {
     const id = newId();
     await createBody(trx, id, plainBody(body, 'Brought in with past tests.'));
@@ -107,6 +111,7 @@ export async function writeImport(
     );
     const firing = firings.get(firingKey(row))!;
     const id = newId();
+    const faces = (row.faces ?? ['bare' as const]).map((kind, i) => ({ no: i + 1, kind, slip: null })); // prettier-ignore
     const form = row.form?.slice(0, 40) ?? 'not recorded';
     pieces.push({
       id,
@@ -123,7 +128,7 @@ export async function writeImport(
       been: [{ kind: 'glaze', status: 'opened', order: 0, verdict: row.verdict }],
       wantedCone: null,
       wantedAtmosphere: null,
-      faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
+      faces: faces.map(({ no, kind }) => ({ no, kind, slipVersionId: null })),
       meant: [],
       done: layers.map(({ fields }) => fields),
       keyKnown: row.key,
@@ -169,7 +174,7 @@ export async function writeImport(
       bodyId: body.id,
       firingStatus: 'opened',
       // What nobody knows of is no evidence: without faces it stands in no cell.
-      faces: row.key === 'lost' ? [] : [{ no: 1, kind: 'bare', slip: null }],
+      faces: row.key === 'lost' ? [] : faces,
       form,
       layers: stack,
       cone: firing.band,
@@ -213,15 +218,18 @@ export async function writeImport(
   const made = (before: readonly Naming[]): number =>
     before.filter(({ id }) => id === 'new').length;
   return {
-    pieces: pieces.length,
-    firings: firings.size,
-    bodies: made(plan.bodies),
-    coatings: made(plan.coatings),
-    kilns: made(plan.kilns) + (options.kilnForRest === 'new' && plan.rowsWithoutKiln > 0 ? 1 : 0),
+    made: {
+      pieces: pieces.length,
+      firings: firings.size,
+      bodies: made(plan.bodies),
+      coatings: made(plan.coatings),
+      kilns: made(plan.kilns) + (options.kilnForRest === 'new' && plan.rowsWithoutKiln > 0 ? 1 : 0),
+    },
+    pieces: placements.map(({ pieceId, firingId }) => ({ pieceId, firingId })),
   };
 }
 
-function layerOf(coat: ImportRow['coats'][number], coating: Coating, options: ImportOptions) {
+function layerOf(coat: ImportRow['coats'][number], coating: Coating, options: WriteOptions) {
   const version = coating.versions.at(-1)!;
   const fields: LayerFields = {
     coatingVersionId: version.id,
@@ -232,7 +240,7 @@ function layerOf(coat: ImportRow['coats'][number], coating: Coating, options: Im
     seconds: null,
     stage: 'bisque',
     driedBefore: null,
-    region: EVERYWHERE,
+    region: { ...EVERYWHERE, stretch: coat.stretch ?? EVERYWHERE.stretch },
     generation: 1,
   };
   return { fields, coat: { slug: coating.slug, version: version.no, kind: coating.kind } };

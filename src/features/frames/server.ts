@@ -4,3 +4,5 @@ export { pictureToFrame } from './queries';
 export { whatIs, whatSchema } from './what';
 export { measureAgain } from './again';
 export * as shelfOperations from './shelf-actions';
+export { keepFor } from './keep-for';
+export { measured } from './measure';

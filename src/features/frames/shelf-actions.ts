@@ -1,12 +1,9 @@
 /** One picture of many pieces. */
-import { COLOUR_METHOD } from '@/core/colour';
 import { wrongWith } from '@/core/frame';
-import { FRAME_METHOD } from '@/core/sight';
 import { refreshCells } from '@/data/cells';
 import { findFiring } from '@/data/firings';
-import { greyCard, replaceFrames } from '@/data/frames';
-import { newId } from '@/data/ids';
-import { binPhoto, createPhotos, samePhoto, takenBy } from '@/data/photos';
+import { greyCard } from '@/data/frames';
+import { binPhoto, takenBy } from '@/data/photos';
 import { holdPieces, listPieces } from '@/data/pieces';
 import { wasIn } from '@/data/placements';
 import { keepPicture, pictureFile, pictureStore } from '@/platform/objects';
@@ -15,6 +12,7 @@ import { rasterOf } from '@/platform/raster';
 import { found, refuse } from '@/platform/refusal';
 import { may, mayTouchPiece, permit } from '../people';
 import * as contracts from './contracts';
+import { keepFor } from './keep-for';
 import { measured, type Measurement } from './measure';
 import { zonesThen } from './zones-then';
 
@@ -46,31 +44,11 @@ export const addShelf = operation({
   },
   run: async ({ trx, person, now }, { firingId, pieces, grey }, { kept, card, results }) => {
     await holdPieces(trx, pieces.map(({ pieceId }) => pieceId)); // prettier-ignore
-    const photoIds: string[] = [];
-    const added: string[] = [];
-    for (const { pieceId } of pieces) {
+    for (const { pieceId } of pieces)
       if (!(await wasIn(trx, pieceId, firingId))) throw refuse('One of these pieces was not in that firing.'); // prettier-ignore
-      const same = await samePhoto(trx, { sha: kept.sha, pieceId, firingId });
-      const id = same?.id ?? newId();
-      if (same === null)
-        await createPhotos(trx, [{ id, ...kept, pieceId, firingId }], person.id, now); // prettier-ignore
-      else if (same.binned) await binPhoto(trx, id, null);
-      await replaceFrames(
-        trx,
-        id,
-        {
-          frames: results.get(pieceId)!.frames,
-          grey: grey === null ? null : { steps: grey, card: card ?? [] },
-          unframed: false,
-          frameMethod: FRAME_METHOD,
-          colourMethod: COLOUR_METHOD,
-        },
-        person.id,
-        now,
-      );
-      photoIds.push(id);
-      if (same === null || same.binned) added.push(id);
-    }
+    const list = pieces.map(({ pieceId }) => ({ pieceId, firingId, frames: results.get(pieceId)!.frames })); // prettier-ignore
+    const said = grey === null ? null : { steps: grey, card: card ?? [] };
+    const { photoIds, added } = await keepFor(trx, kept, list, said, person.id, now);
     await refreshCells(trx, pieces.map(({ pieceId }) => ({ pieceId, firingId }))); // prettier-ignore
     return {
       photoIds,

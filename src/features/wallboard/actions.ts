@@ -1,0 +1,58 @@
+import { wrongWith } from '@/core/frame';
+import { count } from '@/core/units';
+import { placeOf, tileOf } from '@/core/wallboard';
+import { refreshCells } from '@/data/cells';
+import { listCoatings } from '@/data/coatings';
+import { greyCard } from '@/data/frames';
+import { keepPicture, pictureFile, pictureStore } from '@/platform/objects';
+import { operation } from '@/platform/operation';
+import { telling } from '@/platform/progress';
+import { rasterOf } from '@/platform/raster';
+import { found, refuse } from '@/platform/refusal';
+import { planRows, writeImport } from '../exchange/server';
+import { keepFor, measured } from '../frames/server';
+import { permit } from '../people';
+import * as contracts from './contracts';
+import { framesOn, rowsOf, zonesOn } from './rows';
+
+/** Names are one where they differ in capitals and marks only, as in any table of past tests. */
+const everyNew = (namings: readonly { name: string; id: string | null }[]): Record<string, string> =>
+  Object.fromEntries(namings.flatMap(({ name, id }) => (id === null ? [[name, 'new']] : [])));
+
+export const bringBoard = operation({
+  contract: contracts.bringBoard,
+  permit: permit('run the studio'),
+  prepare: async ({ db, file }, { board, tiles, grey }) => {
+    for (const { row, column, shape } of tiles) {
+      const wrong = wrongWith(shape);
+      if (wrong !== null) throw refuse(`${placeOf(row, column)}: ${wrong}`);
+    }
+    const kept = await keepPicture(pictureStore(), file.bytes);
+    const [bytes, card, coatings] = await Promise.all([pictureStore().read(pictureFile(kept.sha, 'large')), greyCard(db), listCoatings(db)]); // prettier-ignore
+    const raster = await rasterOf(found(bytes, 'The file of this picture'));
+    const known = new Map(coatings.map(({ name, slug, kind, versions }) => [name.toLowerCase(), { slug, kind, version: versions.at(-1)!.no }])); // prettier-ignore
+    const results = tiles.map(({ row, column, own, shape }) => {
+      const zones = zonesOn(board, tileOf(board, row, column, own), (name) => known.get(name.toLowerCase())); // prettier-ignore
+      return measured(raster, framesOn(board, shape), zones, { steps: grey, card });
+    });
+    return { kept: { ...kept, originalName: file.name }, card, results };
+  },
+  run: ({ trx, person, now, operationId }, input, { kept, card, results }) =>
+    telling(operationId, async (tell) => {
+      const rows = rowsOf(input);
+      const asked = await planRows(trx, rows, { bodies: {}, coatings: {}, kilns: {} });
+      const planned = await planRows(trx, rows, { bodies: everyNew(asked.bodies), coatings: everyNew(asked.coatings), kilns: {} }); // prettier-ignore
+      const options = { kilnForRest: input.kilnId ?? 'new', method: input.method, conesShown: input.conesShown }; // prettier-ignore
+      const { made, pieces } = await writeImport(trx, planned, options, input.name, person.id, now, tell); // prettier-ignore
+      tell(0.85, `Giving ${count(pieces.length, 'tile')} their part of the picture`);
+      const list = pieces.map((one, i) => ({ ...one, frames: results[i]!.frames }));
+      await keepFor(trx, kept, list, input.grey === null ? null : { steps: input.grey, card: card ?? [] }, person.id, now); // prettier-ignore
+      await refreshCells(trx, pieces);
+      return {
+        pieceIds: pieces.map(({ pieceId }) => pieceId),
+        coatings: made.coatings,
+        bodies: made.bodies,
+        measured: results.filter(({ byGrey }) => byGrey).length,
+      };
+    }),
+});

@@ -1,0 +1,2 @@
+/** A wall board of tiles: brought into the chart from one picture. */
+export {};

@@ -1,0 +1,1 @@
+export * as wallboardOperations from './actions';
