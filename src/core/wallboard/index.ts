@@ -51,7 +51,10 @@ export function coatsOf(heading: string): number | null {
   return Number.isInteger(number) && number >= 1 && number <= 6 ? number : null;
 }
 
-function withTop(names: readonly { coating: string; coats: number | null }[], board: Wallboard): TileCoat[] {
+function withTop(
+  names: readonly { coating: string; coats: number | null }[],
+  board: Wallboard,
+): TileCoat[] {
   // prettier-ignore
   const beneath = names.slice(0, -1).map(({ coating, coats }): TileCoat => ({ coating, coats: coats ?? board.under, stretch: WHOLE })); // prettier-ignore
   const last = names.at(-1);
@@ -71,7 +74,12 @@ const some = (coating: string, coats: number, stretch: Stretch): TileCoat[] =>
  * What the tile in a row and a column is. Words of its own ("Tarn over Pitch", "none", "?") go before the headings.
  * Coatings are first on first. Rows and columns from 0.
  */
-export function tileOf(board: Wallboard, row: number, column: number, own: string | null): WallTile {
+export function tileOf(
+  board: Wallboard,
+  row: number,
+  column: number,
+  own: string | null,
+): WallTile {
   const at = [
     { are: board.rows.are, heading: board.rows.headings[row] ?? '' },
     { are: board.columns.are, heading: board.columns.headings[column] ?? '' },

@@ -44,7 +44,9 @@ test('headings may name bodies, or how many coats; or there are none and every t
   expect(of(bodies)).toMatchObject({ body: 'Saltbox' });
   expect(of(bodies, 0, 1)).toMatchObject({ body: 'Peat' });
   expect(short(of(bodies))).toEqual(['Pitch 1 0-1']);
-  const coats: Partial<Wallboard> = { columns: { are: 'coats', headings: ['1', '2 dips', 'three'] } };
+  const coats: Partial<Wallboard> = {
+    columns: { are: 'coats', headings: ['1', '2 dips', 'three'] },
+  };
   expect([0, 1, 2].map((column) => short(of(coats, 0, column)))).toEqual([['Pitch 1 0-1'], ['Pitch 2 0-1'], ['Pitch 3 0-1']]); // prettier-ignore
   const blank: Partial<Wallboard> = { rows: { are: 'nothing', headings: [] }, columns: { are: 'nothing', headings: [] } }; // prettier-ignore
   expect(of(blank).lost).toBe(true);

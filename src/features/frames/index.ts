@@ -3,3 +3,6 @@ export { CellColour, ColourStrip } from './components/CellColour';
 export { FrameHere } from './components/FrameHere';
 export { GreyCard } from './components/GreyCard';
 export { measuredWords, useFrames } from './useFrames';
+export { FrameDrawing } from './components/FrameDrawing';
+export { openPicture, type OpenPicture } from './pixels';
+export { boardIn, tilesIn } from './propose';

@@ -1,7 +1,7 @@
 'use client';
 /** What the application proposes as frames of a picture; looked for in a worker. */
 import { split, type Corners, type Shape, type Spot } from '@/core/frame';
-import type { Card, Seen } from '@/core/sight';
+import type { Board, BoardTile, Card, Grid, Seen } from '@/core/sight';
 import type { LookAnswer, LookRequest } from '@/workers/look.worker';
 
 /** Enough to be within a hundredth of the picture, and small enough for a phone. */
@@ -16,36 +16,42 @@ export type Proposal = {
 
 let worker: Worker | null = null;
 let last = 0;
-const asked = new Map<number, (seen: Seen | null) => void>();
+const asked = new Map<number, (answer: LookAnswer) => void>();
+const NOTHING: LookAnswer = { id: 0, seen: null, board: null, tiles: [] };
 
 function looker(): Worker {
   if (worker === null) {
     worker = new Worker(new URL('../../workers/look.worker.ts', import.meta.url), { type: 'module' }); // prettier-ignore
     worker.onmessage = ({ data }: MessageEvent<LookAnswer>) => {
-      asked.get(data.id)?.(data.seen);
+      asked.get(data.id)?.(data);
       asked.delete(data.id);
     };
     worker.onerror = () => {
-      for (const answer of asked.values()) answer(null);
+      for (const answer of asked.values()) answer(NOTHING);
       asked.clear();
     };
   }
   return worker;
 }
 
-function lookAt(
-  { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
-  cards: Card[],
-  faces?: number,
-): Promise<Seen | null> {
-  // prettier-ignore
+type Pixels = { data: Uint8ClampedArray; width: number; height: number };
+
+/** What the worker sees; the pixels are copied, for what is handed to it is gone here. */
+function asking(
+  { data, width, height }: Pixels,
+  rest: Pick<LookRequest, 'cards' | 'faces' | 'board'>,
+): Promise<LookAnswer> {
   const id = ++last;
+  const pixels = data.slice().buffer;
   return new Promise((resolve) => {
     asked.set(id, resolve);
-    const pixels = data.buffer as ArrayBuffer;
-    looker().postMessage({ id, pixels, width, height, cards, ...(faces === undefined ? {} : { faces }) } satisfies LookRequest, [pixels]); // prettier-ignore
+    looker().postMessage({ id, pixels, width, height, ...rest } satisfies LookRequest, [pixels]);
   });
 }
+
+const cardsOf = (card: Card | null): Card[] => (card === null ? [] : [card]);
+const greyIn = (seen: Seen | null): Spot[] | null =>
+  seen?.grey.found?.card == null ? null : seen.grey.found.steps.map(({ at }) => at);
 
 function pixelsOf(image: HTMLImageElement): ImageData | null {
   const scale = Math.min(1, LOOKED_AT / Math.max(image.naturalWidth, image.naturalHeight, 1));
@@ -91,7 +97,7 @@ export function facesFrom(seen: Seen | null, faces: readonly number[]): Proposal
     words.push('Two grey cards here disagree: touch the right one’s steps.');
   return {
     frames: shapes.map((shape, i) => ({ face: faces[i]!, shape })),
-    grey: seen?.grey.found?.card == null ? null : seen.grey.found.steps.map(({ at }) => at),
+    grey: greyIn(seen),
     words,
   };
 }
@@ -108,24 +114,32 @@ export async function propose(
 
 /** The same in pixels; without faces only the grey is looked for. */
 export async function proposeIn(
-  { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
+  pixels: Pixels,
   faces: readonly number[],
   card: Card | null,
 ): Promise<Proposal> {
-  // A copy: what is handed to the worker is gone here.
-  const seen = await lookAt({ data: data.slice(), width, height }, card === null ? [] : [card], Math.max(1, faces.length)); // prettier-ignore
+  const { seen } = await asking(pixels, { cards: cardsOf(card), faces: Math.max(1, faces.length) });
   return facesFrom(seen, faces);
 }
 
 /** Everything that lies in a picture of a shelf, in reading order, and the grey card. */
 export async function shelfIn(
-  { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
+  pixels: Pixels,
   card: Card | null,
 ): Promise<{ shapes: Shape[]; grey: Spot[] | null }> {
-  const seen = await lookAt({ data: data.slice(), width, height }, card === null ? [] : [card]);
-  const { found } = seen?.grey ?? { found: null };
-  return {
-    shapes: seen?.frames.map(({ shape }) => shape) ?? [],
-    grey: found?.card == null ? null : found.steps.map(({ at }) => at),
-  };
+  const { seen } = await asking(pixels, { cards: cardsOf(card) });
+  return { shapes: seen?.frames.map(({ shape }) => shape) ?? [], grey: greyIn(seen) };
 }
+
+/** A board in a picture, where one is found, with its tiles and the grey card. */
+export async function boardIn(
+  pixels: Pixels,
+  card: Card | null,
+): Promise<{ board: Board | null; tiles: BoardTile[]; grey: Spot[] | null }> {
+  const { board, tiles, seen } = await asking(pixels, { cards: cardsOf(card), board: 'find' });
+  return { board, tiles, grey: greyIn(seen) };
+}
+
+/** The tiles of a board whose corners, rows and columns somebody has said. */
+export const tilesIn = async (pixels: Pixels, board: Grid): Promise<BoardTile[]> =>
+  (await asking(pixels, { cards: [], board })).tiles;

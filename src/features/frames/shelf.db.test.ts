@@ -2,7 +2,6 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { v7 } from 'uuid';
 import { deltaE, type Lab } from '@/core/colour';
 import { framesOf } from '@/data/frames';
 import { listPhotos } from '@/data/photos';

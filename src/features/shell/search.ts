@@ -53,6 +53,11 @@ const ACTS: readonly { words: string; title: string; href: string }[] = [
     href: '/studio/import',
   },
   {
+    words: 'wall board chart picture photograph tiles grid bring in',
+    title: 'Bring in a wall board',
+    href: '/studio/board',
+  },
+  {
     words: 'pictures folder photos match',
     title: 'Bring in a folder of pictures',
     href: '/studio/pictures',

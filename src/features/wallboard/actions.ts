@@ -16,7 +16,9 @@ import * as contracts from './contracts';
 import { framesOn, rowsOf, zonesOn } from './rows';
 
 /** Names are one where they differ in capitals and marks only, as in any table of past tests. */
-const everyNew = (namings: readonly { name: string; id: string | null }[]): Record<string, string> =>
+const everyNew = (
+  namings: readonly { name: string; id: string | null }[],
+): Record<string, string> =>
   Object.fromEntries(namings.flatMap(({ name, id }) => (id === null ? [[name, 'new']] : [])));
 
 export const bringBoard = operation({

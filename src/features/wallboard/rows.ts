@@ -45,20 +45,18 @@ export function zonesOn(
   known: (name: string) => Coat | undefined,
 ): Zone[] {
   if (tile.lost) return [];
-  const layers = tile.coats.map(
-    ({ coating, coats, stretch }): Layer => ({
-      coat: known(coating) ?? { slug: coating.toLowerCase(), version: 1, kind: 'glaze' },
-      method: 'dip',
-      coats,
-      weight: 'normal',
-      thicknessMm: null,
-      seconds: null,
-      stage: 'bisque',
-      driedBefore: null,
-      region: { ...EVERYWHERE, stretch },
-      generation: 1,
-    }),
-  );
+  const layers = tile.coats.map(({ coating, coats, stretch }): Layer => ({
+    coat: known(coating) ?? { slug: coating.toLowerCase(), version: 1, kind: 'glaze' },
+    method: 'dip',
+    coats,
+    weight: 'normal',
+    thicknessMm: null,
+    seconds: null,
+    stage: 'bisque',
+    driedBefore: null,
+    region: { ...EVERYWHERE, stretch },
+    generation: 1,
+  }));
   return zonesOf(groundsOf(board), layers, 1);
 }
 

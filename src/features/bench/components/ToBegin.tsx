@@ -82,6 +82,16 @@ export function ToBegin({
             A spreadsheet of past tests brings bodies, coatings, kilns and results with it.
           </Typography>
         </Line>
+        <Line
+          figure="or"
+          act={
+            <Button component={Link} href="/studio/board" variant="outlined">
+              Bring in a wall board
+            </Button>
+          }
+        >
+          <Typography>One picture of the board of tiles on your wall becomes the chart.</Typography>
+        </Line>
       </Lines>
     </Section>
   );

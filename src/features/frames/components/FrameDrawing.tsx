@@ -61,6 +61,7 @@ export function FrameDrawing({
   alt,
   aspect,
   frames,
+  outlines = [],
   grey,
   onShape,
   onGrey,
@@ -71,6 +72,8 @@ export function FrameDrawing({
   alt: string;
   aspect: number;
   frames: readonly DrawnFrame[];
+  /** What else is seen there, drawn without handles. */
+  outlines?: readonly (readonly Spot[])[];
   grey: readonly Spot[];
   onShape: (face: number, shape: Shape) => void;
   onGrey: (grey: Spot[]) => void;
@@ -138,6 +141,12 @@ export function FrameDrawing({
         onPointerUp={() => (moving.current = null)}
         onPointerCancel={() => (moving.current = null)}
       >
+        {outlines.map((outline, i) => (
+          <g key={`o${i}`} fill="none">
+            <polygon points={points(outline)} stroke="#000" strokeOpacity={0.55} strokeWidth={5} />
+            <polygon points={points(outline)} stroke="#fff" strokeWidth={2} />
+          </g>
+        ))}
         {frames.map((frame) => (
           <g key={frame.face} fill="none" strokeLinejoin="round">
             {frame.zones.map((zone, i) => (

@@ -71,11 +71,15 @@ export async function StudioPage() {
           </Section>
           <Section title="Records in and out">
             <p>
-              Past tests come in from a spreadsheet, pictures from a folder. Everything leaves as
+              Past tests come in from a spreadsheet or from a picture of a wall board, pictures from
+              a folder. Everything leaves as
               CSV tables or as one JSON document with its schema.
             </p>
             <Button component={Link} href="/studio/import" variant="contained">
               Bring in past tests
+            </Button>{' '}
+            <Button component={Link} href="/studio/board" variant="outlined">
+              Bring in a wall board
             </Button>{' '}
             <Button component={Link} href="/studio/pictures" variant="outlined">
               Bring in pictures

@@ -1,0 +1,188 @@
+'use client';
+import AddAPhoto from '@mui/icons-material/AddAPhotoOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import type { Card } from '@/core/sight';
+import { count } from '@/core/units';
+import { send } from '@/platform/client';
+import { useProgress } from '@/platform/useProgress';
+import { useSend } from '@/platform/useSend';
+import Link from '@/ui/Link';
+import { Section } from '@/ui/Page';
+import { ProblemNote } from '@/ui/Problem';
+import { useSay } from '@/ui/Undo';
+import * as pieces from '@/features/pieces/contracts';
+import { FrameDrawing } from '../../frames';
+import { bringBoard, type Brought } from '../contracts';
+import { placesOn, toBring } from '../said';
+import { useSaid } from '../useSaid';
+import { useWallPicture } from '../useWallPicture';
+import { BoardTable, type Names } from './BoardTable';
+import { ForAll } from './ForAll';
+import { Side } from './Side';
+import { Summary } from './Summary';
+import { TileWords } from './TileWords';
+
+/** A photographed wall board: laid over with its rows and columns, headed, looked through, and brought in as one. */
+export function WallboardRoom({
+  card,
+  names,
+  kilns,
+}: {
+  card: Card | null;
+  names: Names;
+  kilns: readonly { id: string; name: string }[];
+}) {
+  const router = useRouter();
+  const say = useSay();
+  const { act } = useSend();
+  const { said, places, onSay, onPlace, forget } = useSaid();
+  const wall = useWallPicture(card);
+  const [at, setAt] = useState<string | null>(null);
+  const [done, setDone] = useState<Brought | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [id, setId] = useState(() => v7());
+  const [busy, setBusy] = useState(false);
+  const progress = useProgress(busy ? id : null);
+  const { picture, grid, file } = wall;
+  const list = placesOn(wall.tiles, said.board, places);
+  const bring = async (): Promise<void> => {
+    if (file === null) return;
+    setBusy(true);
+    setProblem(null);
+    const answer = await send(bringBoard, toBring(said, list, wall.grey), id, file);
+    setBusy(false);
+    if (!answer.ok) return setProblem(answer.problem.message);
+    const { data } = answer;
+    setDone(data);
+    setId(v7());
+    forget();
+    wall.close();
+    router.refresh();
+    say(`${count(data.pieceIds.length, 'tile')} brought in`, () => void act(pieces.bin, { pieceIds: data.pieceIds, binned: true }).then(({ ok }) => { if (ok) setDone(null); router.refresh(); })); // prettier-ignore
+  };
+  if (done !== null)
+    return (
+      <Box>
+        <Typography variant="h2">
+          On record: {count(done.pieceIds.length, 'tile')} of this board
+        </Typography>
+        <Typography sx={{ my: 1 }}>
+          {done.measured > 0
+            ? 'Their colours are measured by the grey card. '
+            : 'Without a grey card their colours are shown and not compared. '}
+          {done.coatings > 0 &&
+            `${count(done.coatings, 'coating')} new: give them kind, range and cautions in the store.`}
+        </Typography>{' '}
+        {/* prettier-ignore */}
+        <Button component={Link} href="/chart" variant="contained">
+          Look at the chart
+        </Button>{' '}
+        <Button onClick={() => setDone(null)}>Another board</Button>
+      </Box>
+    );
+  return (
+    <Box>
+      <Box
+        component="label"
+        onDragOver={(event) => event.preventDefault()}
+        onDrop={(event) => {
+          event.preventDefault();
+          void wall.open(event.dataTransfer.files[0]);
+        }}
+        sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 1, minHeight: picture === null ? 180 : 52, border: '2px dashed', borderColor: 'divider', color: 'primary.main', fontWeight: 650, cursor: 'pointer', mb: 2, '&:focus-within': { outline: '3px solid' } }} // prettier-ignore
+      >
+        <AddAPhoto aria-hidden />
+        {picture === null ? 'Take or drop a picture of the board' : 'Another picture'}
+        <input
+          type="file"
+          accept="image/*"
+          aria-label="Picture of the board"
+          style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
+          onChange={(event) => {
+            void wall.open(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </Box>
+      <ProblemNote>{wall.problem ?? problem}</ProblemNote>
+      {wall.looking && <LinearProgress aria-label="Looking for the board" />}
+      {picture !== null && grid !== null && (
+        <>
+          <Box
+            sx={{
+              display: 'grid',
+              gap: 3,
+              gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+              mb: 3,
+            }}
+          >
+            {/* prettier-ignore */}
+            <Box>
+              <FrameDrawing
+                src={picture.url}
+                alt="The board"
+                aspect={picture.raster.height / picture.raster.width}
+                frames={[{ face: 0, label: 'Board', shape: { kind: 'corners', corners: grid.corners }, zones: [] }]} // prettier-ignore
+                outlines={list.flatMap(({ corners, hangs }) => (hangs ? [corners] : []))}
+                grey={wall.grey ?? []}
+                onShape={(_, shape) => shape.kind === 'corners' && wall.change({ corners: shape.corners })} // prettier-ignore
+                onGrey={() => undefined}
+                onTouch={null}
+                onLoaded={() => undefined}
+              />
+              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, mt: 1 }}>
+                <Side what="rows" value={grid.rows} onChange={(rows) => wall.change({ rows })} />
+                <Side
+                  what="columns"
+                  value={grid.columns}
+                  onChange={(columns) => wall.change({ columns })}
+                />
+              </Box>
+              <Typography role="status" variant="body2" sx={{ mt: 1 }}>
+                {wall.doubt ?? 'Corners lie on the outermost tiles. Drag them, or move them with the arrow keys.'}{' '}
+                {wall.grey === null ? 'No grey card is seen: colours will not be compared by number.' : ''}
+              </Typography>
+              {/* prettier-ignore */}
+            </Box>
+            <ForAll said={said} kilns={kilns} bodies={names.bodies} onSay={onSay} />
+          </Box>
+          <Section title="Tile by tile">
+            <Typography sx={{ mb: 1 }}>
+              Type the headings; a list pasted into one fills those after it. Touch a tile that is
+              something else, or where none hangs.
+            </Typography>
+            <BoardTable
+              raster={picture.raster}
+              list={list}
+              board={said.board}
+              counts={grid}
+              names={names}
+              at={at}
+              onHeadings={(side, headings) => onSay({ board: { ...said.board, [side]: { ...said.board[side], headings } } })} // prettier-ignore
+              onTouch={setAt}
+            />
+            <TileWords one={list.find(({ key }) => key === at) ?? null} onPlace={onPlace} />
+          </Section>
+          <Summary said={said} list={list} names={names} busy={busy} onBring={() => void bring()} />
+          {busy && (
+            <LinearProgress
+              variant={progress === null ? 'indeterminate' : 'determinate'}
+              value={100 * (progress?.share ?? 0)}
+              aria-label="Bringing the board in"
+            />
+          )}{' '}
+          {/* prettier-ignore */}
+          {busy && (
+            <Typography role="status">{progress?.doing ?? 'Sending the picture'}</Typography>
+          )}
+        </>
+      )}
+    </Box>
+  );
+}
