@@ -6,7 +6,7 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { Random } from '../demo/random';
 import { correctionFrom, deltaE } from '../src/core/colour';
 import { onFace, type Shape } from '../src/core/frame';
-import { coloursUnder, look, readBoard } from '../src/core/sight';
+import { coloursUnder, lookAtMany, SURE } from '../src/core/sight';
 import { ROUND } from '../src/core/zones';
 import { rasterOf } from '../src/platform/raster';
 import { developed, photograph } from '../test-support/photographs/camera';
@@ -62,7 +62,7 @@ async function counted(world: World, subject: Subject, from: number, to: number)
     const taken = photograph(drawScene(new Random(seed), world, subject), world, seed, WIDTH);
     const { truth } = taken;
     const raster = await rasterOf(await developed(taken));
-    const { frames, grey } = look(raster, { cards: [truth.scene.stated] });
+    const { frames, grey } = lookAtMany(raster, { cards: [truth.scene.stated] });
     count.greys++;
     let by = null;
     if (grey.found !== null) {
@@ -109,6 +109,7 @@ const RUNS: [world: 'plain' | 'other', subject: Subject, pictures: number][] = [
   ['other', 'two faces', 20],
   ['other', 'plate', 20],
   ['other', 'shelf', 8],
+  ['other', 'board', 8],
 ];
 
 const BOARDS = 20;
@@ -142,10 +143,10 @@ async function boards(world: World, from: number, pictures: number): Promise<str
   for (let seed = from; seed < from + pictures; seed++) {
     const scene = drawScene(new Random(seed), world, 'board');
     const raster = await rasterOf(await developed(photograph(scene, world, seed, WIDTH)));
-    const found = readBoard(raster, null);
+    const found = lookAtMany(raster, { cards: [scene.stated] }).board;
     const { rows, columns } = scene.grid!;
     if (found?.rows === rows && found.columns === columns) right++;
-    else if (found !== null && found.sure >= 0.8) sureAndWrong++;
+    else if (found !== null && found.sure >= SURE) sureAndWrong++;
   }
   return `${right} of ${pictures}, wrong and called sure ${sureAndWrong}`;
 }

@@ -9,7 +9,7 @@ import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
 import { COLOUR_METHOD, correctionFrom } from '../src/core/colour';
 import { ROUND } from '../src/core/zones';
-import { coloursUnder, FRAME_METHOD, look, readBoard, USUAL_CARDS, type Raster } from '../src/core/sight'; // prettier-ignore
+import { coloursUnder, FRAME_METHOD, lookAtMany, USUAL_CARDS, type Raster } from '../src/core/sight'; // prettier-ignore
 import { rasterOf, widthOf } from '../src/platform/raster';
 
 type Options = { cuts: number[]; cards: readonly (readonly number[])[] };
@@ -18,12 +18,11 @@ const rounded = (value: number, digits = 1): number => Number(value.toFixed(digi
 
 function described(raster: Raster, width: number, { cuts, cards }: Options) {
   const scale = width / raster.width;
-  const { frames, why, grey } = look(raster, { cards });
+  const { frames, why, grey, board } = lookAtMany(raster, { cards });
   const pixel = ({ x, y }: { x: number; y: number }) => [rounded(x * raster.width * scale), rounded(y * raster.height * scale)]; // prettier-ignore
   const { found } = grey;
   const by = found?.card == null ? null : correctionFrom(found.steps, found.card);
   const ends = [0, ...cuts, 1];
-  const board = readBoard(raster, null);
   return {
     width,
     height: Math.round(raster.height * scale),

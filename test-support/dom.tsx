@@ -57,13 +57,18 @@ export const press = (hand: ReturnType<typeof person>, name: string | RegExp) =>
 
 export type Posted = { path: string; body: { id?: string; input?: unknown } };
 
+/** What was sent: with a file the fields come as a form. */
+function written(body: unknown): Posted['body'] {
+  if (body instanceof FormData)
+    return { id: String(body.get('id')), input: JSON.parse(String(body.get('input') ?? 'null')) };
+  return JSON.parse(typeof body === 'string' ? body : '{}') as Posted['body'];
+}
+
 /** A server that answers what the test says, and what was sent to it. */
 export function server(answer: (sent: Posted) => object): Posted[] {
   const sent: Posted[] = [];
   globalThis.fetch = (async (path: string, init: { body?: unknown }) => {
-    // A file has no fields.
-    const text = typeof init.body === 'string' ? init.body : '{}';
-    const posted = { path, body: JSON.parse(text) as Posted['body'] };
+    const posted = { path, body: written(init.body) };
     sent.push(posted);
     const said = answer(posted);
     return { status: 200, headers: { get: () => null }, json: async () => said };

@@ -12,7 +12,6 @@ import { overrulesOf } from '@/data/firing-log';
 import { listPhotos } from '@/data/photos';
 import { readStudio } from '@/data/studio';
 import { checkPassword, hashPassword } from '@/platform/passwords';
-import { perform } from '@/platform/operation';
 import {
   advance,
   fired,

@@ -1,9 +1,9 @@
 /** A board of tiles: where it lies, and how many rows and columns it has. */
-import { apply, homographyOnto, type Corners } from '../frame';
+import { apply, homographyOnto, inverse, type Corners } from '../frame';
 import { Field, reduced, type Raster } from './field';
 import { groundOf, type Ground } from './ground';
-import { ordered, quadAround, type Quad } from './quad';
-import { offGround, regionsOf, type Point } from './regions';
+import { ordered, polygonArea, quadAround, type Quad } from './quad';
+import { offGround, regionsOf, type Point, type Region } from './regions';
 
 export type Board = {
   /** Foot left, foot right, rim right, rim left of all tiles together. */
@@ -38,29 +38,73 @@ function hullOf(points: readonly Point[]): Point[] {
   return [...half(sorted), ...half(sorted.reverse())];
 }
 
-function outline(field: Field, ground: Ground, distance: Float32Array): Quad | null {
-  const regions = regionsOf(field, distance, ground).filter(({ cut }) => !cut);
-  const largest = regions[0]?.area ?? 0;
-  const own = regions.filter(({ area }) => area >= LEAST_OF_LARGEST * largest);
-  const quad = quadAround(hullOf(own.flatMap(({ hull }) => hull)));
+const outlineOf = (regions: readonly Region[]): Quad | null => {
+  const quad = quadAround(hullOf(regions.flatMap(({ hull }) => hull)));
   return quad === null ? null : ordered(quad);
+};
+
+/** The parts that belong to a board whose tiles are about so large: those beside it that are none of them are left out. */
+function belonging(
+  regions: readonly Region[],
+  quad: Quad,
+  { rows, columns }: Pick<Board, 'rows' | 'columns'>,
+  strip: Quad | null,
+): Region[] {
+  const back = inverse(homographyOnto(quad));
+  const least = (LEAST_OF_TILE * polygonArea(quad)) / (rows * columns);
+  const [x, y] = [BESIDE / columns, BESIDE / rows];
+  return regions.filter(({ area, hull }) => {
+    if (area < least) return false;
+    const middle = middleOf(hull);
+    const at = apply(back, middle);
+    if (at.x < -x || at.x > 1 + x || at.y < -y || at.y > 1 + y) return false;
+    return strip === null || area > 2.6 * polygonArea(strip) || !holds(strip, middle);
+  });
 }
+const middleOf = (points: readonly Point[]): Point =>
+  points.reduce((sum, { x, y }) => ({ x: sum.x + x / points.length, y: sum.y + y / points.length }), { x: 0, y: 0 }); // prettier-ignore
+const holds = (strip: Quad, { x, y }: Point): boolean => {
+  const centre = middleOf(strip);
+  return Math.hypot(x - centre.x, y - centre.y) < 0.5 * Math.max(...strip.map((one) => Math.hypot(one.x - strip[0].x, one.y - strip[0].y))); // prettier-ignore
+};
+/** A part this much smaller than a tile is none: a card's step, a label. */
+const LEAST_OF_TILE = 0.35;
+/** So many tiles beside what was seen of the board, others of it may lie. */
+const BESIDE = 1.6;
 
 /**
- * Reads a board of tiles that hang or lie with ground between them. Without corners they are looked for. Null where there
- * is no even ground to tell tiles from, or nothing on it.
+ * Reads a board of tiles that hang or lie with ground between them. Without corners they are looked for; `strip` is where
+ * the grey card lies, which is none of the tiles. Null where there is no even ground to tell tiles from, or nothing on it.
  */
-export function readBoard(raster: Raster, given: Corners['corners'] | null): Board | null {
+export function readBoard(
+  raster: Raster,
+  given: Corners['corners'] | null,
+  strip: Corners['corners'] | null = null,
+): Board | null {
   const field = new Field(reduced(raster));
   const ground = groundOf(field);
   if (ground === null) return null;
-  const distance = offGround(field, ground);
-  const quad = given === null ? outline(field, ground, distance) : null;
-  const corners = given ?? (quad?.map(({ x, y }) => ({ x: x / field.width, y: y / field.height })) as Corners['corners'] | undefined); // prettier-ignore
-  if (corners === undefined) return null;
-  const seen = gapsIn(field, ground, corners);
-  const [columns, rows] = [counted(seen.across), counted(seen.along)];
-  return { corners, columns: columns.count, rows: rows.count, sure: Math.min(columns.sure, rows.sure) }; // prettier-ignore
+  const inPixels = (corners: Corners['corners']): Quad => corners.map(({ x, y }) => ({ x: x * field.width, y: y * field.height })) as Quad; // prettier-ignore
+  const counts = (quad: Quad): Board => {
+    const corners = quad.map(({ x, y }) => ({ x: x / field.width, y: y / field.height })) as Corners['corners']; // prettier-ignore
+    const seen = gapsIn(field, ground, corners);
+    const [columns, rows] = [counted(seen.across), counted(seen.along)];
+    return { corners, columns: columns.count, rows: rows.count, sure: Math.min(columns.sure, rows.sure) }; // prettier-ignore
+  };
+  if (given !== null) return counts(inPixels(given));
+  const regions = regionsOf(field, offGround(field, ground), ground).filter(({ cut }) => !cut);
+  const largest = regions[0]?.area ?? 0;
+  const quad = outlineOf(regions.filter(({ area }) => area >= LEAST_OF_LARGEST * largest));
+  if (quad === null) return null;
+  let board = counts(quad);
+  // Tiles that hang apart from those that run into one another are smaller than what these make together.
+  for (let round = 0; round < 2; round++) {
+    const more = outlineOf(belonging(regions, inPixels(board.corners), board, strip && inPixels(strip))); // prettier-ignore
+    const next = more === null ? null : counts(more);
+    if (next === null || next.sure < 0.8 * board.sure) break;
+    board = next;
+  }
+  return board;
 }
 
 /** How much ground is seen along each line across and along the board: its own colour, or darker where a tile shades it. */

@@ -5,5 +5,7 @@ export * from './grey';
 export * from './colours';
 export * from './board';
 export * from './board-tiles';
+export * from './many';
 export * from './cards';
 export * from './sharpness';
+export * from './sure';

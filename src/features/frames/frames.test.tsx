@@ -1,25 +1,14 @@
 import { jest } from '@jest/globals';
 import { fireEvent, waitFor } from '@testing-library/react';
 import { person, screen, server, show } from '../../../test-support/dom';
+import { lookerSees, picturesAre } from '../../../test-support/looker';
 import type { Seen } from '@/core/sight';
 import { laidByFace, type FramedPhoto, type Laid } from './of-piece';
 
 /** Stands in for the worker: what it sees in the next picture. */
 let sees: Seen | null = null;
-const posted: { cards: unknown; faces: unknown }[] = [];
-class Looker {
-  onmessage: ((event: { data: unknown }) => void) | null = null;
-  onerror: (() => void) | null = null;
-  postMessage(request: { id: number; cards: unknown; faces: unknown }): void {
-    posted.push(request);
-    queueMicrotask(() => this.onmessage?.({ data: { id: request.id, seen: sees } }));
-  }
-}
-Object.assign(globalThis, { Worker: Looker });
-HTMLCanvasElement.prototype.getContext = jest.fn(() => ({
-  drawImage: () => {},
-  getImageData: () => ({ data: new Uint8ClampedArray(16), width: 2, height: 2 }),
-})) as never;
+const posted = lookerSees(() => ({ seen: sees }));
+picturesAre({ width: 2, height: 2 });
 
 const { facesFrom } = await import('./propose');
 const { FrameDialog } = await import('./components/FrameDialog');

@@ -136,7 +136,7 @@ export async function boardIn(
   pixels: Pixels,
   card: Card | null,
 ): Promise<{ board: Board | null; tiles: BoardTile[]; grey: Spot[] | null }> {
-  const { board, tiles, seen } = await asking(pixels, { cards: cardsOf(card), board: 'find' });
+  const { board, tiles, seen } = await asking(pixels, { cards: cardsOf(card) });
   return { board, tiles, grey: greyIn(seen) };
 }
 

@@ -1,28 +1,14 @@
-import { jest } from '@jest/globals';
 import { fireEvent, waitFor } from '@testing-library/react';
 import { person, screen, server, show } from '../../../test-support/dom';
+import { lookerSees, picturesAre } from '../../../test-support/looker';
 
 const tile = (left: number) => ({ kind: 'corners' as const, corners: [{ x: left, y: 0.8 }, { x: left + 0.1, y: 0.8 }, { x: left + 0.1, y: 0.2 }, { x: left, y: 0.2 }] }); // prettier-ignore
 let lies: ReturnType<typeof tile>[] = [];
-/** Stands in for the worker. */
-class Looker {
-  onmessage: ((event: { data: unknown }) => void) | null = null;
-  onerror = null;
-  postMessage({ id, faces }: { id: number; faces?: number }): void {
-    if (faces !== undefined) throw new Error('a shelf holds any number');
-    queueMicrotask(() => this.onmessage?.({ data: { id, seen: { frames: lies.map((shape) => ({ shape, edge: 1 })), why: null, grey: { found: null, why: 'none' } } } })); // prettier-ignore
-  }
-}
-Object.assign(globalThis, {
-  Worker: Looker,
-  createImageBitmap: async () => ({ width: 4, height: 3, close: () => {} }),
+lookerSees(({ faces }) => {
+  if (faces !== undefined) throw new Error('a shelf holds any number');
+  return { seen: { frames: lies.map((shape) => ({ shape, edge: 1 })), why: null, grey: { found: null, why: 'none' } } as never }; // prettier-ignore
 });
-URL.createObjectURL = () => 'blob:here';
-URL.revokeObjectURL = () => {};
-HTMLCanvasElement.prototype.getContext = jest.fn(() => ({
-  drawImage: () => {},
-  getImageData: () => ({ data: new Uint8ClampedArray(48), width: 4, height: 3 }),
-})) as never;
+picturesAre({ width: 4, height: 3 });
 
 type Kept = { pieces: { pieceId: string; frames: { shape: ReturnType<typeof tile> }[] }[] };
 
@@ -35,18 +21,10 @@ const numbers = () => screen.getAllByRole('button', { name: /^Number \d+, / }).m
 
 test('what lies there is given in the order of the plan, put right by two touches, and kept in one act with its undo', async () => {
   lies = [tile(0.1), tile(0.3), tile(0.5)];
-  const sent: Kept[] = [];
-  server(() => ({
+  const sent = server(() => ({
     ok: true,
     data: { photoIds: [id(1), id(2)], added: [id(1), id(2)], measured: 0 },
   }));
-  const plain = globalThis.fetch;
-  // With a file the fields come as a form.
-  globalThis.fetch = (async (path: string, init: RequestInit) => {
-    const form = init.body instanceof FormData ? init.body : null;
-    if (form !== null) sent.push(JSON.parse(String(form.get('input'))) as Kept);
-    return plain(path, init as never);
-  }) as never;
   const hand = person();
   show(<ShelfPicture firingId={id(9)} pieces={PIECES} card={null} />);
   open();
@@ -60,7 +38,7 @@ test('what lies there is given in the order of the plan, put right by two touche
   await hand.click(screen.getByRole('button', { name: 'Keep for 2 pieces' }));
   await screen.findByText(/2 pieces have this picture, 0 measured/);
   const left = ({ frames }: Kept['pieces'][number]): number => frames[0]!.shape.corners[0]!.x;
-  expect(sent[0]!.pieces.map((one) => [one.pieceId, left(one)])).toEqual([[id(2), 0.1], [id(1), 0.3]]); // prettier-ignore
+  expect((sent[0]!.body.input as Kept).pieces.map((one) => [one.pieceId, left(one)])).toEqual([[id(2), 0.1], [id(1), 0.3]]); // prettier-ignore
   await waitFor(() => expect(screen.queryByAltText('The shelf')).toBeNull());
   await screen.findByRole('button', { name: 'Undo' });
 });

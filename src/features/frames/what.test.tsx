@@ -1,15 +1,7 @@
-import { jest } from '@jest/globals';
 import { fireEvent, waitFor } from '@testing-library/react';
 import { person, screen, server, show } from '../../../test-support/dom';
+import { lookerSees, picturesAre } from '../../../test-support/looker';
 
-/** Stands in for the worker: it finds no grey. */
-class Looker {
-  onmessage: ((event: { data: unknown }) => void) | null = null;
-  onerror = null;
-  postMessage({ id }: { id: number }): void {
-    queueMicrotask(() => this.onmessage?.({ data: { id, seen: { frames: [], why: 'nothing', grey: { found: null, why: 'none' } } } })); // prettier-ignore
-  }
-}
 /** Left half: the card's two steps one over the other; right half: a glaze of middle grey. */
 function pixels(): Uint8ClampedArray {
   const data = new Uint8ClampedArray(40 * 40 * 4).fill(255);
@@ -18,19 +10,8 @@ function pixels(): Uint8ClampedArray {
   return data;
 }
 let opens = true;
-Object.assign(globalThis, {
-  Worker: Looker,
-  createImageBitmap: async () => {
-    if (!opens) throw new Error('no picture');
-    return { width: 40, height: 40, close: () => {} };
-  },
-});
-URL.createObjectURL = () => 'blob:here';
-URL.revokeObjectURL = () => {};
-HTMLCanvasElement.prototype.getContext = jest.fn(() => ({
-  drawImage: () => {},
-  getImageData: () => ({ data: pixels(), width: 40, height: 40 }),
-})) as never;
+lookerSees(() => ({}));
+picturesAre({ width: 40, height: 40, data: pixels() }, () => opens);
 
 const { WhatIs } = await import('./components/WhatIs');
 

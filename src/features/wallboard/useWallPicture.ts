@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { wrongWith, type Corners, type Spot } from '@/core/frame';
 import type { BoardTile, Card, Grid } from '@/core/sight';
+import { SURE } from '@/core/sight/sure';
 import { boardIn, openPicture, tilesIn, type OpenPicture } from '../frames';
 
 /** What a board is taken to be where none is found. */
@@ -95,7 +96,7 @@ export function useWallPicture(card: Card | null): WallPicture {
         setDoubt(
           seen.board === null
             ? 'No board stands out from its ground here: drag its four corners, and say how many rows and columns it has.'
-            : seen.board.sure < 0.9
+            : seen.board.sure < SURE
               ? 'The gaps between its tiles are hard to see: look whether rows and columns are counted right.'
               : null,
         );

@@ -72,8 +72,7 @@ export async function StudioPage() {
           <Section title="Records in and out">
             <p>
               Past tests come in from a spreadsheet or from a picture of a wall board, pictures from
-              a folder. Everything leaves as
-              CSV tables or as one JSON document with its schema.
+              a folder. Everything leaves as CSV tables or as one JSON document with its schema.
             </p>
             <Button component={Link} href="/studio/import" variant="contained">
               Bring in past tests

@@ -56,7 +56,7 @@ export function BoardTable({
           event.preventDefault();
           put(written);
         }}
-        sx={{ width: side === 'rows' ? 116 : 82, minHeight: 40, px: 0.75, font: 'inherit', fontWeight: 650, fontSize: 14, color: 'text.primary', bgcolor: 'background.paper', border: '1px solid', borderColor: 'divider', borderRadius: '4px', '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' } }} // prettier-ignore
+        sx={{ width: side === 'rows' ? 116 : 90, minHeight: 40, px: 0.75, font: 'inherit', fontWeight: 650, fontSize: 14, color: 'text.primary', bgcolor: 'background.paper', border: '1px solid', borderColor: 'divider', borderRadius: '4px', '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' } }} // prettier-ignore
       />
     );
   };

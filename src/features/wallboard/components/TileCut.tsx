@@ -3,8 +3,8 @@ import { useEffect, useRef } from 'react';
 import { apply, homographyOnto, type Corners } from '@/core/frame';
 import type { Raster } from '@/core/sight';
 
-const WIDE = 66;
-const HIGH = 84;
+const WIDE = 84;
+const HIGH = 104;
 
 /** A tile as it was photographed, drawn upright from its four corners. */
 export function TileCut({

@@ -1,0 +1,100 @@
+/** The room in which a wall board is brought in: counted, headed, looked through, sent as one. */
+import { fireEvent, waitFor } from '@testing-library/react';
+import { named, person, press, screen, server, show } from '../../../test-support/dom';
+import { lookerSees, picturesAre } from '../../../test-support/looker';
+import type { Grid } from '@/core/sight';
+import type { BringBoardInput } from './contracts';
+
+const square = (x: number, y: number, side: number) => [{ x, y: y + side }, { x: x + side, y: y + side }, { x: x + side, y }, { x, y }] as Grid['corners']; // prettier-ignore
+const tilesOf = ({ rows, columns }: Pick<Grid, 'rows' | 'columns'>) =>
+  Array.from({ length: rows * columns }, (_, i) => {
+    const [row, column] = [Math.floor(i / columns), i % columns];
+    return { row, column, corners: square(0.1 + 0.1 * column, 0.1 + 0.2 * row, 0.08), empty: i === 1 }; // prettier-ignore
+  });
+let sure = 1;
+const FOUND: Grid = { corners: square(0.1, 0.1, 0.7), rows: 2, columns: 3 };
+const looked = lookerSees(
+  ({ board }) =>
+  board === undefined ? { board: { ...FOUND, sure }, tiles: tilesOf(FOUND) } : { tiles: tilesOf(board) }, // prettier-ignore
+);
+picturesAre({ width: 40, height: 30 });
+
+const { WallboardRoom } = await import('./components/WallboardRoom');
+const { NOTHING_SAID, headed } = await import('./said');
+
+const NAMES = { coatings: ['Tarn', 'Pitch'], bodies: ['Peat'] };
+const id = (n: number) => `0192c7cd-5baa-71a4-a619-90db87e8100${n}`;
+const open = () => fireEvent.change(screen.getByLabelText('Picture of the board'), { target: { files: [new File(['x'], 'board.jpg')] } }); // prettier-ignore
+const paste = (label: string, text: string) => fireEvent.paste(named(label), { clipboardData: { getData: () => text } }); // prettier-ignore
+const room = () => show(<WallboardRoom card={[30, 90]} names={NAMES} kilns={[{ id: id(5), name: 'Marta' }]} />); // prettier-ignore
+
+beforeEach(() => {
+  localStorage.clear();
+  sure = 1;
+});
+
+test('headings pasted once, an empty hook, a tile with words of its own: sent in one act, and taken back by one', async () => {
+  const sent = server(() => ({ ok: true, data: { pieceIds: [id(1), id(2)], coatings: 1, bodies: 0, measured: 0 } })); // prettier-ignore
+  const hand = person();
+  room();
+  open();
+  await screen.findByText(/5 tiles; 1 place empty/);
+  await hand.type(named('Name of the board'), 'By the sink');
+  expect(screen.getByText('Say the body first.')).toBeTruthy();
+  fireEvent.change(named('Body'), { target: { value: 'Peat' } });
+  paste('Row A, coating', 'Pitch\nTarn');
+  paste('Column 1, coating', 'Tarn\nHeron\nPitch\nToo many');
+  expect([named('Row B, coating').value, named('Column 3, coating').value]).toEqual(['Tarn', 'Pitch']); // prettier-ignore
+  expect(screen.getByText(/New in the store/).parentElement!.textContent).toContain('Heron. If');
+  await press(hand, 'below once, above twice');
+  await press(hand, 'B3, Tarn, then Pitch below, then Pitch ×2 above');
+  await hand.type(named('Written on B3'), 'none');
+  await press(hand, 'B3, bare');
+  await press(hand, 'A2, no tile hangs here');
+  await press(hand, 'A tile hangs here');
+  await press(hand, 'Bring in 6 tiles');
+  await screen.findByText('On record: 2 tiles of this board');
+  const input = sent.at(-1)!.body.input as BringBoardInput;
+  expect(input).toMatchObject({ name: 'By the sink', board: { body: 'Peat', top: { lower: 1, upper: 2 }, rows: { headings: ['Pitch', 'Tarn'] } }, firedOn: null, kilnId: null }); // prettier-ignore
+  expect(input.tiles.map(({ row, column, own }) => [row, column, own])).toEqual([[0, 0, null], [0, 1, null], [0, 2, null], [1, 0, null], [1, 1, null], [1, 2, 'none']]); // prettier-ignore
+  await press(hand, 'Undo');
+  await waitFor(() => expect(sent.at(-1)!.body.input).toEqual({ pieceIds: [id(1), id(2)], binned: true })); // prettier-ignore
+});
+
+test('a row more is looked for anew; what is hard to see is said; where nothing is found the corners are drawn by hand', async () => {
+  sure = 0.4;
+  const hand = person();
+  room();
+  open();
+  await screen.findByText(/hard to see/);
+  await press(hand, 'More rows');
+  await waitFor(() => expect(looked.at(-1)!.board).toMatchObject({ rows: 3, columns: 3 }));
+  await screen.findByText(/8 tiles; 1 place empty/);
+  fireEvent.keyDown(screen.getByRole('button', { name: /^Board: rim left/ }), { key: 'ArrowLeft' });
+  await waitFor(() => expect(looked.at(-1)!.board!.corners[3].x).toBeCloseTo(0.098, 9));
+});
+
+test('a refusal keeps everything that was said, and so does the device until it is brought in', async () => {
+  server(() => ({ ok: false, problem: { code: 'refused', message: 'A1: the corners go round the wrong way.' } })); // prettier-ignore
+  const hand = person();
+  const shown = room();
+  open();
+  await screen.findByText(/5 tiles; 1 place/);
+  await hand.type(named('Name of the board'), 'By the sink');
+  fireEvent.change(named('Body'), { target: { value: 'Peat' } });
+  paste('Row A, coating', 'Pitch, Tarn');
+  await press(hand, 'Bring in 5 tiles');
+  await screen.findByText(/wrong way/);
+  expect(named('Row B, coating').value).toBe('Tarn');
+  shown.unmount();
+  room();
+  open();
+  await screen.findByText(/5 tiles; 1 place/);
+  expect([named('Name of the board').value, named('Row B, coating').value]).toEqual(['By the sink', 'Tarn']); // prettier-ignore
+});
+
+test('pasted headings fill what follows and nothing beyond the board', () => {
+  expect(headed([], 1, ['a', 'b', 'c'], 3)).toEqual(['', 'a', 'b']);
+  expect(headed(['x', 'y', 'z'], 0, ['a'], 2)).toEqual(['a', 'y']);
+  expect(NOTHING_SAID.atmosphere).toBe('unknown');
+});
