@@ -66,3 +66,18 @@ export async function piecesOfCells(src: Source, ids: readonly string[]): Promis
     keyKnown: row.key_known,
   }));
 }
+
+/** The board of the chart on which most of some pieces stand: its body by slug, cone and atmosphere; null where they stand on none. */
+export async function boardOfPieces(
+  src: Source,
+  pieceIds: readonly string[],
+): Promise<{ body: string; cone: string; atmosphere: string } | null> {
+  const row = await src('sighting')
+    .join('cell', 'cell.id', 'sighting.cell_id')
+    .join('body', 'body.id', 'cell.body_id')
+    .whereIn('sighting.piece_id', pieceIds)
+    .groupBy('body.slug', 'cell.cone', 'cell.atmosphere')
+    .orderBy('n', 'desc')
+    .first({ body: 'body.slug', cone: 'cell.cone', atmosphere: 'cell.atmosphere', n: src.raw('COUNT(*)') }); // prettier-ignore
+  return row === undefined ? null : { body: row.body, cone: row.cone, atmosphere: row.atmosphere };
+}

@@ -1,6 +1,7 @@
 import { wrongWith } from '@/core/frame';
 import { count } from '@/core/units';
 import { placeOf, tileOf } from '@/core/wallboard';
+import { boardOfPieces } from '@/data/cell-pieces';
 import { refreshCells } from '@/data/cells';
 import { listCoatings } from '@/data/coatings';
 import { greyCard } from '@/data/frames';
@@ -50,11 +51,13 @@ export const bringBoard = operation({
       const list = pieces.map((one, i) => ({ ...one, frames: results[i]!.frames }));
       await keepFor(trx, kept, list, input.grey === null ? null : { steps: input.grey, card: card ?? [] }, person.id, now); // prettier-ignore
       await refreshCells(trx, pieces);
+      const pieceIds = pieces.map(({ pieceId }) => pieceId);
       return {
-        pieceIds: pieces.map(({ pieceId }) => pieceId),
+        pieceIds,
         coatings: made.coatings,
         bodies: made.bodies,
         measured: results.filter(({ byGrey }) => byGrey).length,
+        chart: await boardOfPieces(trx, pieceIds),
       };
     }),
 });

@@ -57,7 +57,14 @@ export const bringBoardSchema = z.object({
 export type BringBoard = z.output<typeof bringBoardSchema>;
 export type BringBoardInput = z.input<typeof bringBoardSchema>;
 
-export type Brought = { pieceIds: string[]; coatings: number; bodies: number; measured: number };
+export type Brought = {
+  pieceIds: string[];
+  coatings: number;
+  bodies: number;
+  measured: number;
+  /** The board of the chart on which most of them stand. */
+  chart: { body: string; cone: string; atmosphere: string } | null;
+};
 
 /** A picture of a board becomes its tiles, each with its own part of the picture; taken back by putting them into the bin. */
 export const bringBoard = undoneBy(

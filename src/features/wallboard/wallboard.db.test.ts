@@ -81,7 +81,7 @@ const away = (pieceIds: string[], binned: boolean) => studio.must('pieces.bin', 
 
 test('six tiles stand in their cells with colours of their halves; new coatings are made; nothing is made up; it is taken back', async () => {
   const made = await kept();
-  expect(made).toMatchObject({ coatings: 2, bodies: 0, measured: 6 });
+  expect(made).toMatchObject({ coatings: 2, bodies: 0, measured: 6, chart: { body: 'peat', cone: '?6', atmosphere: 'oxidation' } }); // prettier-ignore
   const pieces = await loadPieces(studio.db, { ids: made.pieceIds });
   expect(pieces.map(({ mark, keyKnown }) => [mark, keyKnown]).sort()).toEqual([['A1', 'sure'], ['A2', 'sure'], ['A3', 'likely'], ['B1', 'sure'], ['B2', 'sure'], ['B3', 'likely']]); // prettier-ignore
   // Where nobody said when and in which kiln, it stays unknown.

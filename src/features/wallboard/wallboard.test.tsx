@@ -34,7 +34,7 @@ beforeEach(() => {
 });
 
 test('headings pasted once, an empty hook, a tile with words of its own: sent in one act, and taken back by one', async () => {
-  const sent = server(() => ({ ok: true, data: { pieceIds: [id(1), id(2)], coatings: 1, bodies: 0, measured: 0 } })); // prettier-ignore
+  const sent = server(() => ({ ok: true, data: { pieceIds: [id(1), id(2)], coatings: 1, bodies: 0, measured: 0, chart: { body: 'peat', cone: '?6', atmosphere: 'unknown' } } })); // prettier-ignore
   const hand = person();
   room();
   open();
@@ -54,6 +54,7 @@ test('headings pasted once, an empty hook, a tile with words of its own: sent in
   await press(hand, 'A tile hangs here');
   await press(hand, 'Bring in 6 tiles');
   await screen.findByText('On record: 2 tiles of this board');
+  expect(screen.getByRole('link', { name: 'Look at the chart' }).getAttribute('href')).toBe('/chart?body=peat&cone=%3F6&atmosphere=unknown'); // prettier-ignore
   const input = sent.at(-1)!.body.input as BringBoardInput;
   expect(input).toMatchObject({ name: 'By the sink', board: { body: 'Peat', top: { lower: 1, upper: 2 }, rows: { headings: ['Pitch', 'Tarn'] } }, firedOn: null, kilnId: null }); // prettier-ignore
   expect(input.tiles.map(({ row, column, own }) => [row, column, own])).toEqual([[0, 0, null], [0, 1, null], [0, 2, null], [1, 0, null], [1, 1, null], [1, 2, 'none']]); // prettier-ignore

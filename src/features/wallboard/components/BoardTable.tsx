@@ -46,7 +46,7 @@ export function BoardTable({
         component="input"
         value={headings[i] ?? ''}
         list={are === 'coats' ? undefined : `wall-${are}`}
-        placeholder={`${label}: ${HINT[are]}`}
+        placeholder={label}
         aria-label={`${side === 'rows' ? 'Row' : 'Column'} ${label}, ${HINT[are]}`}
         maxLength={80}
         onChange={({ target }) => put([target.value])}

@@ -125,7 +125,7 @@ export function ForAll({
         />
         {board.top.lower !== board.top.upper && (
           <NumberField
-            label="Line at, % of height"
+            label="Line at, %"
             value={Math.round(board.line * 100)}
             onChange={(line) => say({ line: (line ?? 50) / 100 })}
           />

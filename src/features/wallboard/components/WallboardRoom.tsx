@@ -80,7 +80,7 @@ export function WallboardRoom({
             `${count(done.coatings, 'coating')} new: give them kind, range and cautions in the store.`}
         </Typography>{' '}
         {/* prettier-ignore */}
-        <Button component={Link} href="/chart" variant="contained">
+        <Button component={Link} href={done.chart === null ? '/chart' : `/chart?${new URLSearchParams(done.chart).toString()}`} variant="contained">
           Look at the chart
         </Button>{' '}
         <Button onClick={() => setDone(null)}>Another board</Button>
