@@ -201,3 +201,10 @@ export async function countPlacements(
 export const wasIn = async (src: Source, pieceId: string, firingId: string): Promise<boolean> =>
   (await src('placement').where({ piece_id: pieceId, firing_id: firingId }).first('piece_id')) !==
   undefined;
+
+/** As they stood: shelf by shelf, each row by row from its back, as a picture from its front is read. */
+export const asTheyStood = (
+  a: Pick<Placement, 'shelf' | 'xMm' | 'yMm'>,
+  b: Pick<Placement, 'shelf' | 'xMm' | 'yMm'>,
+): number =>
+  (a.shelf ?? 99) - (b.shelf ?? 99) || (b.yMm ?? 0) - (a.yMm ?? 0) || (a.xMm ?? 0) - (b.xMm ?? 0);

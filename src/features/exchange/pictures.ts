@@ -1,6 +1,7 @@
 import { readCode } from '@/core/codes';
 import type { Source } from '@/data/database';
-import { listPlacements } from '@/data/placements';
+import { listObservations } from '@/data/observations';
+import { asTheyStood, listPlacements } from '@/data/placements';
 import type { KeyKnown } from '@/core/zones';
 import { findByMarks, listPieces } from '@/data/pieces';
 
@@ -89,4 +90,25 @@ export async function matchPictures(
     ...one,
     firingId: one.pieceId === null ? null : (lastFiring.get(one.pieceId) ?? null),
   }));
+}
+
+export type PieceInOrder = { id: string; code: string };
+
+/**
+ * The pieces of a firing in the order in which they were looked at when it was opened; where fewer than half were, as they
+ * stood, shelf by shelf from the back.
+ */
+export async function openingOrder(src: Source, firingId: string): Promise<PieceInOrder[]> {
+  const placements = await listPlacements(src, { firingId });
+  const looks = await listObservations(src, { firingId });
+  const first = new Map<string, number>();
+  for (const { pieceId } of looks) if (!first.has(pieceId)) first.set(pieceId, first.size);
+  const byLook = 2 * placements.filter(({ pieceId }) => first.has(pieceId)).length >= placements.length; // prettier-ignore
+  const rank = (id: string): number => (byLook ? (first.get(id) ?? first.size) : 0);
+  const sorted = [...placements].sort((a, b) => rank(a.pieceId) - rank(b.pieceId) || asTheyStood(a, b)); // prettier-ignore
+  const codes = new Map((await listPieces(src, { ids: placements.map(({ pieceId }) => pieceId) })).map(({ id, code }) => [id, code])); // prettier-ignore
+  return sorted.flatMap(({ pieceId }) => {
+    const code = codes.get(pieceId);
+    return code === undefined ? [] : [{ id: pieceId, code }];
+  });
 }

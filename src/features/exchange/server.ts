@@ -8,4 +8,4 @@ export { documentJsonSchema } from './document';
 export { csvZipBytes, jsonBytes } from './download';
 export { bringWhole, type Brought } from './whole-in';
 export { wholeBytes } from './whole-out';
-export { matchPictures, type PictureMatch } from './pictures';
+export { matchPictures, openingOrder, type PictureMatch } from './pictures';

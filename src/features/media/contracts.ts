@@ -11,8 +11,8 @@ export const addPicture = withFile(
     answers<{
       id: string;
       sha: string;
-      /** It had been put away, and is back. */
-      wasAway: boolean;
+      /** It was not there before, or had been put away. */
+      added: boolean;
     }>(),
   ),
   MAX_PICTURE_BYTES,

@@ -5,16 +5,19 @@ import Chip from '@mui/material/Chip';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useState } from 'react';
-import type { Entry } from './PictureTable';
+import { MONO } from '@/ui/theme';
+import type { Chosen } from '../folder';
 
-/** A picture whose name says nothing: looked at, and given its piece by code or mark. */
+/** A picture whose name says nothing: looked at, and given its piece by code or mark, or said to show none. */
 export function LostPicture({
   entry,
   onPlace,
+  onNone,
 }: {
-  entry: Entry;
+  entry: Chosen;
   /** Why it could not be placed; null when it was. */
   onPlace: (words: string) => Promise<string | null>;
+  onNone: () => void;
 }) {
   const [words, setWords] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -38,6 +41,11 @@ export function LostPicture({
         }}
       />
       <Typography component="figcaption" variant="body2" sx={{ overflowWrap: 'anywhere', my: 0.5 }}>
+        {entry.code !== null && (
+          <Box component="b" sx={{ fontFamily: MONO, fontSize: 18, display: 'block' }}>
+            {entry.code}
+          </Box>
+        )}
         {entry.file}: {entry.why}
       </Typography>
       <Box
@@ -64,6 +72,9 @@ export function LostPicture({
       {entry.maybe.map(({ id, code }) => (
         <Chip key={id} label={code} onClick={() => void place(code)} sx={{ mr: 0.5, mt: 0.5 }} />
       ))}
+      <Button size="small" onClick={onNone}>
+        {entry.none ? 'It shows a piece' : 'None of them'}
+      </Button>
     </Box>
   );
 }

@@ -4,16 +4,10 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { MONO } from '@/ui/theme';
-import type { PictureMatch } from '../pictures';
-
-export type Entry = PictureMatch & {
-  picture: File;
-  state: 'ready' | 'sending' | 'kept' | 'failed';
-  said: string;
-};
+import type { Chosen } from '../folder';
 
 /** Pictures that have their piece: by what, how surely, and how far they are. */
-export function PictureTable({ entries }: { entries: readonly Entry[] }) {
+export function PictureTable({ entries }: { entries: readonly Chosen[] }) {
   return (
     <Table size="small" aria-label="Pictures">
       <TableHead>

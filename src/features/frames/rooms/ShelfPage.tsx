@@ -3,7 +3,7 @@ import { firingTitle } from '@/core/firing';
 import { greyCard } from '@/data/frames';
 import { findFiring } from '@/data/firings';
 import { loadPieces } from '@/data/pieces';
-import { listPlacements } from '@/data/placements';
+import { asTheyStood, listPlacements } from '@/data/placements';
 import { mayTouchPiece, permit } from '@/features/people';
 import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
@@ -20,13 +20,7 @@ export async function ShelfPage({ params }: { params: Promise<{ id: string }> })
   if (firing === null) notFound();
   const placements = await listPlacements(db, { firingId: id });
   const pieces = new Map((await loadPieces(db, { ids: placements.map(({ pieceId }) => pieceId) })).map((one) => [one.id, one])); // prettier-ignore
-  // Row by row from the back of a shelf, as a picture from its front is read.
-  const sorted = [...placements].sort(
-    (a, b) =>
-      (a.shelf ?? 99) - (b.shelf ?? 99) ||
-      (b.yMm ?? 0) - (a.yMm ?? 0) ||
-      (a.xMm ?? 0) - (b.xMm ?? 0),
-  );
+  const sorted = [...placements].sort(asTheyStood);
   const list = sorted.flatMap(({ pieceId, shelf, generation }) => {
     const piece = pieces.get(pieceId);
     if (piece === undefined || piece.keyKnown === 'lost' || !mayTouchPiece(person, piece.ownerId)) return []; // prettier-ignore

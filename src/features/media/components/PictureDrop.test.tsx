@@ -11,14 +11,14 @@ test('a hundred dropped while the network is gone are all there to be sent again
   let taken = 0;
   server(() => {
     if (!there && taken++ !== 2) return { ok: false, problem: { code: 'offline', message: 'No network.' } }; // prettier-ignore
-    return { ok: true, data: { id: 'a', sha: 'b', wasAway: false } };
+    return { ok: true, data: { id: 'a', sha: 'b', added: true } };
   });
   show(<PictureDrop pieceId="p" firingId={null} />);
   drop(files(100));
   // The third arrived.
   await screen.findByText(/^99 pictures were not kept: No network\./, {}, { timeout: 10_000 });
   there = true;
-  const sent = server(() => ({ ok: true, data: { id: 'a', sha: 'b', wasAway: false } }));
+  const sent = server(() => ({ ok: true, data: { id: 'a', sha: 'b', added: true } }));
   await person().click(screen.getByRole('button', { name: 'Send them again' }));
   await waitFor(() => expect(sent).toHaveLength(99), { timeout: 10_000 });
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
@@ -27,7 +27,7 @@ test('a hundred dropped while the network is gone are all there to be sent again
 
 test('one that failed is named with why, and waits while another is taken', async () => {
   let ok = false;
-  server(() => (ok ? { ok: true, data: { id: 'a', sha: 'b', wasAway: false } } : { ok: false, problem: { code: 'refused', message: 'The file is empty.' } })); // prettier-ignore
+  server(() => (ok ? { ok: true, data: { id: 'a', sha: 'b', added: true } } : { ok: false, problem: { code: 'refused', message: 'The file is empty.' } })); // prettier-ignore
   show(<PictureDrop pieceId="p" firingId={null} />);
   drop(files(1));
   await screen.findByText(/tile-1\.jpg: The file is empty\./);

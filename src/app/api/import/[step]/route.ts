@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   importOptions,
   matchPictures,
+  openingOrder,
   MAX_FILE_BYTES,
   planImport,
 } from '@/features/exchange/server';
@@ -36,7 +37,8 @@ function parse(text: string): unknown {
 /** What is said about a file: its columns, names and mended cells. */
 const OPTION_BYTES = 4 * 1024 ** 2;
 
-/** plan: the dry run of an import. pictures: which piece each file name belongs to. Nothing is written. */
+/** plan: the dry run of an import. pictures: which piece each file name belongs to. order: a
+ * firing’s pieces as it was opened. Nothing is written. */
 export function POST(
   http: Request,
   { params }: { params: Promise<{ step: string }> },
@@ -51,6 +53,11 @@ export function POST(
         .safeParse(await readJson(http, OPTION_BYTES));
       if (!body.success) throw refuse('At most 5000 pictures at a time.');
       return matchPictures(database(), body.data.files);
+    }
+    if (step === 'order') {
+      const body = z.object({ firingId: z.uuid() }).safeParse(await readJson(http, OPTION_BYTES));
+      if (!body.success) throw refuse('Choose the firing again.');
+      return openingOrder(database(), body.data.firingId);
     }
     if (step !== 'plan') throw notFound('This step');
     const most = { file: MAX_FILE_BYTES, fields: OPTION_BYTES };
