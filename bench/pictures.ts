@@ -54,7 +54,7 @@ export async function benchPictures(server: Reached): Promise<void> {
   await measureAll(db);
   const random = new Random(9);
   const labs = Array.from({ length: 40 }, (): Lab => [100 * random.next(), 60 * random.next() - 30, 60 * random.next() - 30]); // prettier-ignore
-  const asked = (i: number) => ({ lab: labs[Math.abs(i) % labs.length]!, byGrey: true, body: null, cone: null, atmosphere: null, surface: null, among: [] }); // prettier-ignore
+  const asked = (i: number) => ({ lab: labs[Math.abs(i) % labs.length]!, byGrey: true, body: null, cone: null, atmosphere: null, surface: null, among: [], effect: "" }); // prettier-ignore
   await ratio(
     'Colour search over 50,000 measured zones, against its SQL',
     1.5,

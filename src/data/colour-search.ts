@@ -12,6 +12,8 @@ export type ColourAsked = {
   surface: string | null;
   /** Coatings of which all that is on it has to be. */
   among: readonly string[];
+  /** An effect that was seen on it, by its sign; '' for any. */
+  effect: string;
 };
 
 /** So far off, in each coordinate, is looked; further where too little lies within. */
@@ -61,6 +63,7 @@ function within(src: Source, asked: ColourAsked, reach: number): Promise<Row[]> 
   if (asked.cone !== null) query.where('cell.cone', asked.cone);
   if (asked.atmosphere !== null) query.where('cell.atmosphere', asked.atmosphere);
   if (asked.surface !== null) query.where('cell.surface', asked.surface);
+  if (asked.effect !== '') query.whereRaw('JSON_CONTAINS(cell.signs, ?)', [JSON.stringify({ sign: asked.effect, wanted: true })]); // prettier-ignore
   if (asked.among.length > 0)
     query.whereNotExists(
       src('cell_coat')

@@ -166,3 +166,16 @@ export async function layersOf(
     generation: row.generation,
   }));
 }
+
+/** The coatings, by slug, on pieces that were in a firing. */
+export const slugsInFiring = async (src: Source, firingId: string): Promise<string[]> =>
+  src('placement')
+    .join('layer', 'layer.piece_id', 'placement.piece_id')
+    .join('coating_version', 'coating_version.id', 'layer.coating_version_id')
+    .join('coating', 'coating.id', 'coating_version.coating_id')
+    .where('placement.firing_id', firingId)
+    .whereRaw('layer.generation <= placement.generation')
+    .where('layer.intent', 'done')
+    .whereNull('layer.superseded_at')
+    .distinct()
+    .pluck('coating.slug');

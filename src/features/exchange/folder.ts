@@ -13,7 +13,13 @@ export type Chosen = PictureMatch & {
   none: boolean;
 };
 
-export type OfFiring = { firingId: string; pieces: readonly PieceInOrder[]; each: number };
+export type OfFiring = {
+  firingId: string;
+  pieces: readonly PieceInOrder[];
+  each: number;
+  /** Pieces that have a picture already are in the order too. */
+  all: boolean;
+};
 
 const knownOf = ({ none, pieceId }: Chosen): Known => none ? 'none' : pieceId === null ? null : { pieceId }; // prettier-ignore
 
@@ -21,8 +27,9 @@ const knownOf = ({ none, pieceId }: Chosen): Known => none ? 'none' : pieceId ==
 export function proposed(chosen: readonly Chosen[], of: OfFiring | null): Chosen[] {
   if (of === null) return [...chosen];
   const codes = new Map(of.pieces.map(({ id, code }) => [id, code]));
+  const pieces = of.pieces.filter(({ pictured }) => of.all || !pictured).map(({ id }) => id);
   const order = orderOfTaking(chosen.map(({ file, at }) => ({ name: file, at })));
-  const found = inOrder(order.map((i) => knownOf(chosen[i]!)), of.pieces.map(({ id }) => id), of.each); // prettier-ignore
+  const found = inOrder(order.map((i) => knownOf(chosen[i]!)), pieces, of.each); // prettier-ignore
   const out = [...chosen];
   order.forEach((i, k) => {
     const one = chosen[i]!;

@@ -1,6 +1,7 @@
 import { readCode } from '@/core/codes';
 import type { Source } from '@/data/database';
 import { listObservations } from '@/data/observations';
+import { listPhotos } from '@/data/photos';
 import { asTheyStood, listPlacements } from '@/data/placements';
 import type { KeyKnown } from '@/core/zones';
 import { findByMarks, listPieces } from '@/data/pieces';
@@ -92,7 +93,11 @@ export async function matchPictures(
   }));
 }
 
-export type PieceInOrder = { id: string; code: string };
+export type PieceInOrder = {
+  id: string;
+  code: string;
+  /** It has a picture out of this firing. */ pictured: boolean;
+};
 
 /**
  * The pieces of a firing in the order in which they were looked at when it was opened; where fewer than half were, as they
@@ -107,8 +112,12 @@ export async function openingOrder(src: Source, firingId: string): Promise<Piece
   const rank = (id: string): number => (byLook ? (first.get(id) ?? first.size) : 0);
   const sorted = [...placements].sort((a, b) => rank(a.pieceId) - rank(b.pieceId) || asTheyStood(a, b)); // prettier-ignore
   const codes = new Map((await listPieces(src, { ids: placements.map(({ pieceId }) => pieceId) })).map(({ id, code }) => [id, code])); // prettier-ignore
+  const photos = await listPhotos(src, { pieceIds: placements.map(({ pieceId }) => pieceId) });
+  const pictured = new Set(
+    photos.flatMap((one) => (one.firingId === firingId ? [one.pieceId] : [])),
+  );
   return sorted.flatMap(({ pieceId }) => {
     const code = codes.get(pieceId);
-    return code === undefined ? [] : [{ id: pieceId, code }];
+    return code === undefined ? [] : [{ id: pieceId, code, pictured: pictured.has(pieceId) }];
   });
 }

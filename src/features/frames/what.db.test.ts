@@ -63,6 +63,22 @@ test('what is known narrows it', async () => {
   expect(whatSchema.safeParse({ l: 'x', a: 0, b: 0, grey: 'yes' }).success).toBe(false);
 });
 
+test('out of a firing only stacks of what was in it; an effect only where it was seen as one', async () => {
+  const { firing_id: firing } = await studio.db('sighting').join('cell', 'cell.id', 'cell_id').where({ base_slug: 'pitch' }).first('firing_id'); // prettier-ignore
+  const inIt = await studio.db('placement').join('layer', 'layer.piece_id', 'placement.piece_id').join('coating_version', 'coating_version.id', 'layer.coating_version_id').join('coating', 'coating.id', 'coating_id').where({ firing_id: firing }).distinct().pluck('slug'); // prettier-ignore
+  const found = await titles(BLUE, { firing });
+  expect(found.length).toBeGreaterThan(0);
+  for (const title of found) expect(inIt).toContain(title.toLowerCase());
+  expect(await titles(BLUE, { firing, among: 'nothing' })).toEqual([]);
+  expect((await ask(BLUE, { firing: '0192c7cd-5baa-71a4-a619-90db87e81009' })).words).toMatch(/Nobody knows of any coating/); // prettier-ignore
+  const seen = (wanted: boolean) => studio.db('cell').where({ base_slug: 'tarn' }).update({ signs: JSON.stringify([{ sign: 'crystals', wanted, pieces: 1, worst: 1 }]) }); // prettier-ignore
+  await seen(true);
+  expect(await titles(BLUE, { effect: 'crystals' })).toEqual(['Tarn']);
+  await seen(false);
+  expect(await titles(BLUE, { effect: 'crystals' })).toEqual([]);
+  await studio.db('cell').where({ base_slug: 'tarn' }).update({ signs: '[]' });
+});
+
 test('a fault or a run leaves out what shows it, where that is asked', async () => {
   await studio.db('cell').where({ base_slug: 'tarn' }).update({ movement_mm: 12 });
   expect(await titles(BLUE, { clean: 'yes' })).toEqual(['Pitch']);

@@ -15,7 +15,7 @@ picturesAre({ width: 40, height: 40, data: pixels() }, () => opens);
 
 const { WhatIs } = await import('./components/WhatIs');
 
-const CHOICES = { bodies: [{ slug: 'peat', name: 'Peat' }], cones: ['6'], atmospheres: ['oxidation'], surfaces: ['gloss'] }; // prettier-ignore
+const CHOICES = { bodies: [{ slug: 'peat', name: 'Peat' }], cones: ['6'], atmospheres: ['oxidation'], surfaces: ['gloss'], effects: [{ value: 'crystals', label: 'crystals' }], coatings: [{ slug: 'tarn', name: 'Tarn' }, { slug: 'gull', name: 'Gull' }], firings: [{ value: '0192c7cd-5baa-71a4-a619-90db87e81009', label: 'Marta 12' }] }; // prettier-ignore
 const CELL = { id: 'c', title: 'Tarn over Gull', where: 'Peat, cone 6, oxidation', href: '/chart?body=peat', photo: null, cut: null, surface: 'gloss', distance: 2.34, words: 'as near as two repeats', pieces: 3 }; // prettier-ignore
 const asked = (sent: ReturnType<typeof server>) => new URL(`http://x${sent.at(-1)!.path}`).searchParams; // prettier-ignore
 const file = new File(['x'], 'pot.jpg', { type: 'image/jpeg' });
@@ -57,6 +57,13 @@ test('the arrow keys move the spot; what is known narrows the question', async (
   const shown = await screen.findByRole('button', { name: /^Touch the glaze in the picture/ });
   fireEvent.keyDown(shown, { key: 'ArrowRight' });
   await waitFor(() => expect(sent.length).toBeGreaterThan(0));
+  await hand.click(screen.getByRole('combobox', { name: 'Coatings it may have' }));
+  await hand.click(screen.getByRole('option', { name: 'Tarn' }));
+  await hand.click(screen.getByRole('option', { name: 'Gull' }));
+  await hand.keyboard('{Escape}');
+  await hand.click(screen.getByRole('combobox', { name: 'Out of' }));
+  await hand.click(screen.getByRole('option', { name: 'Marta 12' }));
+  await waitFor(() => expect([asked(sent).get('among'), asked(sent).get('firing')]).toEqual(['tarn,gull', '0192c7cd-5baa-71a4-a619-90db87e81009'])); // prettier-ignore
   await hand.click(screen.getByLabelText('no fault, does not run'));
   await waitFor(() => expect(asked(sent).get('clean')).toBe('yes'));
   await screen.findByText(/Nothing that was measured fits/);

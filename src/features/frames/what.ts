@@ -6,6 +6,7 @@ import { cellsByIds } from '@/data/board';
 import { coatNames } from '@/data/coatings';
 import { zonesNear } from '@/data/colour-search';
 import type { Source } from '@/data/database';
+import { slugsInFiring } from '@/data/layers';
 import { RUNS } from '@/data/finding';
 import { readRepeats } from '@/data/repeats';
 import { keptBodies, keptCoatings, namedCell, type NamedCell } from '../chart/server';
@@ -28,6 +29,10 @@ export const whatSchema = z.object({
   surface: words,
   /** Slugs, apart by commas: only stacks of these. */
   among: z.string().max(2000).default(''),
+  /** It came out of this firing: only stacks of what was in it. */
+  firing: z.union([z.uuid(), z.literal('')]).default(''),
+  /** An effect that it shows. */
+  effect: z.string().max(60).default(''),
   /** Only what has no fault and does not run. */
   clean: z.enum(['yes', 'no']).default('no'),
 });
@@ -57,8 +62,13 @@ const FAR = 10;
 export async function whatIs(src: Source, asked: z.output<typeof whatSchema>): Promise<What> {
   const lab: Lab = [asked.l, asked.a, asked.b];
   const byGrey = asked.grey === 'yes';
+  const said = asked.among.split(',').filter(Boolean);
+  const inKiln = asked.firing === '' ? null : await slugsInFiring(src, asked.firing);
+  if (inKiln?.length === 0) return { cells: [], words: 'Nobody knows of any coating in that firing.' }; // prettier-ignore
+  const among = inKiln === null ? said : inKiln.filter((slug) => said.length === 0 || said.includes(slug)); // prettier-ignore
+  if (inKiln !== null && among.length === 0) return { cells: [], words: 'None of these coatings was in that firing.' }; // prettier-ignore
   const [zones, repeats, bodies, coatings] = await Promise.all([
-    zonesNear(src, { ...asked, lab, byGrey, among: asked.among.split(',').filter(Boolean) }),
+    zonesNear(src, { ...asked, lab, byGrey, among }),
     readRepeats(src),
     keptBodies(src),
     keptCoatings(src),

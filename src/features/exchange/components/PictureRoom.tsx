@@ -2,8 +2,10 @@
 import { count } from '@/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import MenuItem from '@mui/material/MenuItem';
+import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -64,7 +66,7 @@ export function PictureRoom({
     if (firingId === '') return setOf(null);
     const answer = await ask<PieceInOrder[]>('order', { firingId });
     if (!answer.ok) return setProblem(answer.problem.message);
-    setOf({ firingId, pieces: answer.data, each: of?.each ?? 1 });
+    setOf({ firingId, pieces: answer.data, each: of?.each ?? 1, all: of?.all ?? false });
   };
   /** Whoever looks at a picture knows its piece: by the code or mark they give. */
   const place = async (i: number, words: string): Promise<string | null> => {
@@ -167,6 +169,12 @@ export function PictureRoom({
                   </MenuItem>
                 ))}
               </TextField>
+              {of !== null && of.pieces.some(({ pictured }) => pictured) && (
+                <FormControlLabel
+                  control={<Switch checked={of.all} onChange={(_, all) => setOf({ ...of, all })} />}
+                  label="also those that have a picture"
+                />
+              )}
               {of !== null && (
                 <TextField
                   select

@@ -73,7 +73,7 @@ test('pictures of an opening go to its pieces in the order of taking; one that s
   const id = (n: number) => `0192c7cd-5baa-71a4-a619-90db87e8100${n}`;
   const nothing = (file: string) => ({ file, pieceId: null, firingId: null, code: null, key: 'lost', why: 'no code or mark in its name', maybe: [] }); // prettier-ignore
   const sent = server(({ path, body }) => {
-    if (path.endsWith('/order')) return { ok: true, data: [1, 2].map((n) => ({ id: id(n), code: `K3RV${n}` })) }; // prettier-ignore
+    if (path.endsWith('/order')) return { ok: true, data: [1, 2, 3].map((n) => ({ id: id(n), code: `K3RV${n}`, pictured: n === 3 })) }; // prettier-ignore
     if (path.endsWith('/pictures')) return { ok: true, data: (body as { files: string[] }).files.map(nothing) }; // prettier-ignore
     return { ok: true, data: { id: id(sent.length), sha: 's', added: true } };
   });
@@ -86,6 +86,9 @@ test('pictures of an opening go to its pieces in the order of taking; one that s
   // Three pictures for two pieces: nothing is given without somebody's look.
   expect(await screen.findAllByText(/3 pictures for 2/)).toHaveLength(2);
   expect(screen.getByRole('status').textContent).toContain('0 of 3 pictures');
+  await hand.click(screen.getByLabelText('also those that have a picture'));
+  expect(screen.getByRole('status').textContent).toContain('3 of 3 pictures');
+  await hand.click(screen.getByLabelText('also those that have a picture'));
   const first = screen.getByAltText('P9.png').closest('figure')!;
   await hand.click(within(first).getByRole('button', { name: 'None of them' }));
   expect(await screen.findByText(/By the order of taking/)).toBeTruthy();

@@ -20,12 +20,16 @@ export type Narrowed = {
   cones: readonly string[];
   atmospheres: readonly string[];
   surfaces: readonly string[];
+  effects: readonly { value: string; label: string }[];
+  coatings: readonly { slug: string; name: string }[];
+  firings: readonly { value: string; label: string }[];
 };
-type Known = { body: string; cone: string; atmosphere: string; surface: string; clean: string };
+type Known = { body: string; cone: string; atmosphere: string; surface: string; effect: string; firing: string; among: string; clean: string }; // prettier-ignore
+const NOTHING: Known = { body: '', cone: '', atmosphere: '', surface: '', effect: '', firing: '', among: '', clean: 'no' }; // prettier-ignore
 
 /** The studio’s stacks nearest to a colour, narrowed by what is known. */
 export function Nearest({ lab, byGrey, ...choices }: { lab: Lab; byGrey: boolean } & Narrowed) {
-  const [known, setKnown] = useState<Known>({ body: '', cone: '', atmosphere: '', surface: '', clean: 'no' }); // prettier-ignore
+  const [known, setKnown] = useState<Known>(NOTHING);
   const [what, setWhat] = useState<What | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [l, a, b] = lab.map((value) => value.toFixed(2));
@@ -82,6 +86,31 @@ export function Nearest({ lab, byGrey, ...choices }: { lab: Lab; byGrey: boolean
         )}
         {pick('atmosphere', 'Atmosphere', plain(choices.atmospheres))}
         {pick('surface', 'Surface', plain(choices.surfaces))}
+        {pick('effect', 'Effect', choices.effects)}
+        {choices.firings.length > 0 && pick('firing', 'Out of', choices.firings)}
+        <TextField
+          select
+          fullWidth={false}
+          size="small"
+          label="Coatings it may have"
+          value={known.among === '' ? [] : known.among.split(',')}
+          onChange={(event) => setKnown({ ...known, among: (event.target.value as unknown as string[]).join(',') })} // prettier-ignore
+          slotProps={{
+            select: {
+              multiple: true,
+              displayEmpty: true,
+              renderValue: (value) => { const { length } = value as string[]; return length === 0 ? 'any' : `${length} of them`; }, // prettier-ignore
+            },
+            inputLabel: { shrink: true },
+          }}
+          sx={{ minWidth: 160 }}
+        >
+          {choices.coatings.map(({ slug, name }) => (
+            <MenuItem key={slug} value={slug}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
         <FormControlLabel
           control={
             <Switch
