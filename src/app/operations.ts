@@ -3,7 +3,7 @@ import { exchangeOperations } from '@/features/exchange/server';
 import { firelogOperations } from '@/features/firelog/server';
 import { firingsOperations } from '@/features/firings/server';
 import { controlOperations } from '@/features/control/server';
-import { framesOperations, shelfOperations } from '@/features/frames/server';
+import { cropOperations, framesOperations, shelfOperations } from '@/features/frames/server';
 import { handingOperations } from '@/features/handing/server';
 import { kilnsOperations } from '@/features/kilns/server';
 import { loadingOperations } from '@/features/loading/server';
@@ -35,6 +35,7 @@ export const OPERATIONS: ReadonlyMap<string, Operation> = new Map(
     controlOperations,
     framesOperations,
     shelfOperations,
+    cropOperations,
     handingOperations,
     kilnsOperations,
     firingsOperations,

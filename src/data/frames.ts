@@ -1,6 +1,6 @@
 /** Frames in pictures and the colours of their zones. */
 import type { ZoneColour } from '@/core/colour';
-import type { Shape, Spot } from '@/core/frame';
+import { shapeIn, spotIn, type Box, type Shape, type Spot } from '@/core/frame';
 import { insertMany, type Row, type Source } from './database';
 import { newId } from './ids';
 import { photoOf, type Photo } from './photos';
@@ -185,4 +185,25 @@ export async function rewriteColours(
   await writeColours(src, frames, method);
   for (const { id, sharpness } of frames)
     await src('frame').where({ id }).update({ sharpness, measured: method });
+}
+
+/**
+ * Puts a cropped picture in the place of the one it was cut from, for every piece that has it: its frames, those of before
+ * too, and the steps of its grey lie where they lay.
+ */
+export async function putCropped(
+  src: Source,
+  sha: string,
+  kept: { sha: string; width: number; height: number },
+  box: Box,
+): Promise<void> {
+  const photos: Row[] = await src('photo').where({ sha }).select('id', 'grey');
+  const frames: Row[] = await src('frame').whereIn('photo_id', photos.map(({ id }) => id)).select('id', 'shape'); // prettier-ignore
+  for (const { id, shape } of frames)
+    await src('frame')
+      .where({ id })
+      .update({ shape: JSON.stringify(shapeIn(shape, box)) });
+  for (const { id, grey } of photos)
+    if (grey !== null) await src('photo').where({ id }).update({ grey: JSON.stringify({ ...grey, steps: (grey as PictureGrey).steps.map((one) => spotIn(one, box)) }) }); // prettier-ignore
+  await src('photo').where({ sha }).update(kept);
 }

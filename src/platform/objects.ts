@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { mkdir, open, readFile, rename, stat } from 'node:fs/promises';
+import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import pLimit from 'p-limit';
 import sharp, { type Sharp } from 'sharp';
@@ -26,6 +26,7 @@ export interface PictureStore {
   write(key: string, bytes: Buffer): Promise<void>;
   read(key: string): Promise<Buffer | null>;
   has(key: string): Promise<boolean>;
+  remove(key: string): Promise<void>;
 }
 
 /** Keeps pictures in a folder; a file appears whole or not at all. */
@@ -59,13 +60,15 @@ export function folderStore(root: string): PictureStore {
         () => true,
         () => false,
       ),
+    remove: (key) => rm(path(key), { force: true }),
   };
 }
 
 export const pictureFolder = (): string => join(readConfig().dataDirectory, 'pictures');
 export const pictureStore = (): PictureStore => folderStore(pictureFolder());
 
-/** Under which name a served size lies. */
+/** Under which name an original lies, and a served size of it. */
+export const originalFile = (sha: string): string => `${sha}.original`;
 export const pictureFile = (sha: string, size: Size): string => `${sha}-${size}.webp`;
 
 export type KeptPicture = { sha: string; width: number; height: number };
@@ -95,7 +98,7 @@ async function keep(store: PictureStore, bytes: Buffer): Promise<KeptPicture> {
         ? Promise.resolve(large)
         : resized(sharp(large), size).toBuffer();
     const [medium, small] = await Promise.all([smaller('medium'), smaller('small')]);
-    await store.write(`${sha}.original`, bytes);
+    await store.write(originalFile(sha), bytes);
     await Promise.all([
       store.write(pictureFile(sha, 'large'), large),
       store.write(pictureFile(sha, 'medium'), medium),
@@ -147,4 +150,29 @@ async function inspect(bytes: Buffer): Promise<{ width: number; height: number }
     );
   }
   return orientation >= 5 ? { width: height, height: width } : { width, height };
+}
+
+/** A part of a kept picture as a picture of its own, from its original; fractions of it held upright. */
+export async function cropPicture(
+  store: PictureStore,
+  sha: string,
+  box: { x: number; y: number; width: number; height: number },
+): Promise<KeptPicture> {
+  const bytes = await store.read(originalFile(sha));
+  if (bytes === null) throw refuse('The original of this picture is not there any more.');
+  const upright = await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' }).rotate().toBuffer({ resolveWithObject: true }); // prettier-ignore
+  const { width, height } = upright.info;
+  const left = Math.floor(box.x * width);
+  const top = Math.floor(box.y * height);
+  const part = { left, top, width: Math.max(1, Math.min(width - left, Math.round(box.width * width))), height: Math.max(1, Math.min(height - top, Math.round(box.height * height))) }; // prettier-ignore
+  return keepPicture(
+    store,
+    await sharp(upright.data).extract(part).jpeg({ quality: 95 }).toBuffer(),
+  );
+}
+
+/** Takes a picture and everything made of it off the disk. */
+export async function removePicture(store: PictureStore, sha: string): Promise<void> {
+  const sizes = Object.keys(SIZES) as Size[];
+  await Promise.all([originalFile(sha), ...sizes.map((size) => pictureFile(sha, size))].map((key) => store.remove(key))); // prettier-ignore
 }

@@ -30,6 +30,8 @@ export type Operation<I extends z.ZodType = z.ZodType, R = unknown, P = unknown>
   /** Long work, with the file if one comes with it (else an empty one), done before the transaction begins. */
   prepare?(request: { db: Database; person: Person; file: Upload }, input: z.output<I>): Promise<P>;
   run(act: Act, input: z.output<I>, prepared: P): Promise<R extends null ? void | null : R>;
+  /** What follows once it is kept, and cannot be taken back: where it fails the answer stands, and it is written down. */
+  after?(db: Database, prepared: P): Promise<void>;
 };
 
 /** Ties an operation's parts together; the one way to define a write. */
@@ -150,6 +152,7 @@ async function carryOut(
       );
       return result;
     });
+    await definition.after?.(db, prepared).catch((error: unknown) => log.error({ where: definition.contract.name, error: String(error) }, 'what was to follow did not')); // prettier-ignore
     return { ok: true, data: data ?? null };
   } catch (error) {
     // A repeat fails at the latest where its id would be kept twice; then the first answer stands.

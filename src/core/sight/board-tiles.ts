@@ -1,7 +1,7 @@
 /** The tiles of a board whose rows and columns are known: where each lies, and which hooks hang empty. */
 import { apply, homographyOnto, type Corners, type Homography } from '../frame';
 import type { Board } from './board';
-import { Field, reduced, type Raster } from './field';
+import { far, Field, reduced, type Raster } from './field';
 import { groundOf, type Ground } from './ground';
 import { polygonArea, type Quad } from './quad';
 import { refined } from './refine';
@@ -65,7 +65,7 @@ class Seen {
     this.field.sample(at.x, at.y, this.own);
     this.ground.at(at.x, at.y, this.under);
     const dl = this.own[0]! - this.under[0]!;
-    const tint = Math.hypot(this.own[1]! - this.under[1]!, this.own[2]! - this.under[2]!);
+    const tint = far(this.own[1]! - this.under[1]!, this.own[2]! - this.under[2]!);
     const limit = Math.max(0.02, 4 * this.ground.grain);
     return 1.5 * tint < limit && dl < limit && dl > (shaded ? -0.22 : -limit);
   }

@@ -1,6 +1,6 @@
 /** A board of tiles: where it lies, and how many rows and columns it has. */
 import { apply, homographyOnto, inverse, type Corners } from '../frame';
-import { Field, reduced, type Raster } from './field';
+import { far, Field, reduced, type Raster } from './field';
 import { groundOf, type Ground } from './ground';
 import { ordered, polygonArea, quadAround, type Quad } from './quad';
 import { offGround, regionsOf, type Point, type Region } from './regions';
@@ -127,7 +127,7 @@ function gapsIn(
       field.sample(px, py, here);
       ground.at(px, py, own);
       const dl = here[0]! - own[0]!;
-      const tint = 1.5 * Math.hypot(here[1]! - own[1]!, here[2]! - own[2]!);
+      const tint = 1.5 * far(here[1]! - own[1]!, here[2]! - own[2]!);
       if (tint < limit && dl < limit && dl > -SHADE) {
         across[i]!++;
         along[j]!++;

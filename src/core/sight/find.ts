@@ -88,11 +88,14 @@ const boxAround = (x: number, y: number, across: number, along: number): Quad =>
   return [{ x: x - r, y: y + r }, { x: x + r, y: y + r }, { x: x + r, y: y - r }, { x: x - r, y: y - r }]; // prettier-ignore
 };
 
+const FOUR_CORNERS = 0.95;
+
 function framesOf(field: Field, ground: Ground, region: Region, part: boolean): Candidate[] {
   const rough = quadAround(region.hull);
   const hull = polygonArea(region.hull);
-  const round = roundOf(field, ground, region);
   const fitsQuad = rough === null ? 0 : hull / polygonArea(rough);
+  // Of what has four corners no ellipse covers so much (of an ellipse four corners leave out a fifth).
+  const round = fitsQuad > FOUR_CORNERS ? null : roundOf(field, ground, region);
   if (round !== null && round.fits > 0.93 && round.fits > fitsQuad) {
     const { x, y, across, along, turn } = round;
     return [

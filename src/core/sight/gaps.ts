@@ -1,6 +1,6 @@
 /** Takes apart what only seems one: faces that lie close together, with ground in the shade between them. */
 import { apply, homographyOnto } from '../frame';
-import type { Field } from './field';
+import { far, type Field } from './field';
 import type { Ground } from './ground';
 import type { Quad } from './quad';
 
@@ -27,7 +27,7 @@ function groundlike(field: Field, ground: Ground, quad: Quad): Uint8Array {
       const { x, y } = apply(map, { x: (i + 0.5) / SIDE, y: (j + 0.5) / SIDE });
       field.sample(x, y, own);
       ground.at(x, y, under);
-      const tint = Math.hypot(own[1]! - under[1]!, own[2]! - under[2]!);
+      const tint = far(own[1]! - under[1]!, own[2]! - under[2]!);
       const l = own[0]! / under[0]!;
       if (tint < slack && l > 0.42 && own[0]! < under[0]! + slack) out[j * SIDE + i] = 1;
     }

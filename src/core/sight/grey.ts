@@ -54,11 +54,10 @@ function lightOf(field: Field, { x, y }: Point, size: number): { seen: Linear; s
 
 function patchesOf(field: Field): Patch[] {
   const { width, height } = field;
-  const steps = stepsOf(field);
-  const some = steps.filter((_, i) => i % 23 === 0).sort();
-  const usual = some[some.length >> 1]!;
+  const { steps, usual } = stepsOf(field);
   const limit = Math.max(0.011, 3.5 * usual);
-  const flat = Uint8Array.from(steps, (step) => (step < limit ? 1 : 0));
+  const flat = new Uint8Array(steps.length);
+  for (let i = 0; i < flat.length; i++) if (steps[i]! < limit) flat[i] = 1;
   const all = width * height;
   return connected(width, height, flat, Math.max(30, all * 0.00012), all * 0.03).flatMap(
     (region) => {

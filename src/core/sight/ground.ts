@@ -1,5 +1,5 @@
 /** What the pieces lie on: its colour over the whole picture, with the light that falls off across it. */
-import type { Field } from './field';
+import { far, type Field } from './field';
 
 export type Ground = {
   /** OKLab of the ground at a place of the field, whatever lies there. */
@@ -47,8 +47,8 @@ function solved(matrix: Float64Array, right: Float64Array): Float64Array {
 
 type Sample = { x: number; y: number; lab: [number, number, number] };
 
-const median = (values: number[]): number => {
-  const sorted = values.sort((a, b) => a - b);
+const median = (values: readonly number[]): number => {
+  const sorted = new Float64Array(values).sort();
   return sorted[sorted.length >> 1] ?? 0;
 };
 
@@ -105,11 +105,12 @@ export function groundOf(field: Field): Ground | null {
   const commonest = [...bins.values()].sort((a, b) => b.length - a.length)[0];
   if (commonest === undefined) return null;
   const start = [0, 1, 2].map((c) => median(commonest.map((one) => one.lab[c]!)));
-  const off = (one: Sample, at: readonly number[]): number =>
-    Math.hypot(one.lab[0] - at[0]!, 1.5 * (one.lab[1] - at[1]!), 1.5 * (one.lab[2] - at[2]!));
+  const off = (one: Sample, at: ArrayLike<number>): number =>
+    far(one.lab[0] - at[0]!, 1.5 * (one.lab[1] - at[1]!), 1.5 * (one.lab[2] - at[2]!));
   let own = edge.filter((one) => off(one, start) < 0.13);
   if (own.length < edge.length * 0.3 || own.length < 40) return null;
   const t = new Float64Array(TERMS);
+  const here = new Float64Array(3);
   let coefficients = fit(own);
   let grain = 0.02;
   for (let round = 0; round < 5; round++) {
@@ -118,10 +119,8 @@ export function groundOf(field: Field): Ground | null {
     const distances: number[] = [];
     own = from.filter((one) => {
       terms(one.x, one.y, t);
-      const d = off(
-        one,
-        coefficients.map((k) => valueOf(k, t)),
-      );
+      for (let c = 0; c < 3; c++) here[c] = valueOf(coefficients[c]!, t);
+      const d = off(one, here);
       if (d < limit) distances.push(d);
       return d < limit;
     });

@@ -1,5 +1,5 @@
 /** Four corners around a region, then drawn onto the edges that are there. */
-import type { Field } from './field';
+import { far, type Field } from './field';
 import type { Point } from './regions';
 
 export type Quad = [Point, Point, Point, Point];
@@ -116,7 +116,7 @@ export class EdgeSense {
       const [x, y] = [a.x + t * (b.x - a.x), a.y + t * (b.y - a.y)];
       this.field.sample(x + nx, y + ny, this.inside);
       this.field.sample(x - nx, y - ny, this.outside);
-      const d = Math.hypot(
+      const d = far(
         this.inside[0]! - this.outside[0]!,
         1.5 * (this.inside[1]! - this.outside[1]!),
         1.5 * (this.inside[2]! - this.outside[2]!),

@@ -50,17 +50,32 @@ export function regionsOf(
 ): Region[] {
   const { width, height } = field;
   const limit = Math.max(LEAST, 4 * ground.grain);
-  const data = Uint8Array.from(distance, (d) => (d > limit ? 1 : 0));
-  const steps = stepsOf(field);
-  const some = steps.filter((_, i) => i % 23 === 0).sort();
-  const usual = some[some.length >> 1]!;
+  const { steps, usual } = stepsOf(field);
   const edge = Math.max(LEAST_STEP, 4 * usual);
-  for (let i = 0; i < data.length; i++) if (steps[i]! > edge) data[i] = 1;
+  const data = new Uint8Array(distance.length);
+  for (let i = 0; i < data.length; i++) if (distance[i]! > limit || steps[i]! > edge) data[i] = 1;
   return connected(width, height, data, leastShare * width * height);
 }
 
-/** How sharply the colour changes at each pixel: the mean of three neighbours on either side, across and down. */
-export function stepsOf({ width, height, lab }: Field): Float32Array {
+type Steps = { steps: Float32Array; /** The middle of them. */ usual: number };
+const reckoned = new WeakMap<Field, Steps>();
+
+/** How sharply the colour changes at each pixel; reckoned once for a picture. */
+export function stepsOf(field: Field): Steps {
+  const held = reckoned.get(field);
+  if (held !== undefined) return held;
+  const steps = stepsIn(field);
+  const some = new Float32Array(Math.ceil(steps.length / SOME));
+  for (let i = 0; i < some.length; i++) some[i] = steps[SOME * i]!;
+  const found = { steps, usual: some.sort()[some.length >> 1]! };
+  reckoned.set(field, found);
+  return found;
+}
+/** One in so many tells the middle. */
+const SOME = 23;
+
+/** The mean of three neighbours on either side, across and down. */
+function stepsIn({ width, height, lab }: Field): Float32Array {
   const out = new Float32Array(width * height);
   const row = 3 * width;
   for (let y = 1; y < height - 1; y++)
@@ -81,6 +96,19 @@ export function stepsOf({ width, height, lab }: Field): Float32Array {
   return out;
 }
 
+/** A mask without what is thinner than three pixels: worn by a pixel above, below and beside, then grown by as much. */
+function opened(width: number, height: number, data: Uint8Array): Uint8Array {
+  const worn = new Uint8Array(data.length);
+  const out = new Uint8Array(data.length);
+  for (let y = 1; y < height - 1; y++)
+    for (let i = y * width + 1; i < (y + 1) * width - 1; i++)
+      worn[i] = data[i]! & data[i - 1]! & data[i + 1]! & data[i - width]! & data[i + width]!;
+  for (let y = 1; y < height - 1; y++)
+    for (let i = y * width + 1; i < (y + 1) * width - 1; i++)
+      out[i] = worn[i]! | worn[i - 1]! | worn[i + 1]! | worn[i - width]! | worn[i + width]!;
+  return out;
+}
+
 /** Connected parts of a mask of ones, without what is thinner than three pixels, holes filled. */
 export function connected(
   width: number,
@@ -89,9 +117,7 @@ export function connected(
   least: number,
   most = Infinity,
 ): Region[] {
-  // prettier-ignore
-  const cross = [[0, 1, 0], [1, 1, 1], [0, 1, 0]]; // prettier-ignore
-  const mask = new Mask(width, height, { data }).open({ kernel: cross });
+  const mask = new Mask(width, height, { data: opened(width, height, data) });
   const rois = fromMask(mask).getRois({
     minSurface: Math.max(8, least),
     maxSurface: most,

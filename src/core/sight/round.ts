@@ -1,5 +1,5 @@
 /** Plates and bowls seen from above: an ellipse along the edge that is there. */
-import type { Field } from './field';
+import { far, type Field } from './field';
 import type { Ground } from './ground';
 import { polygonArea } from './quad';
 import type { Region } from './regions';
@@ -102,9 +102,9 @@ function edges(field: Field, ground: Ground, near: Round): { u: number; v: numbe
       at(-1.6, inside);
       at(1.6, outside);
       ground.at(near.x + (dx * r) / radius, near.y + (dy * r) / radius, under);
-      const d = Math.hypot(inside[0]! - outside[0]!, 1.5 * (inside[1]! - outside[1]!), 1.5 * (inside[2]! - outside[2]!)); // prettier-ignore
+      const d = far(inside[0]! - outside[0]!, 1.5 * (inside[1]! - outside[1]!), 1.5 * (inside[2]! - outside[2]!)); // prettier-ignore
       at(-3.5, inside);
-      const tint = Math.hypot(inside[1]! - under[1]!, inside[2]! - under[2]!);
+      const tint = far(inside[1]! - under[1]!, inside[2]! - under[2]!);
       const shade = tint < 0.022 && inside[0]! < under[0]! + 0.01 && inside[0]! > 0.4 * under[0]!;
       found.push({ r, d: Math.min(0.14, d), shade });
     }

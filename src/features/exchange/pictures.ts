@@ -112,10 +112,7 @@ export async function openingOrder(src: Source, firingId: string): Promise<Piece
   const rank = (id: string): number => (byLook ? (first.get(id) ?? first.size) : 0);
   const sorted = [...placements].sort((a, b) => rank(a.pieceId) - rank(b.pieceId) || asTheyStood(a, b)); // prettier-ignore
   const codes = new Map((await listPieces(src, { ids: placements.map(({ pieceId }) => pieceId) })).map(({ id, code }) => [id, code])); // prettier-ignore
-  const photos = await listPhotos(src, { pieceIds: placements.map(({ pieceId }) => pieceId) });
-  const pictured = new Set(
-    photos.flatMap((one) => (one.firingId === firingId ? [one.pieceId] : [])),
-  );
+  const pictured = new Set((await listPhotos(src, { firingId })).map(({ pieceId }) => pieceId));
   return sorted.flatMap(({ pieceId }) => {
     const code = codes.get(pieceId);
     return code === undefined ? [] : [{ id: pieceId, code, pictured: pictured.has(pieceId) }];

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { shapeSchema, spotSchema } from '@/core/frame';
+import { boxSchema, shapeSchema, spotSchema } from '@/core/frame';
 import { answers, contract, toggled, undoneBy, withFile } from '@/platform/contract';
 
 export const MOST_STEPS = 24;
@@ -93,4 +93,11 @@ export const addShelf = undoneBy(
   shelfAway,
   // A picture that a piece had before stays with it.
   (_, { added }) => ({ photoIds: added, binned: true }),
+);
+
+/** Keeps only a part of a picture, wherever it is shown, and what was cut away for nobody: there is no way back. */
+export const cropPicture = contract(
+  'frames.crop',
+  z.object({ photoId: z.uuid(), keep: boxSchema }),
+  answers<{ pieces: number }>(),
 );

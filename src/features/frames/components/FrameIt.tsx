@@ -16,6 +16,10 @@ const FrameDialog = dynamic(() => import('./FrameDialog').then((one) => one.Fram
   ssr: false,
 });
 
+const CropPicture = dynamic(() => import('./CropPicture').then((one) => one.CropPicture), {
+  ssr: false,
+});
+
 /** Beneath a picture: the colours of its zones, and the way to its frame. */
 export function FrameIt({
   photo,
@@ -23,6 +27,7 @@ export function FrameIt({
   card,
   code,
   edit,
+  crop = false,
   repeats,
 }: {
   photo: FramedPhoto;
@@ -30,9 +35,12 @@ export function FrameIt({
   card: Card | null;
   code: string;
   edit: boolean;
+  /** Whoever sees it may cut a part of it away for good. */
+  crop?: boolean;
   repeats: Repeats;
 }) {
   const [open, setOpen] = useState(false);
+  const [cropping, setCropping] = useState(false);
   const known = photo.frames.length > 0;
   return (
     <Box sx={{ width: 190 }}>
@@ -50,6 +58,12 @@ export function FrameIt({
           {known ? 'Its frame' : 'Frame it'}
         </Button>
       )}
+      {crop && (
+        <Button size="small" onClick={() => setCropping(true)} sx={{ mt: 0.5 }}>
+          Crop for good
+        </Button>
+      )}
+      {cropping && <CropPicture photo={photo} code={code} onClose={() => setCropping(false)} />}
       {open && (
         <FrameDialog
           photo={photo}

@@ -51,6 +51,7 @@ export function PiecePictures({
                 repeats={framed.repeats}
                 code={piece.code}
                 edit={mayFrame}
+                crop={mayBin}
               />
             </Box>
           ))}
