@@ -23,6 +23,10 @@ export async function controlOfCell(src: Source, cellId: string): Promise<Contro
   return row === undefined ? null : { bodyId: row.body_id, slips: row.slips, stackKey: row.stack_key }; // prettier-ignore
 }
 
+/** The cones to which the control was fired so far, whether shown or meant. */
+export const controlCones = async (src: Source, control: Control): Promise<string[]> =>
+  ((await ofCells(src, control).distinct().pluck('cone')) as string[]).map((cone) => cone.replace(/^\?/, '')); // prettier-ignore
+
 /** The control as it came out of a firing: the middle of its tiles there. */
 export type ControlSeen = {
   firingId: string;

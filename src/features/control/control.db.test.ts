@@ -37,17 +37,38 @@ test('named, it is found again in every firing of a kiln, in their order; taken 
   await studio.must('control.cell', { cellId });
 });
 
-test('one that waits can be put into a load, and is found there; other stacks are not it', async () => {
+test('one that waits goes into a planned glaze firing by itself, and can be taken out and put in by hand; other stacks are not it', async () => {
   const control = (await readControl(studio.db))!;
   const waiting = await makePieces(studio, tile(), { count: 1 });
   await makePieces(studio, [layer(studio.version('pitch'), 0, 1)], { count: 1 });
   await studio.db('piece').whereIn('id', waiting.ids).update({ waiting_for: 'glaze' });
   expect((await controlPieces(studio.db, control, 'waiting')).map(({ id }) => id)).toEqual(waiting.ids); // prettier-ignore
+  // It was never fired so high, and a bisque wants none.
+  for (const other of [{ targetCone: '10' }, { kind: 'bisque' }, { targetCone: null }]) {
+    const id = await planFiring(studio, other);
+    expect(await controlPieces(studio.db, control, { firingId: id })).toEqual([]);
+  }
   const firingId = await planFiring(studio, {});
+  expect((await controlPieces(studio.db, control, { firingId })).map(({ id }) => id)).toEqual(waiting.ids); // prettier-ignore
+  expect(await controlPieces(studio.db, control, 'waiting')).toEqual([]);
+  const { id: placementId } = await studio.db('placement').where({ firing_id: firingId }).first('id'); // prettier-ignore
+  await studio.must('loading.take-out', { firingId, placementIds: [placementId] });
   expect(await controlPieces(studio.db, control, { firingId })).toEqual([]);
   await studio.must('loading.place', { firingId, pieceIds: waiting.ids, shelf: null });
   expect(await controlPieces(studio.db, control, { firingId })).toHaveLength(1);
-  expect(await controlPieces(studio.db, control, 'waiting')).toEqual([]);
+});
+
+test('where the control is wanted at another cone, or no tile waits, planning puts nothing in', async () => {
+  const planned = async () => (await studio.must<{ control: object | null }>('firings.plan', { fields: { kilnId: studio.kiln, kind: 'glaze', targetCone: '6', atmosphere: 'oxidation', plannedFor: null, notes: '' }, cones: [] })).control; // prettier-ignore
+  expect(await planned()).toBeNull();
+  const next = await makePieces(studio, tile(), { count: 1 });
+  await studio
+    .db('piece')
+    .whereIn('id', next.ids)
+    .update({ waiting_for: 'glaze', wanted_cone: '5' });
+  expect(await planned()).toBeNull();
+  await studio.db('piece').whereIn('id', next.ids).update({ wanted_cone: '6' });
+  expect(await planned()).toMatchObject({ placementId: expect.any(String) });
 });
 
 test('only who keeps records names it, and only what there is', async () => {

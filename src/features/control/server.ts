@@ -1,1 +1,2 @@
 export * as controlOperations from './actions';
+export { putControl, type ControlPut } from './put';

@@ -8,6 +8,7 @@ import { checkMove } from '@/core/firing/progress';
 import { insideWords } from '@/core/load';
 import { believedMoment } from '@/core/looks';
 import { checkedLoad } from '../loading/server';
+import { putControl } from '../control/server';
 import { conflict, found, notFound, refuse } from '@/platform/refusal';
 import { createFiring, findFiring, moveFiring, updateFiring, type Firing } from '@/data/firings';
 import { callOff, insideKiln } from '@/data/kiln-firings';
@@ -27,13 +28,14 @@ import { listKilns } from '@/data/kilns';
 export const plan = operation({
   contract: contracts.plan,
   permit: permit('keep records'),
-  run: async ({ trx, person, now }, { fields, cones }) => {
+  run: async (act, { fields, cones }) => {
+    const { trx, person, now } = act;
     const kiln = (await listKilns(trx)).find(({ id }) => id === fields.kilnId);
     if (kiln === undefined || kiln.archived) throw notFound('This kiln');
     const id = newId();
     const no = await createFiring(trx, id, fields, person.id, now);
     await setWitnesses(trx, id, cones);
-    return { id, no };
+    return { id, no, control: await putControl(act, { id, ...fields }) };
   },
 });
 

@@ -30,7 +30,7 @@ const packs = z
     'The same cone stands twice in one place.',
   );
 export const planSchema = z.object({ fields: firingFields, cones: packs.default([]) });
-export const plan = contract('firings.plan', planSchema, answers<{ id: string; no: number }>());
+export const plan = contract('firings.plan', planSchema, answers<{ id: string; no: number; /** The control tile that went in by itself. */ control: { code: string; placementId: string } | null }>()); // prettier-ignore
 export const editFiringSchema = z.object({
   firingId: z.uuid(),
   revision: z.number().int(),

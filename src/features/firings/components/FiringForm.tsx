@@ -9,11 +9,13 @@ import { ATMOSPHERES } from '@/core/signs';
 import type { Kiln } from '@/data/kilns';
 import type { Taken } from '@/platform/contract';
 import { useContractForm } from '@/platform/useContractForm';
+import { useSend } from '@/platform/useSend';
 import { Caution } from '@/ui/Caution';
 import { FormShell } from '@/ui/FormShell';
 import { useSay } from '@/ui/Undo';
 import { ChoiceInput, SelectInput } from '@/ui/choice-fields';
 import { DateInput, TextInput } from '@/ui/fields';
+import { takeOut } from '../../loading/contracts';
 import * as contracts from '../contracts';
 
 type Planned = Taken<typeof contracts.plan>;
@@ -40,11 +42,19 @@ export function PlanForm({
   usual: Readonly<Record<string, Usual>>;
 }) {
   const router = useRouter();
+  const say = useSay();
+  const { act } = useSend();
   const form = useContractForm(contracts.plan, {
     start: { fields: start, cones: [] },
     draft: Object.values(start).join('/'),
     complete: ({ fields }) => ({ fields, cones: packFor(fields, kilns) }),
-    done: ({ data }) => router.push(`/kilns/firings/${data.id}`),
+    done: ({ data: { id, control } }) => {
+      if (control !== null)
+        say(`${control.code}, the control, is in it`, () =>
+          void act(takeOut, { firingId: id, placementIds: [control.placementId] }).then(() => router.refresh()),
+        ); // prettier-ignore
+      router.push(`/kilns/firings/${id}`);
+    },
   });
   return (
     <FormShell form={form} act="Plan this firing">
