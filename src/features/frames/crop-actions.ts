@@ -1,7 +1,7 @@
 /** Cutting a part of a picture away for good: a face in the background, a name on a wall. */
-import { cutsInto } from '@/core/frame';
+import { cutsInto, spotIn } from '@/core/frame';
 import { refreshCells } from '@/data/cells';
-import { framesOf, putCropped } from '@/data/frames';
+import { framesOf, greysOf, putCropped } from '@/data/frames';
 import { findPhoto, listPhotos } from '@/data/photos';
 import { listPieces } from '@/data/pieces';
 import { cropPicture as cropped, pictureStore, removePicture } from '@/platform/objects';
@@ -28,6 +28,8 @@ export const cropPicture = operation({
       const codes = (await listPieces(trx, { ids })).map(({ code }) => code);
       throw refuse(`That would cut into ${codes.join(', ')}, framed in this picture. Keep all of it.`); // prettier-ignore
     }
+    const outside = [...(await greysOf(trx, photos.map(({ id }) => id))).values()].some(({ steps }) => steps.map((one) => spotIn(one, keep)).some(({ x, y }) => x < 0 || y < 0 || x > 1 || y > 1)); // prettier-ignore
+    if (outside) throw refuse('That would cut off the grey card by which its colours were measured. Keep it in the picture.'); // prettier-ignore
     await putCropped(trx, sha, kept, keep);
     await refreshCells(trx, photos.flatMap(({ pieceId, firingId }) => (pieceId !== null && firingId !== null ? [{ pieceId, firingId }] : []))); // prettier-ignore
     return { pieces: new Set(photos.map(({ pieceId }) => pieceId)).size };

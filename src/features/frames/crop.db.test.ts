@@ -56,6 +56,7 @@ const onDisk = (key: string): boolean => existsSync(join(folder, 'pictures', key
 
 test('what would cut into a framed piece, is the whole, or is asked by a student, changes nothing', async () => {
   expect(await message({ x: 0, y: 0, width: 0.8, height: 1 })).toMatch(/cut into .*framed in this picture/); // prettier-ignore
+  expect(await message({ x: 0.5, y: 0, width: 0.5, height: 0.8 })).toMatch(/grey card/);
   expect(await message({ x: 0, y: 0, width: 1, height: 1 })).toMatch(/whole picture/);
   expect(await message(KEEP, studio.student)).toMatch(/student cannot/);
   expect((await findPhoto(studio.db, photos[0]!))!.sha).toBe(sha);

@@ -38,7 +38,7 @@ const conesOf = (input: unknown) =>
 beforeEach(() => localStorage.clear());
 
 test('a planned firing comes with its usual cones, on top and below where there are shelves for it', async () => {
-  const sent = server(() => ({ ok: true, data: { id: 'f', no: 1 } }));
+  const sent = server(() => ({ ok: true, data: { id: 'f', no: 1, control: null } }));
   const hand = person();
   show(<PlanForm usual={{}} kilns={[kiln(5)]} start={start} />);
   await hand.clear(named('Target cone'));
@@ -58,7 +58,7 @@ test('a planned firing comes with its usual cones, on top and below where there 
 });
 
 test('one shelf has one pack; a bisque has none; a cone there is not is said beside its field', async () => {
-  const sent = server(() => ({ ok: true, data: { id: 'f', no: 1 } }));
+  const sent = server(() => ({ ok: true, data: { id: 'f', no: 1, control: null } }));
   const hand = person();
   const one = show(<PlanForm usual={{}} kilns={[kiln(1)]} start={start} />);
   await press(hand, 'Plan this firing');
@@ -73,6 +73,16 @@ test('one shelf has one pack; a bisque has none; a cone there is not is said bes
   await press(hand, 'Plan this firing');
   expect(await screen.findByText(/There is no cone “66”/)).toBeTruthy();
   expect(sent).toHaveLength(2);
+});
+
+test('a control tile that went in by itself is said, and one touch takes it out again', async () => {
+  const sent = server(() => ({ ok: true, data: { id: 'f', no: 1, control: { code: 'K3RV1', placementId: 'p' } } })); // prettier-ignore
+  const hand = person();
+  show(<PlanForm usual={{}} kilns={[kiln(5)]} start={start} />);
+  await press(hand, 'Plan this firing');
+  await screen.findByText('K3RV1, the control, is in it');
+  await press(hand, 'Undo');
+  expect(sent.at(-1)!.body.input).toEqual({ firingId: 'f', placementIds: ['p'] });
 });
 
 test('the next step is one touch; a step out of turn asks why', async () => {

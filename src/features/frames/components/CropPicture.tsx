@@ -7,7 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Box, Shape } from '@/core/frame';
+import { outlineOf, type Box, type Shape } from '@/core/frame';
 import { count } from '@/core/units';
 import { useSend } from '@/platform/useSend';
 import { pictureUrl } from '@/ui/picture-url';
@@ -17,7 +17,6 @@ import * as contracts from '../contracts';
 import type { FramedPhoto } from '../of-piece';
 import { FrameDrawing } from './FrameDrawing';
 
-const START: Box = { x: 0.1, y: 0.1, width: 0.8, height: 0.8 };
 const LEAST = 0.06;
 
 /** The four corners of a part, in a frame's order. */
@@ -40,6 +39,20 @@ export function movedBox(box: Box, shape: Shape): Box {
   return { x: left, y: top, width: right - left, height: foot - top };
 }
 
+const EVERYWHERE = { stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } };
+const MARGIN = 0.05;
+
+/** What has to stay, with a little around it: what is framed, and the grey. Where nothing is known, most of the picture. */
+function toKeep({ frames, grey, width, height }: FramedPhoto): Box {
+  const spots = [...frames.flatMap(({ shape }) => outlineOf(shape, EVERYWHERE, height / width)), ...(grey ?? [])]; // prettier-ignore
+  if (spots.length === 0) return { x: 0.1, y: 0.1, width: 0.8, height: 0.8 };
+  const within = (v: number): number => Math.min(1, Math.max(0, v));
+  const [xs, ys] = [spots.map(({ x }) => x), spots.map(({ y }) => y)];
+  const [left, right] = [within(Math.min(...xs) - MARGIN), within(Math.max(...xs) + MARGIN)];
+  const [top, foot] = [within(Math.min(...ys) - MARGIN), within(Math.max(...ys) + MARGIN)];
+  return { x: left, y: top, width: right - left, height: foot - top };
+}
+
 /** Keeps a part of a picture and nothing else of it, for good. */
 export function CropPicture({
   photo,
@@ -53,7 +66,7 @@ export function CropPicture({
   const router = useRouter();
   const say = useSay();
   const { act, busy, problem } = useSend();
-  const [box, setBox] = useState<Box>(START);
+  const [box, setBox] = useState<Box>(() => toKeep(photo));
   const keep = async (): Promise<void> => {
     const answer = await act(contracts.cropPicture, { photoId: photo.id, keep: box });
     if (!answer.ok) return;
