@@ -58,7 +58,15 @@ function within(src: Source, asked: ColourAsked, reach: number): Promise<Row[]> 
     .where('cell.depth', '>', 0)
     .orderByRaw('POW(zone.l - ?, 2) + POW(zone.a - ?, 2) + POW(zone.b - ?, 2)', [l, a, b])
     .limit(MOST)
-    .select('sighting.cell_id', 'sighting.piece_id', 'zone.l', 'zone.a', 'zone.b', 'zone.parts');
+    // From the colours on, as it is written here: another order takes a thousand times as long where the server guesses wrongly.
+    .select(
+      src.raw('STRAIGHT_JOIN sighting.cell_id'),
+      'sighting.piece_id',
+      'zone.l',
+      'zone.a',
+      'zone.b',
+      'zone.parts',
+    );
   if (asked.body !== null) query.where('cell.body_id', src('body').where({ slug: asked.body }).select('id')); // prettier-ignore
   if (asked.cone !== null) query.where('cell.cone', asked.cone);
   if (asked.atmosphere !== null) query.where('cell.atmosphere', asked.atmosphere);

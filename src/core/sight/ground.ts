@@ -68,11 +68,9 @@ function fit(samples: readonly Sample[]): Float64Array[] {
   return rights.map((right) => solved(matrix.slice(), right));
 }
 
-const valueOf = (coefficients: Float64Array, t: Float64Array): number => {
-  let sum = 0;
-  for (let i = 0; i < TERMS; i++) sum += coefficients[i]! * t[i]!;
-  return sum;
-};
+/** Of the six terms at a place; asked of every pixel. */
+const valueOf = (k: Float64Array, x: number, y: number): number =>
+  (k[0]! * x + k[2]! * y + k[3]!) * x + (k[1]! * y + k[4]!) * y + k[5]!;
 
 /**
  * Finds the ground of a picture: the colour that most of its edge has, then everything of that colour, with a smooth
@@ -109,7 +107,6 @@ export function groundOf(field: Field): Ground | null {
     far(one.lab[0] - at[0]!, 1.5 * (one.lab[1] - at[1]!), 1.5 * (one.lab[2] - at[2]!));
   let own = edge.filter((one) => off(one, start) < 0.13);
   if (own.length < edge.length * 0.3 || own.length < 40) return null;
-  const t = new Float64Array(TERMS);
   const here = new Float64Array(3);
   let coefficients = fit(own);
   let grain = 0.02;
@@ -118,8 +115,7 @@ export function groundOf(field: Field): Ground | null {
     const limit = round === 0 ? 0.09 : Math.max(0.02, 3 * grain);
     const distances: number[] = [];
     own = from.filter((one) => {
-      terms(one.x, one.y, t);
-      for (let c = 0; c < 3; c++) here[c] = valueOf(coefficients[c]!, t);
+      for (let c = 0; c < 3; c++) here[c] = valueOf(coefficients[c]!, one.x, one.y);
       const d = off(one, here);
       if (d < limit) distances.push(d);
       return d < limit;
@@ -131,8 +127,10 @@ export function groundOf(field: Field): Ground | null {
   }
   return {
     at: (x, y, into) => {
-      terms((2 * x) / width - 1, (2 * y) / height - 1, t);
-      for (let c = 0; c < 3; c++) into[c] = valueOf(coefficients[c]!, t);
+      const [u, v] = [(2 * x) / width - 1, (2 * y) / height - 1];
+      into[0] = valueOf(coefficients[0]!, u, v);
+      into[1] = valueOf(coefficients[1]!, u, v);
+      into[2] = valueOf(coefficients[2]!, u, v);
     },
     grain,
     share: own.length / all.length,
