@@ -1,5 +1,6 @@
 /** Frames in pictures and the colours of their zones. */
 import type { ZoneColour } from '@/core/colour';
+import type { Point } from '@/core/looks';
 import { shapeIn, spotIn, type Box, type Shape, type Spot } from '@/core/frame';
 import { insertMany, type Row, type Source } from './database';
 import { newId } from './ids';
@@ -206,4 +207,14 @@ export async function putCropped(
   for (const { id, grey } of photos)
     if (grey !== null) await src('photo').where({ id }).update({ grey: JSON.stringify({ ...grey, steps: (grey as PictureGrey).steps.map((one) => spotIn(one, box)) }) }); // prettier-ignore
   await src('photo').where({ sha }).update(kept);
+  // Touches of the picture itself name it; one on what was cut away is a place no more.
+  const touched: Row[] = await src('observation_sign').where('points', 'like', `%${sha}%`).select('observation_id', 'sign', 'points'); // prettier-ignore
+  for (const { observation_id, sign, points } of touched) {
+    const moved = (points as Point[]).flatMap((one): Point[] => {
+      if (one.sha !== sha) return [one];
+      const at = spotIn(one, box);
+      return at.x < 0 || at.y < 0 || at.x > 1 || at.y > 1 ? [] : [{ ...one, ...at, sha: kept.sha }];
+    });
+    await src('observation_sign').where({ observation_id, sign }).update({ points: moved.length === 0 ? null : JSON.stringify(moved) }); // prettier-ignore
+  }
 }

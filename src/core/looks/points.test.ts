@@ -1,5 +1,5 @@
 import { EVERYWHERE, zonesOf, type Face, type Layer } from '../zones';
-import { MOST_POINTS, heightOf, ofAllAlike, ontoFaces, placesWords, touched, zonesAt, type FramedHere, type Point } from './points'; // prettier-ignore
+import { MOST_POINTS, heightOf, ofAllAlike, ontoFaces, ontoPicture, placesWords, touched, zonesAt, type FramedHere, type Point } from './points'; // prettier-ignore
 
 const FRONT: Face = { no: 1, kind: 'bare', slip: null } as Face;
 const dip = (slug: string, from: number, to: number): Layer =>
@@ -104,6 +104,24 @@ describe('touches of a framed picture', () => {
     expect(heightOf(top!, true)).toBeCloseTo(0.29 / 0.3, 6);
     expect(right!.x).toBeGreaterThan(0.9);
     expect(right!.y).toBeCloseTo(0.5, 6);
+  });
+
+  test('lie in the picture where they were put, through the drawing and back', () => {
+    const plate = of([{ face: 1, shape: { kind: 'ellipse', centre: spot(0.5, 0.5), across: 0.3, along: 0.2, turn: 20 } }]); // prettier-ignore
+    for (const [pictures, rings] of [
+      [lying, flat],
+      [plate, () => true],
+    ] as const) {
+      const own = [on(0.45, 0.5), on(0.52, 0.47)];
+      const back = ontoPicture(ontoFaces(own, pictures, rings), pictures[0]!, rings);
+      back.forEach(({ x, y }, i) => {
+        expect(x).toBeCloseTo(own[i]!.x, 6);
+        expect(y).toBeCloseTo(own[i]!.y, 6);
+      });
+      expect(ontoPicture(own, pictures[0]!, rings)).toEqual(own.map(({ x, y }) => ({ x, y })));
+      // Of another picture, or of a face that is not in it, there is nothing to show.
+      expect(ontoPicture([{ face: null, sha: 'b'.repeat(64), x: 0.5, y: 0.5 }, drawn(0.5, 0.5, 9)], pictures[0]!, rings)).toEqual([]); // prettier-ignore
+    }
   });
 
   test('of another picture, or where nothing is framed, stay as they are', () => {

@@ -1,4 +1,4 @@
-import { onFace as onFramedFace, type Shape } from '../frame';
+import { onFace as onFramedFace, onPicture, type Shape, type Spot } from '../frame';
 import { inSector, type Zone } from '../zones';
 
 /**
@@ -68,6 +68,21 @@ export const ontoFaces = (
       return { face, sha: null, x: 0.5 + (at.height / 2) * Math.sin(angle), y: 0.5 - (at.height / 2) * Math.cos(angle) }; // prettier-ignore
     }
     return point;
+  });
+
+/**
+ * Where touches lie in a picture: those of itself, and those of a drawing whose face is framed in it. Others are not in it.
+ * The other way round of `ontoFaces`.
+ */
+export const ontoPicture = (
+  points: readonly Point[],
+  { sha, width, height, frames }: FramedHere,
+  rings: (face: number) => boolean,
+): Spot[] =>
+  points.flatMap((point): Spot[] => {
+    if (point.sha === sha) return [{ x: point.x, y: point.y }];
+    const frame = point.face === null ? undefined : frames.find(({ face }) => face === point.face);
+    return frame === undefined ? [] : [onPicture(frame.shape, onFace(point, rings(frame.face)), height / width)]; // prettier-ignore
   });
 
 /** How high a point of a drawing lies: 0 at the foot or in the middle of rings, 1 at the rim. */

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { framesOf, greysOf } from '@/data/frames';
+import { listObservations } from '@/data/observations';
 import { createPhotos, findPhoto } from '@/data/photos';
 import { keepPicture, originalFile, pictureFile, pictureStore } from '@/platform/objects';
 import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
@@ -22,7 +23,6 @@ beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'crop-'));
   process.env.JITEN_DATA = folder;
   load = await fired(studio, [layer(studio.version('tarn'), 0, 1)], { count: 2 });
-  await studio.must('opening.record', recordInput(load.firingId, load.ids, { surface: 'gloss' }));
   // Left somebody's face, here red; right the tiles, here blue; turned on its side, as a phone writes it.
   const half = (background: string) => sharp({ create: { width: 200, height: 300, channels: 3, background } }).png().toBuffer(); // prettier-ignore
   const upright =
@@ -38,6 +38,13 @@ beforeAll(async () => {
   expect([kept.width, kept.height]).toEqual([400, 300]);
   sha = kept.sha;
   await createPhotos(studio.db, photos.map((id, i) => ({ id, ...kept, originalName: 'a', pieceId: load.ids[i]!, firingId: load.firingId })), studio.technician.id, new Date()); // prettier-ignore
+  const touch = (x: number) => ({ face: null, sha, x, y: 0.5 });
+  const pits = { sign: 'pit', severity: 1, wanted: false, points: [touch(0.6), touch(0.2)] };
+  await studio.must(
+    'opening.record',
+    recordInput(load.firingId, [load.ids[0]!], { surface: 'gloss', signs: [pits] }),
+  );
+  await studio.must('opening.record', recordInput(load.firingId, [load.ids[1]!], { surface: 'gloss' })); // prettier-ignore
   for (const [i, photoId] of photos.entries())
     await studio.must('frames.set', { photoId, frames: [{ face: 1, shape: square(0.55 + 0.2 * i), guessed: true }], grey: [{ x: 0.9, y: 0.9 }] }); // prettier-ignore
 });
@@ -82,6 +89,9 @@ test('both pieces have what was kept of it; nothing of the rest is left on the d
   expect(lefts[0]).toBeCloseTo(0.1, 6);
   expect(lefts[1]).toBeCloseTo(0.5, 6);
   expect((await greysOf(studio.db, photos)).get(photos[0]!)!.steps[0]!.x).toBeCloseTo(0.8, 6);
+  // A touch of what was kept lies where it lay; one on what is gone is a place no more.
+  const [look] = await listObservations(studio.db, { pieceIds: [load.ids[0]!] });
+  expect(look!.signs[0]!.points).toEqual([{ face: null, sha: now[0]!.sha, x: expect.closeTo(0.2, 6), y: 0.5 }]); // prettier-ignore
   const cell = await studio.db('cell').where({ base_slug: 'tarn' }).first('photo_sha', 'photo_cut');
   expect(cell.photo_sha).toBe(now[0]!.sha);
   expect(cell.photo_cut.x).toBeGreaterThan(0.05);

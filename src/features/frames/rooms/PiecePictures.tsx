@@ -8,6 +8,8 @@ import { FrameIt } from '../components/FrameIt';
 import type { framedPhotos } from '../framed';
 import { facesToFrame, laidByFace } from '../of-piece';
 
+type Framed = Awaited<ReturnType<typeof framedPhotos>>;
+
 /** The pictures of a piece with what is framed in them, and those of one face laid on one another. */
 export function PiecePictures({
   piece,
@@ -15,14 +17,17 @@ export function PiecePictures({
   firings,
   mayFrame,
   mayBin,
+  pins,
   more,
 }: {
   piece: { code: string; faces: readonly Face[]; done: readonly Layer[]; known: boolean };
-  framed: Awaited<ReturnType<typeof framedPhotos>>;
+  framed: Framed;
   /** In their order: which glaze firing of the piece each was. */
   firings: readonly { firingId: string; generation: number; label: string }[];
   mayFrame: boolean;
   mayBin: boolean;
+  /** Where signs were shown, as they lie in a picture. */
+  pins: (photo: Framed['photos'][number]) => { x: number; y: number; sign: string }[];
   /** The place for another picture. */
   more: ReactNode;
 }) {
@@ -35,11 +40,7 @@ export function PiecePictures({
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
           {framed.photos.map((photo) => (
             <Box key={photo.id}>
-              <PiecePicture
-                photo={{ id: photo.id, sha: photo.sha }}
-                code={piece.code}
-                edit={mayBin}
-              />
+              <PiecePicture photo={photo} code={piece.code} edit={mayBin} pins={pins(photo)} />
               <FrameIt
                 photo={photo}
                 faces={

@@ -5,14 +5,12 @@ import Link from '@/ui/Link';
 import { notFound, redirect } from 'next/navigation';
 import { readCode } from '@/core/codes';
 import { hasRings } from '@/core/designs';
-import { ontoFaces, type FramedHere, type Point } from '@/core/looks';
 import { airAt } from '@/core/atmosphere';
 import { firedCautions } from '@/core/chemistry';
 import { coneWords } from '@/core/firing';
 import { formatLength, inUnits, type Units } from '@/core/units';
 import { COATS_UNKNOWN, KEY_LIKELY, deviations } from '@/core/zones';
 import { cautionsOf, coatsOn } from '@/data/cautions';
-import type { RecordedObservation } from '@/data/observations';
 import { loadPieces } from '@/data/pieces';
 import { unitsOf } from '@/data/studio';
 import { Silhouette, paintsOf, zoneLines } from '@/features/drawings';
@@ -38,6 +36,7 @@ import { Page, Section } from '@/ui/Page';
 import { MONO } from '@/ui/theme';
 import { calendarDay, moment } from '@/ui/time';
 import { layerOf } from '../layers';
+import { faultsOf, pinsOn, shownSpots } from '../spots';
 import { pieceRoom } from '../queries';
 import { paintable, type listCoatings } from '@/data/coatings';
 
@@ -81,6 +80,8 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
         (a.firing?.plannedFor ?? '').localeCompare(b.firing?.plannedFor ?? '') ||
         a.one.generation - b.one.generation,
     );
+  const rings = (face: number): boolean =>
+    hasRings(piece.form, piece.faces.find(({ no }) => no === face)?.surface ?? null);
   const firingBefore = (generation: number): string | undefined =>
     placements
       .filter((one) => one.generation > 0 && one.generation < generation)
@@ -139,9 +140,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               paints={paints}
               height={250}
               form={piece.form}
-              points={shownSpots(observations, framed.photos, (face) =>
-                hasRings(piece.form, piece.faces.find(({ no }) => no === face)?.surface ?? null),
-              )}
+              points={shownSpots(observations, framed.photos, rings)}
             />
           </Box>
           {own && piece.keySaid !== null && (
@@ -174,6 +173,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
               firing === undefined ? [] : [{ firingId: one.firingId, generation: one.generation, label: `${firing.kilnName} ${firing.no}, ${calendarDay(firing.plannedFor)}` }], // prettier-ignore
             )}
             mayFrame={own}
+            pins={(photo) => pinsOn(observations, photo, rings)}
             mayBin={keeps}
             more={
               own && (
@@ -324,29 +324,6 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
     </Page>
   );
 }
-
-/** Where signs were shown on the drawing, or in a picture that is framed, by the looks of the last firing that still stand. */
-const shownSpots = (
-  looks: readonly RecordedObservation[],
-  pictures: readonly FramedHere[],
-  rings: (face: number) => boolean,
-): Point[] =>
-  ontoFaces(
-    looks
-      .filter((look) => !look.superseded && look.firingId === looks.at(-1)?.firingId)
-      .flatMap(({ signs }) => signs.flatMap(({ points }) => points ?? [])),
-    pictures,
-    rings,
-  );
-
-/** What was seen after a firing, still stands and was not wanted. */
-const faultsOf = (looks: readonly RecordedObservation[], firingId: string): string[] => [
-  ...new Set(
-    looks
-      .filter((look) => look.firingId === firingId && !look.superseded)
-      .flatMap(({ signs }) => signs.filter(({ wanted }) => !wanted).map(({ sign }) => sign)),
-  ),
-];
 
 /** Every version of every coating: an old piece names old ones. */
 function allVersions(coatings: Awaited<ReturnType<typeof listCoatings>>) {
