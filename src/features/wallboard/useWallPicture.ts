@@ -32,6 +32,8 @@ export type WallPicture = {
   problem: string | null;
   open: (file: File | undefined) => Promise<void>;
   change: (part: Partial<Grid>) => void;
+  /** Where the grey card’s steps lie, said or moved by whoever looks. */
+  setGrey: (grey: Spot[]) => void;
   close: () => void;
 };
 
@@ -78,6 +80,7 @@ export function useWallPicture(card: Card | null): WallPicture {
     doubt,
     problem,
     close,
+    setGrey,
     open: async (next) => {
       if (next === undefined) return;
       setProblem(null);

@@ -75,6 +75,31 @@ test('a row more is looked for anew; what is hard to see is said; where nothing 
   await waitFor(() => expect(looked.at(-1)!.board!.corners[3].x).toBeCloseTo(0.098, 9));
 });
 
+test('a card that was not seen is touched, step by step, and goes with the board', async () => {
+  const sent = server(() => ({ ok: true, data: { pieceIds: [id(1)], coatings: 0, bodies: 0, measured: 5, chart: null } })); // prettier-ignore
+  const hand = person();
+  room();
+  open();
+  await screen.findByText(/No grey card is seen/);
+  const drawing = screen.getByAltText('The board').parentElement!.querySelector('svg')!;
+  drawing.getBoundingClientRect = () => ({ left: 0, top: 0, width: 100, height: 100 }) as DOMRect;
+  const touch = (x: number): void => {
+    const event = new Event('pointerdown', { bubbles: true });
+    Object.assign(event, { clientX: x, clientY: 95 });
+    fireEvent(drawing, event);
+  };
+  await press(hand, 'Touch the grey card');
+  touch(10);
+  expect(screen.getByText(/step 2 of 2/)).toBeTruthy();
+  touch(20);
+  expect(screen.getByRole('button', { name: 'Grey is elsewhere' })).toBeTruthy();
+  await hand.type(named('Name of the board'), 'x');
+  fireEvent.change(named('Body'), { target: { value: 'Peat' } });
+  await press(hand, 'Bring in 5 tiles');
+  await screen.findByText(/measured by the grey card/);
+  expect((sent.at(-1)!.body.input as BringBoardInput).grey).toEqual([{ x: 0.1, y: 0.95 }, { x: 0.2, y: 0.95 }]); // prettier-ignore
+});
+
 test('a refusal keeps everything that was said, and so does the device until it is brought in', async () => {
   server(() => ({ ok: false, problem: { code: 'refused', message: 'A1: the corners go round the wrong way.' } })); // prettier-ignore
   const hand = person();

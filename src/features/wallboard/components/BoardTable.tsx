@@ -47,6 +47,7 @@ export function BoardTable({
         value={headings[i] ?? ''}
         list={are === 'coats' ? undefined : `wall-${are}`}
         placeholder={label}
+        title={headings[i] ?? ''}
         aria-label={`${side === 'rows' ? 'Row' : 'Column'} ${label}, ${HINT[are]}`}
         maxLength={80}
         onChange={({ target }) => put([target.value])}
@@ -56,7 +57,7 @@ export function BoardTable({
           event.preventDefault();
           put(written);
         }}
-        sx={{ width: side === 'rows' ? 116 : 90, minHeight: 40, px: 0.75, font: 'inherit', fontWeight: 650, fontSize: 14, color: 'text.primary', bgcolor: 'background.paper', border: '1px solid', borderColor: 'divider', borderRadius: '4px', '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' } }} // prettier-ignore
+        sx={{ width: side === 'rows' ? 116 : 90, minHeight: 40, px: 0.5, font: 'inherit', fontWeight: 650, fontSize: side === 'rows' ? 14 : 12.5, color: 'text.primary', bgcolor: 'background.paper', border: '1px solid', borderColor: 'divider', borderRadius: '4px', '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' } }} // prettier-ignore
       />
     );
   };

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
+import type { Spot } from '@/core/frame';
 import type { Card } from '@/core/sight';
 import { count } from '@/core/units';
 import { send } from '@/platform/client';
@@ -44,6 +45,7 @@ export function WallboardRoom({
   const { said, places, onSay, onPlace, forget } = useSaid();
   const wall = useWallPicture(card);
   const [at, setAt] = useState<string | null>(null);
+  const [touching, setTouching] = useState<Spot[] | null>(null);
   const [done, setDone] = useState<Brought | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [id, setId] = useState(() => v7());
@@ -51,6 +53,13 @@ export function WallboardRoom({
   const progress = useProgress(busy ? id : null);
   const { picture, grid, file } = wall;
   const list = placesOn(wall.tiles, said.board, places);
+  const steps = card?.length ?? 1;
+  const touch = (spot: Spot): void => {
+    const next = [...(touching ?? []), spot];
+    if (next.length < steps) return setTouching(next);
+    wall.setGrey(next);
+    setTouching(null);
+  };
   const bring = async (): Promise<void> => {
     if (file === null) return;
     setBusy(true);
@@ -130,10 +139,10 @@ export function WallboardRoom({
                 aspect={picture.raster.height / picture.raster.width}
                 frames={[{ face: 0, label: 'Board', shape: { kind: 'corners', corners: grid.corners }, zones: [] }]} // prettier-ignore
                 outlines={list.flatMap(({ corners, hangs }) => (hangs ? [corners] : []))}
-                grey={wall.grey ?? []}
+                grey={touching ?? wall.grey ?? []}
                 onShape={(_, shape) => shape.kind === 'corners' && wall.change({ corners: shape.corners })} // prettier-ignore
-                onGrey={() => undefined}
-                onTouch={null}
+                onGrey={wall.setGrey}
+                onTouch={touching === null ? null : touch}
                 onLoaded={() => undefined}
               />
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, mt: 1 }}>
@@ -145,10 +154,16 @@ export function WallboardRoom({
                 />
               </Box>
               <Typography role="status" variant="body2" sx={{ mt: 1 }}>
-                {wall.doubt ?? 'Corners lie on the outermost tiles. Drag them, or move them with the arrow keys.'}{' '}
-                {wall.grey === null ? 'No grey card is seen: colours will not be compared by number.' : ''}
+                {touching !== null
+                  ? `Touch step ${touching.length + 1} of ${steps} of the grey card, from dark to light.`
+                  : (wall.doubt ?? 'Corners lie on the outermost tiles. Drag them, or move them with the arrow keys.')}{' '}
+                {touching === null && wall.grey === null && 'No grey card is seen: colours will not be compared by number.'}
               </Typography>
-              {/* prettier-ignore */}
+              {card !== null && (
+                <Button size="small" onClick={() => setTouching(touching === null ? [] : null)}>
+                  {touching !== null ? 'Leave it' : wall.grey === null ? 'Touch the grey card' : 'Grey is elsewhere'}
+                </Button>
+              )}
             </Box>
             <ForAll said={said} kilns={kilns} bodies={names.bodies} onSay={onSay} />
           </Box>
