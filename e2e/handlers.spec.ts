@@ -87,6 +87,24 @@ test('a student is let to the chart and no further', async ({ page }) => {
     (await page.request.post(DEMO() + path, { data })).status();
   expect(await post('/api/act/store.save-body', { id: ID, input: {} })).toBe(403);
   expect(await post('/api/import/pictures', { files: ['x.jpg'] })).toBe(403);
+  expect(await post('/api/import/order', { firingId: ID })).toBe(403);
+  // A colour may be asked for by whoever sees the chart; a frame only of one's own.
+  expect(await status('/api/what?l=50&a=0&b=0&grey=no')).toBe(200);
+  expect(await status('/api/what?l=black&a=0&b=0&grey=no')).toBe(422);
+  expect(await status('/api/what?l=50&a=0&b=0&grey=no&firing=none')).toBe(422);
+  expect(await status(`/api/frame?piece=${ID}&sha=${'a'.repeat(64)}`)).toBe(404);
+  expect(await status('/api/frame?piece=x&sha=y')).toBe(422);
+  expect(await post('/api/act/wallboard.bring', { id: ID, input: {} })).toBe(403);
+  expect(await post('/api/act/frames.crop', { id: ID, input: {} })).toBe(403);
+});
+
+test('without a session nobody looks for a colour, frames a picture or asks for an opening’s order', async ({
+  request,
+}) => {
+  const status = async (path: string): Promise<number> => (await request.get(DEMO() + path)).status(); // prettier-ignore
+  expect(await status('/api/what?l=50&a=0&b=0&grey=no')).toBe(401);
+  expect(await status(`/api/frame?piece=${ID}&sha=${'a'.repeat(64)}`)).toBe(401);
+  expect((await request.post(`${DEMO()}/api/import/order`, { data: { firingId: ID } })).status()).toBe(401); // prettier-ignore
 });
 
 const act = (request: APIRequestContext, name: string, data: unknown) =>
