@@ -130,9 +130,7 @@ function row(name: string, pictures: number, one: Count): string {
     `${(100 * quantile(one.corners, 0.95)).toFixed(2)} %`,
     `${one.greyFound} of ${one.greys}${one.greyWrong > 0 ? `, ${one.greyWrong} wrong` : ''}`,
     `${percent(one.silent, one.zones)} of ${one.zones}`,
-    quantile(one.colours, 0.5).toFixed(1),
-    quantile(one.colours, 0.95).toFixed(1),
-    Math.max(...one.colours).toFixed(1),
+    ...[quantile(one.colours, 0.5), quantile(one.colours, 0.95), Math.max(...one.colours)].map((v) => (Number.isFinite(v) ? v.toFixed(1) : '–')), // prettier-ignore
   ];
   return `| ${cells.join(' | ')} |`;
 }
