@@ -6,6 +6,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
+import { DropFile } from '@/ui/DropFile';
 import Link from '@/ui/Link';
 import { useState } from 'react';
 import { v7 } from 'uuid';
@@ -97,42 +98,13 @@ export function ImportRoom() {
   }
   return (
     <Box>
-      <Box
-        component="label"
-        onDragOver={(event) => event.preventDefault()}
-        onDrop={(event) => {
-          event.preventDefault();
-          const dropped = event.dataTransfer.files[0];
-          if (dropped) void dryRun(dropped, {});
-        }}
-        sx={{
-          display: 'flex',
-          alignItems: 'center',
-          justifyContent: 'center',
-          border: '2px dashed',
-          borderColor: 'divider',
-          minHeight: 84,
-          p: 2,
-          mb: 2,
-          color: 'primary.main',
-          fontWeight: 650,
-          cursor: 'pointer',
-          '&:focus-within': { outline: '3px solid', outlineColor: 'primary.main' },
-        }}
-      >
-        {file ? `${file.name}: choose or drop another` : 'Choose or drop a CSV file'}
-        <input
-          type="file"
-          accept=".csv,.tsv,.txt,text/csv"
-          aria-label="Choose a CSV file"
-          style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            if (chosen) void dryRun(chosen, {});
-            event.target.value = '';
-          }}
-        />
-      </Box>
+      <DropFile
+        label={file ? `${file.name}: choose or drop another` : 'Choose or drop a CSV file'}
+        name="Choose a CSV file"
+        accept=".csv,.tsv,.txt,text/csv"
+        minHeight={84}
+        onFile={(chosen) => void dryRun(chosen, {})}
+      />
       {busy && (
         <Box role="status" sx={{ mb: 2 }}>
           <Typography>{progress?.doing ?? busy}</Typography>

@@ -7,6 +7,7 @@ import { useEffect, useState, type PointerEvent } from 'react';
 import { colourWord, labOfHex, labWords, type Lab } from '@/core/colour';
 import type { Spot } from '@/core/frame';
 import type { Card } from '@/core/sight';
+import { DropFile } from '@/ui/DropFile';
 import { ProblemNote } from '@/ui/Problem';
 import { spotColour } from '../spot';
 import { openPicture, type OpenPicture } from '../pixels';
@@ -70,28 +71,18 @@ export function WhatIs({ card, ...choices }: { card: Card | null } & Narrowed) {
       }}
     >
       <Box>
-        <Box
-          component="label"
-          onDragOver={(event) => event.preventDefault()}
-          onDrop={(event) => {
-            event.preventDefault();
-            void open(event.dataTransfer.files[0]);
-          }}
-          sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 1, minHeight: picture === null ? 180 : 56, border: '2px dashed', borderColor: 'divider', color: 'primary.main', fontWeight: 650, cursor: 'pointer', mb: 1, '&:focus-within': { outline: '3px solid' } }} // prettier-ignore
-        >
-          <AddAPhoto aria-hidden />{' '}
-          {picture === null ? 'Take or drop a picture' : 'Another picture'}
-          <input
-            type="file"
-            accept="image/*"
-            aria-label="Picture of what is to be found"
-            style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-            onChange={(event) => {
-              void open(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-        </Box>
+        <DropFile
+          label={
+            <>
+              <AddAPhoto aria-hidden />
+              {picture === null ? 'Take or drop a picture' : 'Another picture'}
+            </>
+          }
+          name="Picture of what is to be found"
+          accept="image/*"
+          minHeight={picture === null ? 180 : 56}
+          onFile={(file) => void open(file)}
+        />
         <ProblemNote>{problem}</ProblemNote>
         {picture !== null && (
           <Touched

@@ -13,6 +13,7 @@ import { count } from '@/core/units';
 import { send } from '@/platform/client';
 import { useProgress } from '@/platform/useProgress';
 import { useSend } from '@/platform/useSend';
+import { DropFile } from '@/ui/DropFile';
 import Link from '@/ui/Link';
 import { Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
@@ -97,28 +98,18 @@ export function WallboardRoom({
     );
   return (
     <Box>
-      <Box
-        component="label"
-        onDragOver={(event) => event.preventDefault()}
-        onDrop={(event) => {
-          event.preventDefault();
-          void wall.open(event.dataTransfer.files[0]);
-        }}
-        sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 1, minHeight: picture === null ? 180 : 52, border: '2px dashed', borderColor: 'divider', color: 'primary.main', fontWeight: 650, cursor: 'pointer', mb: 2, '&:focus-within': { outline: '3px solid' } }} // prettier-ignore
-      >
-        <AddAPhoto aria-hidden />
-        {picture === null ? 'Take or drop a picture of the board' : 'Another picture'}
-        <input
-          type="file"
-          accept="image/*"
-          aria-label="Picture of the board"
-          style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-          onChange={(event) => {
-            void wall.open(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </Box>
+      <DropFile
+        label={
+          <>
+            <AddAPhoto aria-hidden />
+            {picture === null ? 'Take or drop a picture of the board' : 'Another picture'}
+          </>
+        }
+        name="Picture of the board"
+        accept="image/*"
+        minHeight={picture === null ? 180 : 52}
+        onFile={(next) => void wall.open(next)}
+      />
       <ProblemNote>{wall.problem ?? problem}</ProblemNote>
       {wall.looking && <LinearProgress aria-label="Looking for the board" />}
       {picture !== null && grid !== null && (
