@@ -27,6 +27,9 @@ function looker(): Worker {
       asked.delete(data.id);
     };
     worker.onerror = () => {
+      // It is gone: the next question has another.
+      worker?.terminate();
+      worker = null;
       for (const answer of asked.values()) answer(NOTHING);
       asked.clear();
     };
