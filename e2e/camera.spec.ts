@@ -77,6 +77,13 @@ test('shot now, said later: the tray keeps what is taken, and it is laid by touc
   await page.getByRole('button', { name: 'Undo' }).tap();
   await expect(page.getByRole('button', { name: 'Tray 2' })).toBeVisible();
   await waits(page, 1);
+  // Framed where it was taken: the frame waits beside its picture, and both go out.
+  await plan.getByRole('button', { name: code }).tap();
+  await page.getByRole('button', { name: 'Frame it' }).tap();
+  await expect(page.getByRole('button', { name: 'That is it' })).toBeEnabled({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'That is it' }).tap();
+  await expect(page.getByText('Framed; it is measured when it is sent.')).toBeVisible();
+  await waits(page, 2);
   await page.context().setOffline(false);
   await expect(page.getByText(/all of it is on the studio’s server/)).toBeVisible();
 });

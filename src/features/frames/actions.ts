@@ -12,14 +12,14 @@ import {
   saidUnframed,
   sayGreyCard,
 } from '@/data/frames';
-import { findPhoto } from '@/data/photos';
+import { findPhoto, samePhoto } from '@/data/photos';
 import { holdPieces, listPieces } from '@/data/pieces';
 import type { z } from 'zod';
 import type { Database, Transaction } from '@/data/database';
 import type { Person } from '@/data/people';
 import { choosePicture, chosenPicture, picturesOfCells } from '@/data/zone-pictures';
 import { pictureFile, pictureStore } from '@/platform/objects';
-import { operation } from '@/platform/operation';
+import { operation, type Act } from '@/platform/operation';
 import { rasterOf } from '@/platform/raster';
 import { found, refuse } from '@/platform/refusal';
 import { mayTouchPiece, permit } from '../people';
@@ -97,13 +97,30 @@ export const setFrames = operation({
   contract: contracts.setFrames,
   permit: permit('write of own pieces'),
   prepare: lookedAt,
-  run: async ({ trx, person, now }, asked, looked) => {
-    await holdPieces(trx, [looked.photo.pieceId]);
-    const before = await keep(trx, asked, looked, person.id, now);
-    await refreshCells(trx, pairsWith([looked]));
-    const { frames, byGrey, why } = looked.result;
-    const zones = frames.reduce((sum, { colours }) => sum + colours.length, 0);
-    return { zones, byGrey, why, before };
+  run: framed,
+});
+
+async function framed({ trx, person, now }: Act, asked: Asked, looked: Looked) {
+  await holdPieces(trx, [looked.photo.pieceId]);
+  const before = await keep(trx, asked, looked, person.id, now);
+  await refreshCells(trx, pairsWith([looked]));
+  const { frames, byGrey, why } = looked.result;
+  const zones = frames.reduce((sum, { colours }) => sum + colours.length, 0);
+  return { zones, byGrey, why, before };
+}
+
+export const setFramesOf = operation({
+  contract: contracts.setFramesOf,
+  permit: permit('write of own pieces'),
+  prepare: async (on, { pieceId, firingId, sha, frames, grey, nothing }) => {
+    const photo = await samePhoto(on.db, { sha, pieceId, firingId });
+    if (photo === null || photo.binned) throw refuse('This picture is not on record: it was taken back, or put away. Its frame goes with it.'); // prettier-ignore
+    const asked = { photoId: photo.id, frames, grey, nothing };
+    return { asked, looked: await lookedAt(on, asked) };
+  },
+  run: async (act, _, { asked, looked }) => {
+    const { zones, byGrey, why } = await framed(act, asked, looked);
+    return { zones, byGrey, why };
   },
 });
 

@@ -23,6 +23,15 @@ export const setFramesSchema = z.object({
   nothing: z.boolean().default(false),
 });
 
+export const setOfSchema = setFramesSchema.omit({ photoId: true }).extend({
+  pieceId: z.uuid(),
+  firingId: z.uuid().nullable(),
+  /** The act that sends it: by that the device knows which of its pictures are framed. */
+  act: z.uuid(),
+  /** Of the file as it is sent. */
+  sha: z.string().regex(/^[0-9a-f]{64}$/),
+});
+
 export const MOST_PICTURES = 24;
 export const setManySchema = z.object({
   pictures: z
@@ -41,6 +50,9 @@ const putFrames = contract('frames.set', setFramesSchema, answers<Measured & { b
 
 /** Says where the faces of a piece lie in a picture; taken back by what was said before. */
 export const setFrames = undoneBy(putFrames, putFrames, (_, { before }) => before);
+
+/** The same of a picture that waits on a device: named by what it is of, and sent after it. */
+export const setFramesOf = contract('frames.set-of', setOfSchema, answers<Measured>());
 
 const putMany = contract('frames.set-many', setManySchema, answers<{ framed: number; measured: number; before: { pictures: Before[] } }>()); // prettier-ignore
 

@@ -107,6 +107,20 @@ test('a frame set anew replaces the old, which stays on record; taken away, the 
   expect(await colours()).toEqual([]);
 });
 
+test('a frame that waited on a device finds its picture by what it is of; without it nothing is framed', async () => {
+  const { sha } = await studio.db('photo').where({ id: photoId }).first('sha');
+  const input = { act: photoId, pieceId: piece.ids[0]!, firingId: piece.firingId, sha, frames: [{ face: 1, shape: shape(), guessed: true }], grey: grey() }; // prettier-ignore
+  expect(await studio.must('frames.set-of', input)).toEqual({ zones: 2, byGrey: true, why: null });
+  expect(await framesOf(studio.db, [photoId])).toHaveLength(1);
+  const gone = await studio.act('frames.set-of', { ...input, sha: 'f'.repeat(64) });
+  expect(!gone.ok && gone.problem.message).toMatch(/not on record.*frame goes with it/);
+  const others = await studio.act('frames.set-of', input, studio.student);
+  expect(others.ok).toBe(false);
+  await studio.must('media.bin-picture', { photoId, binned: true });
+  expect((await studio.act('frames.set-of', input)).ok).toBe(false);
+  await studio.must('media.bin-picture', { photoId, binned: false });
+});
+
 test('what cannot be a frame, is no grey card, or is another’s, is refused in words', async () => {
   const [a, b, c, d] = shape().corners;
   const of = (corners: unknown[], face = 1) => ({ face, shape: { kind: 'corners', corners }, guessed: false }); // prettier-ignore

@@ -1,3 +1,4 @@
+import { fireEvent, waitFor } from '@testing-library/react';
 import { person, press, screen, server, show } from '../../../test-support/dom';
 import { lookerSees, picturesAre } from '../../../test-support/looker';
 
@@ -5,6 +6,7 @@ lookerSees(() => ({}));
 picturesAre({ width: 4, height: 3 });
 
 const { FrameHere } = await import('./components/FrameHere');
+const { FrameWaiting } = await import('./components/FrameWaiting');
 const { CellColour, sharesWords } = await import('./components/CellColour');
 
 const ID = '0192c7cd-5baa-71a4-a619-90db87e81001';
@@ -50,4 +52,37 @@ test('a cell is said in the terms of repeats, of one firing or of several; of on
   const [inOne, inMany] = [text({}), text({ firings: 4 })];
   expect(inOne).toMatch(/3 pieces measured, two of them 2\.5 ΔE₀₀ apart/);
   expect(inOne).not.toBe(inMany);
+});
+
+test('a picture on this device is framed there; one that cannot be shown is said, and what was said is not asked again', async () => {
+  let shows = false;
+  /** Stands in for a picture that is loaded. */
+  class Loaded {
+    onload = () => {};
+    onerror = () => {};
+    naturalWidth = 400;
+    naturalHeight = 300;
+    set src(_: string) {
+      queueMicrotask(() => (shows ? this.onload() : this.onerror()));
+    }
+  }
+  Object.assign(globalThis, { Image: Loaded });
+  const accepted: object[] = [];
+  const hand = person();
+  const waiting = (framed: boolean) => <FrameWaiting url="blob:here" code="K3RV1" faces={[{ no: 1, label: 'bare', zones: [] }]} card={null} framed={framed} onFrame={(one) => accepted.push(one)} />; // prettier-ignore
+  const { rerender } = show(waiting(false));
+  await press(hand, 'Frame it');
+  await screen.findByText(/cannot be shown here: it is framed once it is sent/);
+  shows = true;
+  await press(hand, 'Frame it');
+  const picture = await screen.findByAltText('Picture of K3RV1', {}, { timeout: 10_000 });
+  expect(picture.getAttribute('src')).toBe('blob:here');
+  fireEvent.load(picture);
+  await waitFor(() => expect(screen.getByRole<HTMLButtonElement>('button', { name: 'That is it' }).disabled).toBe(false)); // prettier-ignore
+  await press(hand, 'That is it');
+  expect(accepted).toMatchObject([
+    { frames: [{ face: 1, shape: { kind: 'corners' } }], grey: null },
+  ]);
+  rerender(waiting(true));
+  expect(screen.getByText('Framed; it is measured when it is sent.')).toBeTruthy();
 });

@@ -6,6 +6,7 @@ import { may } from '../people';
 import type { Made } from './useOthers';
 import { listPlacements } from '@/data/placements';
 import { colourTexts, listObservations, openingMark } from '@/data/observations';
+import { greyCard } from '@/data/frames';
 import { listPhotos } from '@/data/photos';
 import { loadPieces } from '@/data/pieces';
 import { usualWords, type Place } from '@/core/looks';
@@ -43,6 +44,7 @@ export async function openingRoom(
   mark: string;
   /** Words for colours that the studio uses most. */
   words: string[];
+  card: number[] | null;
 }> {
   // Before anything is read: what comes in meanwhile may be in it, and does no harm twice.
   const madeAt = Date.now();
@@ -51,7 +53,8 @@ export async function openingRoom(
   const place = since > AT_THE_KILN ? 'desk' : 'kiln';
   const placements = await listPlacements(src, { firingId: firing.id });
   const ids = placements.map((one) => one.pieceId);
-  if (ids.length === 0) return { pieces: [], coatings: [], place, madeAt, mark, words: [] };
+  const card = await greyCard(src);
+  if (ids.length === 0) return { pieces: [], coatings: [], place, madeAt, mark, words: [], card };
   const [pieces, bodies, coatings] = await Promise.all([
     loadPieces(src, { ids }),
     listBodies(src),
@@ -142,6 +145,7 @@ export async function openingRoom(
     madeAt,
     mark,
     words: usualWords(colourWords, CHIPS),
+    card,
   };
 }
 

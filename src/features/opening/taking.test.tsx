@@ -1,4 +1,5 @@
 import '../../../test-support/on-device';
+import { webcrypto } from 'node:crypto';
 import { jest } from '@jest/globals';
 import { waitFor } from '@testing-library/react';
 import { person, press, screen, server, show } from '../../../test-support/dom';
@@ -9,6 +10,7 @@ const { useLoad } = await import('./useLoad');
 const { useOpeningTray } = await import('./useOpeningTray');
 const { byLabel, useTaking } = await import('./useTaking');
 const { useLaying } = await import('./useLaying');
+const { canFrameHere } = await import('./useLoad');
 
 const ID = '0192c7cd-5baa-71a4-a619-90db87e9';
 const FIRING = `${ID}0000`;
@@ -20,6 +22,11 @@ const trying = { words: null, trying: (work: () => Promise<void>) => work().then
 
 const sound = { file: new File(['o'], 'a.webm', { type: 'audio/webm' }), lengthS: 3, startedAt: Date.UTC(2026, 4, 3) }; // prettier-ignore
 const picture = new File(['x'], 'p.jpg', { type: 'image/jpeg' });
+
+/** What the stand-in for a browser's memory gives back is no file any more. */
+const fileIs = (files: object, text: string) => jest.spyOn(files as { get: () => Promise<unknown> }, 'get').mockResolvedValue({ blob: { arrayBuffer: async () => new TextEncoder().encode(text).buffer } }); // prettier-ignore
+/** As the dialog answers it. */
+const ACCEPTED = { frames: [{ face: 1, guessed: true, shape: { kind: 'corners' as const, corners: [[0.2, 0.8], [0.6, 0.8], [0.6, 0.2], [0.2, 0.2]].map(([x, y]) => ({ x: x!, y: y! })) as never } }], grey: null }; // prettier-ignore
 
 function Room({ at, me }: { at: 'tray' | 'piece' | 'finish'; me: string }) {
   const load = useLoad(FIRING, MADE, { id: me, name: 'Iben' });
@@ -37,6 +44,22 @@ function Room({ at, me }: { at: 'tray' | 'piece' | 'finish'; me: string }) {
       {/* prettier-ignore */}
       <button onClick={() => void taking.speak(sound)}>Speak</button>
       <button onClick={() => void taking.pictures([picture])}>Shoot</button>
+      <button
+        onClick={() => {
+          fileIs(load.sender!.store.files, 'x');
+          void load.frame(PIECES[0]!, load.items[0]!.id, ACCEPTED);
+        }}
+      >
+        Frame
+      </button>
+      <p>
+        {[...load.framed].map((id) =>
+          id === load.items[0]!.id ? 'its picture is framed' : 'another',
+        )}
+      </p>
+      <pre>
+        {JSON.stringify(load.items.find(({ name }) => name === 'frames.set-of')?.input ?? null)}
+      </pre>
       <button onClick={() => tray.choose(tray.items[0]!.id)}>Choose</button>
       <button onClick={() => laying.drop(tray.items[0]!.id, PIECES[1]!.id)}>Drop on FNY3R</button>
       <button onClick={() => laying.drop(tray.items[0]!.id, 'elsewhere')}>Drop elsewhere</button>
@@ -118,4 +141,19 @@ test('a label names a piece of the load, and nothing else', () => {
   expect(byLabel(PIECES, 'https://jiten.local/pieces/FNY3R')?.code).toBe('FNY3R');
   expect(byLabel(PIECES, 'https://jiten.local/pieces/K3RVT')).toBeUndefined();
   expect(byLabel(PIECES, 'https://jiten.local/store/buckets/x')).toBeUndefined();
+});
+
+test('a picture that waits is framed beside it: the frame names it by its content, and goes out after it', async () => {
+  Object.defineProperty(globalThis, 'crypto', { value: webcrypto, configurable: true });
+  expect(canFrameHere()).toBe(true);
+  const hand = room('piece');
+  await screen.findByText('of A7CFK; tray:');
+  await press(hand, 'Shoot');
+  await waitFor(() => expect(lines()).toHaveLength(1));
+  await press(hand, 'Frame');
+  await screen.findByText('its picture is framed');
+  expect(lines()).toEqual(['media.add-picture: Picture of A7CFK', 'frames.set-of: Frame of A7CFK']);
+  const input = JSON.parse(document.querySelector('pre')!.textContent) as object;
+  // SHA-256 of "x".
+  expect(input).toMatchObject({ pieceId: PIECES[0]!.id, firingId: FIRING, sha: '2d711642b726b04401627ca9fbac32f5c8530fb1903cc4db02258717921a4881', nothing: false, frames: [{ face: 1, guessed: true }] }); // prettier-ignore
 });

@@ -6,6 +6,8 @@ import { useItemsAbout, useSender } from '@/platform/sender/host';
 import type { Item } from '@/platform/sender/store';
 import { keeping } from '@/platform/useSend';
 import { move } from '../firings/contracts';
+import type { Accepted } from '../frames';
+import { setFramesOf } from '../frames/contracts';
 import { addPicture } from '../media/contracts';
 import * as contracts from './contracts';
 import { aboutOpening, type RecordInput } from './contracts';
@@ -13,6 +15,13 @@ import { withItems } from './fold';
 import type { RoomPiece, Writer } from './room';
 
 const NONE: readonly Item[] = [];
+
+/** By its content, as the studio calls it; only where the address is a safe one a browser reckons it. */
+const shaOf = async (file: Blob): Promise<string> => {
+  const hash = await crypto.subtle.digest('SHA-256', await file.arrayBuffer());
+  return [...new Uint8Array(hash)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+};
+export const canFrameHere = (): boolean => typeof crypto !== 'undefined' && crypto.subtle !== undefined; // prettier-ignore
 
 /** A load as this device knows it, and how more is said of it: kept here first, sent when the server can be reached. */
 export function useLoad(
@@ -73,6 +82,19 @@ export function useLoad(
         about,
         file,
       });
+    },
+    /** Pictures that wait here with their frames, by the acts that send them. */
+    framed: new Set(
+      of('waiting', 'sending')
+        .filter(({ name }) => name === setFramesOf.name)
+        .map(({ input }) => (input as { act: string }).act),
+    ),
+    /** Says where a piece lies in a picture that waits here; sent after it. */
+    frame: async (piece: RoomPiece, picture: string, accepted: Accepted): Promise<void> => {
+      const file = await sender?.store.files.get(picture);
+      if (file === undefined) return;
+      const input = { act: picture, pieceId: piece.id, firingId, sha: await shaOf(file.blob), ...accepted, nothing: accepted.frames.length === 0 }; // prettier-ignore
+      await sender?.add({ id: v7(), name: setFramesOf.name, input, label: `Frame of ${piece.code}`, about }); // prettier-ignore
     },
   };
 }

@@ -30,6 +30,7 @@ export function FrameDialog({
   faces,
   card,
   code,
+  src,
   start,
   onAccept,
   onClose,
@@ -38,6 +39,8 @@ export function FrameDialog({
   faces: readonly FaceZones[];
   card: Card | null;
   code: string;
+  /** Where it is to be had, of one that is on this device only. */
+  src?: string;
   /** Found already, or moved before. */
   start?: { frames: Frames; grey: Spot[] | null; moved: boolean };
   /** Takes what is accepted instead of it being kept at once. */
@@ -85,7 +88,7 @@ export function FrameDialog({
       <DialogTitle id="frame-title">Where {code} is in the picture</DialogTitle>
       <DialogContent>
         <FrameDrawing
-          src={pictureUrl(photo.sha, 'large')}
+          src={src ?? pictureUrl(photo.sha, 'large')}
           alt={`Picture of ${code}`}
           aspect={photo.height / photo.width}
           frames={frames.map((one) => {

@@ -47,6 +47,7 @@ export function OpeningRoom(props: {
   mark: string;
   coatings: PaintChoice[];
   words: string[];
+  card: readonly number[] | null;
   refires: Refires;
   cones: Witness[];
   target: string | null;
@@ -299,6 +300,9 @@ export function OpeningRoom(props: {
                 chosen={hand.chosen}
                 onChosen={hand.setChosen}
                 onPicture={(files) => void taking.pictures(files)}
+                card={props.card}
+                framed={shots[0] !== undefined && load.framed.has(shots[0].key)}
+                onFrame={(picture, accepted) => void load.frame(piece, picture, accepted)}
                 onTakeOut={
                   looksAt(piece, null).length > 0 ? null : () => void takeOut(piece.joined)
                 }

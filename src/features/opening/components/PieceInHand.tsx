@@ -24,14 +24,14 @@ import { LooksHere } from './LooksHere';
 import type { Place } from '@/core/looks';
 import type { PaintChoice } from '../queries';
 import { LotPicker } from './LotPicker';
-import { FrameHere, measuredWords, useFrames } from '../../frames';
+import { facesToFrame, FrameHere, FrameWaiting, measuredWords, useFrames, type Accepted } from '../../frames'; // prettier-ignore
 import { PictureTaker } from '../../media';
 import type { Refires } from './RefireRisk';
 import { SeenFields } from './SeenFields';
 import { WherePad } from './WherePad';
 import { ZonePick } from './ZonePick';
 import type { SeenInput } from '../contracts';
-import type { Shot } from '../useLoad';
+import { canFrameHere, type Shot } from '../useLoad';
 
 export type InHand = {
   firingId: string;
@@ -55,6 +55,10 @@ export type InHand = {
   chosen: ReadonlySet<string>;
   onChosen: (chosen: ReadonlySet<string>) => void;
   onPicture: (files: readonly File[]) => void;
+  /** The studio’s grey card; where a frame of its newest picture waits with it; and saying one. */
+  card: readonly number[] | null;
+  framed: boolean;
+  onFrame: (picture: string, accepted: Accepted) => void;
   onSave: (next: boolean) => void;
   /** Takes a piece out again that was put in by mistake; null where it is written up. */
   onTakeOut: (() => void) | null;
@@ -181,6 +185,17 @@ export function PieceInHand(props: InHand) {
             pieceId={piece.id}
             sha={props.shots[0].sha}
             onDone={framed.again}
+          />
+        )}
+        {shot !== undefined && 'url' in shot && piece.keyKnown !== 'lost' && canFrameHere() && (
+          <FrameWaiting
+            key={shot.key}
+            url={shot.url}
+            code={piece.code}
+            faces={facesToFrame(piece.faces, piece.layers, 99)}
+            card={props.card}
+            framed={props.framed}
+            onFrame={(accepted) => props.onFrame(shot.key, accepted)}
           />
         )}
         <ZonePick

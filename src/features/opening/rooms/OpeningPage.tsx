@@ -76,6 +76,7 @@ export async function OpeningPage({
         mark={room.mark}
         coatings={room.coatings}
         words={room.words}
+        card={room.card}
         refires={refires}
         cones={keeps ? (witnesses.get(id) ?? []) : []}
         target={firing.targetCone}
