@@ -69,5 +69,11 @@ export const AFTER: readonly AskedOf[] = [
   { q: 'import', by: 'iben', first: /^do Bring in past tests/ },
   { q: 'dunting', by: 'iben', first: /^cell .*dunting/ },
   { q: 'mottled blue', by: 'iben', first: /^cell .*blue.*mottling/ },
+  {
+    q: 'a gloss black on a dark body that does not run',
+    by: 'noor',
+    first: /^cell Pitch (Peat|Gantry)/,
+  },
+  { q: 'dark blue gloss', by: 'iben', first: /^cell Slack Tide .*dark blue/ },
   { q: 'pitch by itself on gantry', by: 'iben', first: /^cell Pitch Gantry/ },
 ];

@@ -6,7 +6,8 @@ import type { Atmosphere } from '@/core/signs';
 import type { Row, Source } from './database';
 
 export type CellAsked = {
-  bodyIds: readonly string[];
+  /** Null: on any. */
+  bodyIds: readonly string[] | null;
   /** Slugs that lie in the stack. */
   coatings: readonly string[];
   /** The first lies on the second, and nothing else. */
@@ -65,7 +66,7 @@ export async function findCells(src: Source, asked: CellAsked): Promise<CellFoun
           WHERE sighting.cell_id = cell.id AND colour IS NOT NULL) as colours`,
       ),
     );
-  if (asked.bodyIds.length > 0) query.whereIn('cell.body_id', asked.bodyIds);
+  if (asked.bodyIds !== null) query.whereIn('cell.body_id', asked.bodyIds);
   if (asked.over)
     query.where({ over_slug: asked.coatings[0], base_slug: asked.coatings[1], depth: 2 });
   else

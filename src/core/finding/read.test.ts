@@ -34,6 +34,13 @@ test.each([
   ['cone 5½ reduction', ['cone:5.5', 'atmosphere:reduction']],
   ['yard clear on eider', ['coating:yard-clear', 'body:eider']],
   ['a clear on eider', ['opacity:transparent', 'body:eider']],
+  [
+    'a satin black at cone 6 on a dark body that does not run',
+    ['surface:satin', 'colour:black', 'cone:6', 'ground:dark', 'no sign:running'],
+  ],
+  ['blue on porcelain clay', ['colour:blue', 'ground:porcelain']],
+  ['dark blue', ['colour:dark blue']],
+  ['pale green matt on light clay', ['colour:pale green', 'surface:matt', 'ground:light']],
   ['celadon', ['colour:celadon']],
   ['tenmoku', ['colour:tenmoku']],
   // A name goes before a colour.

@@ -2,6 +2,7 @@
 import { parseCone } from '../cones';
 import { OPACITIES, SIGNS, SURFACES } from '../signs';
 import { plainColours } from '../standing';
+import { GROUNDS } from '../studio';
 
 export type NamedKind = 'body' | 'coating' | 'kiln' | 'person';
 /** Something of the studio that has a name, and the key it is looked up by. */
@@ -10,7 +11,10 @@ export type Named = { kind: NamedKind; key: string; name: string };
 export type Filter =
   | { is: NamedKind; key: string }
   | { is: 'sign'; key: string; without: boolean }
-  | { is: 'surface' | 'opacity' | 'colour' | 'cone' | 'atmosphere' | 'waiting'; key: string };
+  | {
+      is: 'surface' | 'opacity' | 'colour' | 'cone' | 'atmosphere' | 'ground' | 'waiting';
+      key: string;
+    };
 
 /** One thing that was understood, with the words it was said in. */
 export type Chip = { filter: Filter; words: string; name: string };
@@ -60,8 +64,11 @@ const SIGN_WORDS: Record<string, string> = {
   crackle: 'crazing',
   underfired: 'dry',
 };
+/** What a body is called by those who do not name it. */
+const BODY_WORDS = ['body', 'bodies', 'clay', 'clays', 'clay body', 'ground'];
 /** Words that only join others. */
-const JOINS = new Set(['on', 'in', 'at', 'with', 'and', 'the', 'a', 'of', 'by', 'that', 'is', 'its', 'itself', 'alone', 'when']); // prettier-ignore
+const JOINS = new Set(['on', 'in', 'at', 'with', 'and', 'the', 'a', 'of', 'by', 'that', 'is', 'its', 'itself', 'alone', 'when', 'does', 'do']); // prettier-ignore
+const SHADES = new Set(['dark', 'light', 'pale', 'deep']);
 const WITHOUT = new Set(['no', 'not', 'without', 'never', 'less']);
 
 const plain = (text: string): string =>
@@ -116,6 +123,8 @@ function vocabulary(names: readonly Named[]): Map<string, { filter: Filter; name
     add(word, { is: 'sign', key: id, without: false }, SIGNS.find((one) => one.id === id)!.name.toLowerCase()); // prettier-ignore
   for (const one of SURFACES) add(one, { is: 'surface', key: one }, one);
   for (const one of OPACITIES) add(one, { is: 'opacity', key: one }, one);
+  for (const ground of GROUNDS)
+    for (const one of BODY_WORDS) add(`${ground} ${one}`, { is: 'ground', key: ground }, `${ground} body`); // prettier-ignore
   for (const [word, filter] of Object.entries(SYNONYMS)) add(word, filter, filter.key);
   return found;
 }
@@ -174,6 +183,13 @@ export function readAsked(text: string, names: readonly Named[]): Asked {
     const joined = known.get(token + (tokens[i + 1] ?? ''));
     if (joined !== undefined && tokens[i + 1] !== undefined) {
       take(joined.filter, `${token} ${tokens[i + 1]}`, joined.name);
+      i += 2;
+      continue;
+    }
+    // "dark blue" is one colour.
+    const next = tokens[i + 1] ?? '';
+    if (SHADES.has(token) && plainColours(next).length > 0) {
+      take({ is: 'colour', key: `${token} ${next}` }, `${token} ${next}`, `${token} ${next}`);
       i += 2;
       continue;
     }

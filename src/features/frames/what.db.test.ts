@@ -89,4 +89,10 @@ test('the search in words goes by what was measured, not by what it was called',
   const of = async (text: string) => (await search(studio.db, studio.technician, text)).found.filter(({ kind }) => kind === 'cell').map(({ title }) => title); // prettier-ignore
   expect(await of('blue satin')).toEqual(['Tarn']);
   expect(await of('green satin')).toEqual(['Pitch']);
+  // A body may be told by its ground.
+  await studio.db('body').where({ id: studio.body }).update({ ground: 'dark' });
+  expect(await of('blue satin on a dark body')).toEqual(['Tarn']);
+  expect(await of('blue satin on dark clay that does not craze')).toEqual(['Tarn']);
+  const { hint } = await search(studio.db, studio.technician, 'blue satin on a porcelain body');
+  expect(hint).toBe('Nothing shows all of it. Without “porcelain body”:');
 });

@@ -41,7 +41,18 @@ export async function cellsFor(
   const signs = asked.chips.flatMap(({ filter }) => (filter.is === 'sign' ? [filter] : []));
   const colours = keys('colour');
   const coatings = keys('coating');
-  const bodyIds = keys('body').flatMap((slug) => bodies.find((one) => one.slug === slug)?.id ?? []);
+  const named = keys('body');
+  const grounds = keys('ground');
+  const bodyIds =
+    named.length + grounds.length === 0
+      ? null
+      : bodies
+          .filter(
+            ({ slug, ground }) =>
+              (named.length === 0 || named.includes(slug)) &&
+              (grounds.length === 0 || grounds.includes(ground)),
+          ) // prettier-ignore
+          .map(({ id }) => id);
   const wanted = signs.filter(({ without }) => !without).map(({ key }) => key);
   const cells = await findCells(src, {
     bodyIds,
