@@ -69,11 +69,12 @@ export const AFTER: readonly AskedOf[] = [
   { q: 'import', by: 'iben', first: /^do Bring in past tests/ },
   { q: 'dunting', by: 'iben', first: /^cell .*dunting/ },
   { q: 'mottled blue', by: 'iben', first: /^cell .*blue.*mottling/ },
-  {
-    q: 'a gloss black on a dark body that does not run',
-    by: 'noor',
-    first: /^cell Pitch (Peat|Gantry)/,
-  },
-  { q: 'dark blue gloss', by: 'iben', first: /^cell Slack Tide .*dark blue/ },
   { q: 'pitch by itself on gantry', by: 'iben', first: /^cell Pitch Gantry/ },
+];
+
+/** Written with what the search learned since: bodies by their ground, shades of a colour. */
+export const SINCE: readonly AskedOf[] = [
+  { q: 'a gloss black on a dark body that does not run', by: 'noor', first: /^cell Pitch (Peat|Gantry)/ }, // prettier-ignore
+  { q: 'dark blue gloss', by: 'iben', first: /^cell Slack Tide .*dark blue/ },
+  { q: 'white on dark clay at cone 6', by: 'noor', first: /^cell .*Peat.*cone 6.*white/ },
 ];

@@ -3,7 +3,7 @@ import type { Database } from '../src/data/database';
 import { listPeople } from '../src/data/people';
 import { search } from '../src/features/shell/server';
 import { emptyDatabase } from '../test-support/studio';
-import { AFTER, BEFORE, type AskedOf } from './asked';
+import { AFTER, BEFORE, SINCE, type AskedOf } from './asked';
 import { loadDemo } from './load';
 
 let db: Database;
@@ -40,6 +40,10 @@ test('of what was written after, unseen, all but two', async () => {
   expect(AFTER).toHaveLength(30);
   // Nothing on Drift is matt, and nothing in the demo has dunted: neither can come first.
   expect(await misses(AFTER)).toEqual(['matte on drift', 'dunting']);
+});
+
+test('bodies by their ground, and shades of a colour', async () => {
+  expect(await misses(SINCE)).toEqual([]);
 });
 
 test('what nobody has seen is said, what is left out to find anything too, and each thing understood is a chip', async () => {
