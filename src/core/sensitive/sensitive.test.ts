@@ -55,7 +55,10 @@ test.each([
 });
 
 test('shares with their interval, and the strongest beside the next', () => {
-  expect(shareWords('colour', share(0.044, 0, 0.123))).toBe('colour 4 % (0 to 12)');
+  expect(shareWords('colour', share(0.044, 0, 0.123))).toBe('colour 4 % (0 to 13)');
+  // Nothing is surely nothing.
+  expect(shareWords('colour', share(0, 0, 0))).toBe('colour 0 % (0 to 1)');
+  expect(shareWords('colour', share(1, 0.996, 1))).toBe('colour 100 % (99 to 100)');
   const row = (factor: string, colour: Share | null) => ({ factor, asks: '', colour, surface: null, movement: null }); // prettier-ignore
   const told = (a: Share, b: Share | null) => comparedWords([row('body', b), row('thickness', a), row('firing', share(1, 1, 1, 99))], 'colour'); // prettier-ignore
   expect(told(share(0.7, 0.5, 0.8, 8), share(0.1, 0, 0.2, 4))).toBe('In colour two levels of thickness lie twice as far apart as two of body.'); // prettier-ignore

@@ -58,9 +58,9 @@ export function mindsWords({ share, interval }: Share): string {
   return share < 0.2 ? 'seems to mind little' : 'seems to mind';
 }
 
-/** "colour 4 % (0 to 12)". */
+/** "colour 4 % (0 to 13)": the bounds rounded away from one another, so that none is said as nothing. */
 export const shareWords = (response: Response, { share, interval }: Share): string =>
-  `${response} ${(100 * share).toFixed(0)} % (${(100 * interval.low).toFixed(0)} to ${(100 * interval.high).toFixed(0)})`;
+  `${response} ${(100 * share).toFixed(0)} % (${Math.floor(100 * interval.low)} to ${Math.min(100, Math.ceil(100 * interval.high + 1e-9))})`;
 
 /** "two levels of thickness lie twice as far apart as two of body": the strongest beside the next, where both are known. */
 export function comparedWords(list: readonly Sensitivity[], response: Response): string | null {
