@@ -180,3 +180,16 @@ export async function holdVersion(
   const row = await src('coating_version').where({ id }).forUpdate().first();
   return row === undefined ? null : { coatingId: row.coating_id, no: row.no };
 }
+
+/** Of some coatings those that lie on no piece outside the bin. */
+export async function onNoPiece(src: Source, ids: readonly string[]): Promise<string[]> {
+  const used: string[] = await src('layer')
+    .join('piece', 'piece.id', 'layer.piece_id')
+    .join('coating_version', 'coating_version.id', 'layer.coating_version_id')
+    .whereIn('coating_version.coating_id', ids)
+    .whereNull('layer.superseded_at')
+    .whereNull('piece.binned_at')
+    .distinct()
+    .pluck('coating_version.coating_id');
+  return ids.filter((id) => !used.includes(id));
+}

@@ -3,16 +3,19 @@ import { count } from '@/core/units';
 import { placeOf, tileOf } from '@/core/wallboard';
 import { boardOfPieces } from '@/data/cell-pieces';
 import { refreshCells } from '@/data/cells';
-import { listCoatings } from '@/data/coatings';
+import { listCoatings, onNoPiece } from '@/data/coatings';
+import type { Source } from '@/data/database';
+import { setArchived } from '@/data/entries';
 import { greyCard } from '@/data/frames';
 import { keepPicture, pictureFile, pictureStore } from '@/platform/objects';
 import { operation } from '@/platform/operation';
 import { telling } from '@/platform/progress';
 import { rasterOf } from '@/platform/raster';
 import { found, refuse } from '@/platform/refusal';
-import { planRows, writeImport } from '../exchange/server';
+import { planRows, writeImport, type ImportRow } from '../exchange/server';
 import { keepFor, measured } from '../frames/server';
 import { permit } from '../people';
+import { piecesOperations } from '../pieces/server';
 import * as contracts from './contracts';
 import { framesOn, rowsOf, zonesOn } from './rows';
 
@@ -21,6 +24,20 @@ const everyNew = (
   namings: readonly { name: string; id: string | null }[],
 ): Record<string, string> =>
   Object.fromEntries(namings.flatMap(({ name, id }) => (id === null ? [[name, 'new']] : [])));
+
+const inUse = async (src: Source) => (await listCoatings(src)).filter(({ archived }) => !archived);
+
+/** Coatings of these rows that were not in use before: made for them, or put away once and in use again. */
+async function givenBack(
+  trx: Source,
+  rows: readonly ImportRow[],
+  before: ReadonlySet<string>,
+): Promise<string[]> {
+  const named = new Set(rows.flatMap(({ coats }) => coats.map(({ coating }) => coating.toLowerCase()))); // prettier-ignore
+  const fresh = (await listCoatings(trx)).filter(({ id, name }) => !before.has(id) && named.has(name.toLowerCase())); // prettier-ignore
+  for (const { id, archived } of fresh) if (archived) await setArchived(trx, 'coating', id, null);
+  return fresh.map(({ id }) => id);
+}
 
 export const bringBoard = operation({
   contract: contracts.bringBoard,
@@ -46,6 +63,7 @@ export const bringBoard = operation({
       const asked = await planRows(trx, rows, { bodies: {}, coatings: {}, kilns: {} });
       const planned = await planRows(trx, rows, { bodies: everyNew(asked.bodies), coatings: everyNew(asked.coatings), kilns: {} }); // prettier-ignore
       const options = { kilnForRest: input.kilnId ?? 'new', method: input.method, conesShown: input.conesShown }; // prettier-ignore
+      const there = new Set((await inUse(trx)).map(({ id }) => id));
       const { made, pieces } = await writeImport(trx, planned, options, input.name, person.id, now, tell); // prettier-ignore
       tell(0.85, `Giving ${count(pieces.length, 'tile')} their part of the picture`);
       const list = pieces.map((one, i) => ({ ...one, frames: results[i]!.frames }));
@@ -54,10 +72,22 @@ export const bringBoard = operation({
       const pieceIds = pieces.map(({ pieceId }) => pieceId);
       return {
         pieceIds,
-        coatings: made.coatings,
+        coatingIds: await givenBack(trx, rows, there),
         bodies: made.bodies,
         measured: results.filter(({ byGrey }) => byGrey).length,
         chart: await boardOfPieces(trx, pieceIds),
       };
     }),
+});
+
+export const putBoardAway = operation({
+  contract: contracts.putBoardAway,
+  permit: permit('run the studio'),
+  run: async (act, { pieceIds, coatingIds, binned }) => {
+    const { trx, now } = act;
+    await piecesOperations.bin.run(act, { pieceIds, binned }, undefined);
+    // What somebody has put on another piece meanwhile stays.
+    const free = binned ? await onNoPiece(trx, coatingIds) : coatingIds;
+    for (const id of free) await setArchived(trx, 'coating', id, binned ? now : null);
+  },
 });

@@ -3,9 +3,8 @@ import { cornersSchema, spotSchema } from '@/core/frame';
 import { ATMOSPHERES } from '@/core/signs';
 import { AXES } from '@/core/wallboard';
 import { FACE_KINDS, METHODS } from '@/core/zones';
-import { answers, contract, undoneBy, withFile, withMuch } from '@/platform/contract';
+import { answers, contract, toggled, undoneBy, withFile, withMuch } from '@/platform/contract';
 import { dayField, optionalCone } from '@/platform/fields';
-import * as pieces from '../pieces/contracts';
 
 /** So many rows, and so many columns, a board may have. */
 export const MOST_SIDE = 24;
@@ -59,19 +58,33 @@ export type BringBoardInput = z.input<typeof bringBoardSchema>;
 
 export type Brought = {
   pieceIds: string[];
-  coatings: number;
+  /** Coatings that it made. */
+  coatingIds: string[];
   bodies: number;
   measured: number;
   /** The board of the chart on which most of them stand. */
   chart: { body: string; cone: string; atmosphere: string } | null;
 };
 
-/** A picture of a board becomes its tiles, each with its own part of the picture; taken back by putting them into the bin. */
+/** Puts the tiles of a board into the bin, and away those coatings it made that nothing else bears; or gives both back. */
+export const putBoardAway = toggled(
+  contract(
+    'wallboard.away',
+    z.object({
+      pieceIds: z.array(z.uuid()).min(1).max(MOST_TILES),
+      coatingIds: z.array(z.uuid()).max(2 * MOST_SIDE + MOST_TILES),
+      binned: z.boolean(),
+    }),
+  ),
+  'binned',
+);
+
+/** A picture of a board becomes its tiles, each with its own part of the picture; taken back as one. */
 export const bringBoard = undoneBy(
   withMuch(
     withFile(contract('wallboard.bring', bringBoardSchema, answers<Brought>()), 40 * 1024 * 1024),
     2 * 1024 * 1024,
   ),
-  pieces.bin,
-  (_, { pieceIds }) => ({ pieceIds, binned: true }),
+  putBoardAway,
+  (_, { pieceIds, coatingIds }) => ({ pieceIds, coatingIds, binned: true }),
 );

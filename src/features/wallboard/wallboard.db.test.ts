@@ -77,11 +77,11 @@ const kept = async (part: Partial<BringBoardInput> = {}): Promise<Brought> => {
   return answer.data;
 };
 const cells = () => studio.db('cell').whereNotNull('photo_sha').select('base_slug', 'over_slug', 'photo_cut'); // prettier-ignore
-const away = (pieceIds: string[], binned: boolean) => studio.must('pieces.bin', { pieceIds, binned }); // prettier-ignore
+const away = ({ pieceIds, coatingIds }: Brought, binned: boolean) => studio.must('wallboard.away', { pieceIds, coatingIds, binned }); // prettier-ignore
 
 test('six tiles stand in their cells with colours of their halves; new coatings are made; nothing is made up; it is taken back', async () => {
   const made = await kept();
-  expect(made).toMatchObject({ coatings: 2, bodies: 0, measured: 6, chart: { body: 'peat', cone: '?6', atmosphere: 'oxidation' } }); // prettier-ignore
+  expect(made).toMatchObject({ bodies: 0, measured: 6, chart: { body: 'peat', cone: '?6', atmosphere: 'oxidation' } }); // prettier-ignore
   const pieces = await loadPieces(studio.db, { ids: made.pieceIds });
   expect(pieces.map(({ mark, keyKnown }) => [mark, keyKnown]).sort()).toEqual([['A1', 'sure'], ['A2', 'sure'], ['A3', 'likely'], ['B1', 'sure'], ['B2', 'sure'], ['B3', 'likely']]); // prettier-ignore
   // Where nobody said when and in which kiln, it stays unknown.
@@ -101,17 +101,23 @@ test('six tiles stand in their cells with colours of their halves; new coatings 
   const tarn = shown.filter((one) => one.base_slug === 'pitch' && one.over_slug === 'tarn');
   expect(tarn).toHaveLength(2);
   expect(tarn[0].photo_cut.y).not.toBeCloseTo(tarn[1].photo_cut.y, 2);
-  await away(made.pieceIds, true);
+  await away(made, true);
   expect(await cells()).toEqual([]);
-  await away(made.pieceIds, false);
+  await away(made, false);
   expect(await cells()).toHaveLength(shown.length);
-  await away(made.pieceIds, true);
+  await away(made, true);
+  // Coatings that only it had are put away with it; one that lies on a piece by then stays.
+  const shelved = async () => ((await studio.db('coating').whereNotNull('archived_at').pluck('name')) as string[]).sort(); // prettier-ignore
+  expect(await shelved()).toEqual(['Gull', 'Heron']);
+  await away(made, false);
+  expect(await shelved()).toEqual([]);
+  await away(made, true);
 });
 
 test('a light and a dark half are two faces, each with its half of the tile; their cells never show the same part', async () => {
   const halves = { left: 'bare', right: 'dark-slip' } as const;
   const made = await kept({ name: 'Two halves', board: { ...input.board, halves, top: { lower: 1, upper: 1 } } }); // prettier-ignore
-  expect(made.coatings).toBe(0);
+  expect(made.coatingIds).toHaveLength(2);
   const [photo] = await listPhotos(studio.db, { pieceIds: [made.pieceIds[0]!] });
   const frames = await framesOf(studio.db, [photo!.id]);
   expect(frames.map(({ face }) => face).sort()).toEqual([1, 2]);
@@ -121,7 +127,7 @@ test('a light and a dark half are two faces, each with its half of the tile; the
   const rows = await studio.db('cell').where({ base_slug: 'pitch', over_slug: 'tarn' }).whereNotNull('photo_cut').select('slips', 'photo_cut'); // prettier-ignore
   expect(new Set(rows.map(({ slips }) => slips))).toEqual(new Set(['', 'dark slip']));
   expect(Math.abs(rows[0].photo_cut.x - rows[1].photo_cut.x)).toBeGreaterThan(0.01);
-  await away(made.pieceIds, true);
+  await away(made, true);
 });
 
 test('what cannot be is refused in words, and nothing is kept of it', async () => {

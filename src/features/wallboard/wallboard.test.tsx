@@ -34,7 +34,7 @@ beforeEach(() => {
 });
 
 test('headings pasted once, an empty hook, a tile with words of its own: sent in one act, and taken back by one', async () => {
-  const sent = server(() => ({ ok: true, data: { pieceIds: [id(1), id(2)], coatings: 1, bodies: 0, measured: 0, chart: { body: 'peat', cone: '?6', atmosphere: 'unknown' } } })); // prettier-ignore
+  const sent = server(() => ({ ok: true, data: { pieceIds: [id(1), id(2)], coatingIds: [id(8)], bodies: 0, measured: 0, chart: { body: 'peat', cone: '?6', atmosphere: 'unknown' } } })); // prettier-ignore
   const hand = person();
   room();
   open();
@@ -59,7 +59,7 @@ test('headings pasted once, an empty hook, a tile with words of its own: sent in
   expect(input).toMatchObject({ name: 'By the sink', board: { body: 'Peat', top: { lower: 1, upper: 2 }, rows: { headings: ['Pitch', 'Tarn'] } }, firedOn: null, kilnId: null }); // prettier-ignore
   expect(input.tiles.map(({ row, column, own }) => [row, column, own])).toEqual([[0, 0, null], [0, 1, null], [0, 2, null], [1, 0, null], [1, 1, null], [1, 2, 'none']]); // prettier-ignore
   await press(hand, 'Undo');
-  await waitFor(() => expect(sent.at(-1)!.body.input).toEqual({ pieceIds: [id(1), id(2)], binned: true })); // prettier-ignore
+  await waitFor(() => expect(sent.at(-1)!.body.input).toEqual({ pieceIds: [id(1), id(2)], coatingIds: [id(8)], binned: true })); // prettier-ignore
 });
 
 test('a row more is looked for anew; what is hard to see is said; where nothing is found the corners are drawn by hand', async () => {
@@ -76,7 +76,7 @@ test('a row more is looked for anew; what is hard to see is said; where nothing 
 });
 
 test('a card that was not seen is touched, step by step, and goes with the board', async () => {
-  const sent = server(() => ({ ok: true, data: { pieceIds: [id(1)], coatings: 0, bodies: 0, measured: 5, chart: null } })); // prettier-ignore
+  const sent = server(() => ({ ok: true, data: { pieceIds: [id(1)], coatingIds: [], bodies: 0, measured: 5, chart: null } })); // prettier-ignore
   const hand = person();
   room();
   open();

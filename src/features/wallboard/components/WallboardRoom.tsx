@@ -18,9 +18,8 @@ import Link from '@/ui/Link';
 import { Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
-import * as pieces from '@/features/pieces/contracts';
 import { FrameDrawing } from '../../frames';
-import { bringBoard, type Brought } from '../contracts';
+import { bringBoard, putBoardAway, type Brought } from '../contracts';
 import { placesOn, toBring } from '../said';
 import { useSaid } from '../useSaid';
 import { useWallPicture } from '../useWallPicture';
@@ -74,7 +73,7 @@ export function WallboardRoom({
     forget();
     wall.close();
     router.refresh();
-    say(`${count(data.pieceIds.length, 'tile')} brought in`, () => void act(pieces.bin, { pieceIds: data.pieceIds, binned: true }).then(({ ok }) => { if (ok) setDone(null); router.refresh(); })); // prettier-ignore
+    say(`${count(data.pieceIds.length, 'tile')} brought in`, () => void act(putBoardAway, { pieceIds: data.pieceIds, coatingIds: data.coatingIds, binned: true }).then(({ ok }) => { if (ok) setDone(null); router.refresh(); })); // prettier-ignore
   };
   if (done !== null)
     return (
@@ -86,8 +85,8 @@ export function WallboardRoom({
           {done.measured > 0
             ? 'Their colours are measured by the grey card. '
             : 'Without a grey card their colours are shown and not compared. '}
-          {done.coatings > 0 &&
-            `${count(done.coatings, 'coating')} new: give them kind, range and cautions in the store.`}
+          {done.coatingIds.length > 0 &&
+            `${count(done.coatingIds.length, 'coating')} new: give them kind, range and cautions in the store.`}
         </Typography>{' '}
         {/* prettier-ignore */}
         <Button component={Link} href={done.chart === null ? '/chart' : `/chart?${new URLSearchParams(done.chart).toString()}`} variant="contained">
