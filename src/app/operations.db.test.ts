@@ -50,6 +50,7 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'clinic.reopen',
     'frames.set',
     'frames.set-many',
+    'frames.set-of',
     'frames.shelf',
     'frames.shelf-away',
     'handing.collected',
@@ -87,6 +88,8 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'people.save-studio',
     'people.set-role',
     'people.withdraw-invitation',
+    'wallboard.away',
+    'wallboard.bring',
   ];
   for (const [name, operation] of OPERATIONS) {
     expect(await studio.act(name, {}, null)).toMatchObject({
