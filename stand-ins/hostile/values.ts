@@ -80,13 +80,14 @@ function words(schema: Schema, name: string, known: Known): fc.Arbitrary<unknown
 function numbers({ minimum = -1e6, maximum = 1e6, type }: Schema): fc.Arbitrary<number> {
   const [min, max] = [Math.max(minimum, -1e15), Math.min(maximum, 1e15)];
   const small = Math.min(max, Math.max(min, 0) + 12);
-  const inside = fc.integer({ min: Math.ceil(min), max: Math.floor(max) });
+  /** Whole numbers of a range; a range between two of them has none. */
+  const whole = (low: number, high: number, weight: number) =>
+    Math.ceil(low) > Math.floor(high)
+      ? []
+      : [{ weight, arbitrary: fc.integer({ min: Math.ceil(low), max: Math.floor(high) }) }];
   return fc.oneof(
-    {
-      weight: 3,
-      arbitrary: fc.integer({ min: Math.ceil(Math.max(min, 0)), max: Math.floor(small) }),
-    },
-    inside,
+    ...whole(Math.max(min, 0), small, 3),
+    ...whole(min, max, 1),
     fc.constantFrom(min, max),
     ...(type === 'integer' ? [] : [fc.double({ min, max, noNaN: true })]),
     { weight: 1, arbitrary: fc.constantFrom(...STRANGE_NUMBERS) },
