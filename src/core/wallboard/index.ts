@@ -1,5 +1,12 @@
 /** A wall board as people speak of it: headings, dips and halves said once, and what each of its tiles is by that. */
-import { BARE_WORD, writtenName, writtenStack, type FaceKind, type Stretch } from '../zones';
+import {
+  BARE_WORD,
+  plainName,
+  writtenName,
+  writtenStack,
+  type FaceKind,
+  type Stretch,
+} from '../zones';
 
 /** What the headings along one side of a board name. */
 export const AXES = ['coating', 'body', 'coats', 'nothing'] as const;
@@ -111,10 +118,16 @@ export const placeOf = (row: number, column: number): string =>
 
 /** Names that stand in headings or in words of tiles, each once, in the order of reading. */
 export function namesOf(tiles: readonly WallTile[]): { coatings: string[]; bodies: string[] } {
-  const plain = new Map<string, string>();
-  for (const { coats } of tiles)
-    for (const { coating } of coats)
-      if (!plain.has(coating.toLowerCase())) plain.set(coating.toLowerCase(), coating);
-  const bodies = new Map(tiles.map(({ body }) => [body.toLowerCase(), body]));
-  return { coatings: [...plain.values()], bodies: [...bodies.values()] };
+  const once = (names: readonly string[]): string[] => {
+    const first = new Map<string, string>();
+    for (const name of names) {
+      const key = plainName(name);
+      if (!first.has(key)) first.set(key, name);
+    }
+    return [...first.values()];
+  };
+  return {
+    coatings: once(tiles.flatMap(({ coats }) => coats.map(({ coating }) => coating))),
+    bodies: once(tiles.map(({ body }) => body)),
+  };
 }

@@ -74,5 +74,5 @@ test('pasted headings, coats in words, places, and names each once', () => {
   expect(pasted('Pitch\tSea, deep')).toEqual(['Pitch', 'Sea, deep']);
   expect(['2', '3 dips', 'Two', '9', 'Tarn', ''].map(coatsOf)).toEqual([2, 3, 2, null, null, null]);
   expect([placeOf(0, 0), placeOf(2, 11), placeOf(25, 0), placeOf(26, 1)]).toEqual(['A1', 'C12', 'Z1', 'AA2']); // prettier-ignore
-  expect(namesOf([of({}), of({}, 1), of({}, 0, 0, 'tarn')])).toEqual({ coatings: ['Pitch', 'Tarn', 'Gull'], bodies: ['Peat'] }); // prettier-ignore
+  expect(namesOf([of({}), of({}, 1), of({}, 0, 0, 'tarn'), of({}, 0, 0, 'PITCH.')])).toEqual({ coatings: ['Pitch', 'Tarn', 'Gull'], bodies: ['Peat'] }); // prettier-ignore
 });

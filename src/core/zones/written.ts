@@ -10,6 +10,13 @@ export const LOST_WORD =
 /** Said with a doubt. */
 const MAYBE = /^(?:probably|prob\.?|perhaps|maybe|likely|possibly)\s+|\s*\(?\?+\)?$/gi;
 
+/** Names that differ in capitals, spaces and marks only are one name: what they have in common. */
+export const plainName = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+
 /** A coat as it is written: `coats` is '' where no number stands with it. */
 export type WrittenCoat = { coating: string; coats: string };
 

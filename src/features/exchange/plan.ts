@@ -1,4 +1,5 @@
 import { count } from '@/core/units';
+import { plainName } from '@/core/zones';
 import type { Source } from '@/data/database';
 import { listPieces } from '@/data/pieces';
 import type { Column } from './columns';
@@ -47,12 +48,6 @@ export type ImportPlan = PlannedRows & {
   open: string[];
 };
 
-const plain = (name: string): string =>
-  name
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-
 type Merged = { mergedInto: string | null };
 
 function nameAll(
@@ -64,12 +59,12 @@ function nameAll(
   const spelling = new Map<string, string>();
   for (const name of names) {
     if (name === null) continue;
-    const key = plain(name);
+    const key = plainName(name);
     counts.set(key, (counts.get(key) ?? 0) + 1);
     if (!spelling.has(key)) spelling.set(key, name);
   }
   // A double's name still means what it was merged into.
-  const byName = new Map(known.map((one) => [plain(one.name), one.mergedInto ?? one.id]));
+  const byName = new Map(known.map((one) => [plainName(one.name), one.mergedInto ?? one.id]));
   return [...counts].map(([key, rows]) => {
     const name = spelling.get(key) as string;
     return { name, rows, id: (answers[name] as string | undefined) ?? byName.get(key) ?? null };
@@ -78,13 +73,13 @@ function nameAll(
 
 /** Looks a name of the file up in what was decided about names. */
 export function resolver(namings: readonly Naming[]): (name: string) => string | null {
-  const ids = new Map(namings.map((one) => [plain(one.name), one.id]));
-  return (name) => ids.get(plain(name)) ?? null;
+  const ids = new Map(namings.map((one) => [plainName(one.name), one.id]));
+  return (name) => ids.get(plainName(name)) ?? null;
 }
 
 /** Which rows belong to one firing: same kiln, day, cone and atmosphere. */
 export const firingKey = (row: ImportRow): string =>
-  [plain(row.kiln ?? ''), row.date ?? '', row.cone ?? '', row.atmosphere].join('|');
+  [plainName(row.kiln ?? ''), row.date ?? '', row.cone ?? '', row.atmosphere].join('|');
 
 /** The dry run: reads everything, changes nothing, says what would happen to each row. */
 export async function planImport(

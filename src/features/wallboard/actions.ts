@@ -1,6 +1,7 @@
 import { wrongWith } from '@/core/frame';
 import { count } from '@/core/units';
 import { placeOf, tileOf } from '@/core/wallboard';
+import { plainName } from '@/core/zones';
 import { boardOfPieces } from '@/data/cell-pieces';
 import { refreshCells } from '@/data/cells';
 import { listCoatings, onNoPiece } from '@/data/coatings';
@@ -33,8 +34,10 @@ async function givenBack(
   rows: readonly ImportRow[],
   before: ReadonlySet<string>,
 ): Promise<string[]> {
-  const named = new Set(rows.flatMap(({ coats }) => coats.map(({ coating }) => coating.toLowerCase()))); // prettier-ignore
-  const fresh = (await listCoatings(trx)).filter(({ id, name }) => !before.has(id) && named.has(name.toLowerCase())); // prettier-ignore
+  const named = new Set(
+    rows.flatMap(({ coats }) => coats.map(({ coating }) => plainName(coating))),
+  );
+  const fresh = (await listCoatings(trx)).filter(({ id, name, mergedInto }) => !before.has(id) && mergedInto === null && named.has(plainName(name))); // prettier-ignore
   for (const { id, archived } of fresh) if (archived) await setArchived(trx, 'coating', id, null);
   return fresh.map(({ id }) => id);
 }
@@ -50,9 +53,9 @@ export const bringBoard = operation({
     const kept = await keepPicture(pictureStore(), file.bytes);
     const [bytes, card, coatings] = await Promise.all([pictureStore().read(pictureFile(kept.sha, 'large')), greyCard(db), listCoatings(db)]); // prettier-ignore
     const raster = await rasterOf(found(bytes, 'The file of this picture'));
-    const known = new Map(coatings.map(({ name, slug, kind, versions }) => [name.toLowerCase(), { slug, kind, version: versions.at(-1)!.no }])); // prettier-ignore
+    const known = new Map(coatings.map(({ name, slug, kind, versions }) => [plainName(name), { slug, kind, version: versions.at(-1)!.no }])); // prettier-ignore
     const results = tiles.map(({ row, column, own, shape }) => {
-      const zones = zonesOn(board, tileOf(board, row, column, own), (name) => known.get(name.toLowerCase())); // prettier-ignore
+      const zones = zonesOn(board, tileOf(board, row, column, own), (name) => known.get(plainName(name))); // prettier-ignore
       return measured(raster, framesOn(board, shape), zones, { steps: grey, card });
     });
     return { kept: { ...kept, originalName: file.name }, card, results };

@@ -17,6 +17,8 @@ const BY_HAND: Grid = {
   rows: 4,
   columns: 6,
 };
+const wrong = ({ corners }: Grid): string | null => wrongWith({ kind: 'corners', corners } satisfies Corners); // prettier-ignore
+
 /** A corner that is being moved is waited for. */
 const QUIET_MS = 300;
 
@@ -27,6 +29,8 @@ export type WallPicture = {
   tiles: readonly BoardTile[];
   grey: Spot[] | null;
   looking: boolean;
+  /** The tiles are those of the corners and counts in sight. */
+  settled: boolean;
   /** What is to be looked at before it is believed, in words. */
   doubt: string | null;
   problem: string | null;
@@ -44,6 +48,7 @@ export function useWallPicture(card: Card | null): WallPicture {
   const [tiles, setTiles] = useState<readonly BoardTile[]>([]);
   const [grey, setGrey] = useState<Spot[] | null>(null);
   const [looking, setLooking] = useState(false);
+  const [settled, setSettled] = useState(false);
   const [doubt, setDoubt] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const waiting = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -53,11 +58,14 @@ export function useWallPicture(card: Card | null): WallPicture {
   const lookAt = (raster: OpenPicture['raster'], next: Grid): void => {
     clearTimeout(waiting.current);
     const id = ++asked.current;
+    setSettled(false);
+    if (wrong(next) !== null) return;
     waiting.current = setTimeout(() => {
-      if (wrongWith({ kind: 'corners', corners: next.corners } satisfies Corners) !== null) return;
       void tilesIn(raster, next).then((seen) => {
         // What was asked for later is what holds.
-        if (id === asked.current) setTiles(seen);
+        if (id !== asked.current) return;
+        setTiles(seen);
+        setSettled(true);
       });
     }, QUIET_MS);
   };
@@ -69,6 +77,7 @@ export function useWallPicture(card: Card | null): WallPicture {
     setTiles([]);
     setGrey(null);
     setDoubt(null);
+    setSettled(false);
   };
   return {
     file,
@@ -77,7 +86,8 @@ export function useWallPicture(card: Card | null): WallPicture {
     tiles,
     grey,
     looking,
-    doubt,
+    settled,
+    doubt: (grid && wrong(grid)) ?? doubt,
     problem,
     close,
     setGrey,
@@ -87,15 +97,21 @@ export function useWallPicture(card: Card | null): WallPicture {
       try {
         const opened = await openPicture(next);
         close();
+        const id = asked.current;
         setFile(next);
         setPicture(opened);
         setLooking(true);
         const seen = await boardIn(opened.raster, card);
         setLooking(false);
+        // Another picture was chosen meanwhile.
+        if (id !== asked.current) return;
         setGrey(seen.grey);
         setGrid(seen.board ?? BY_HAND);
         if (seen.board === null) lookAt(opened.raster, BY_HAND);
-        else setTiles(seen.tiles);
+        else {
+          setTiles(seen.tiles);
+          setSettled(true);
+        }
         setDoubt(
           seen.board === null
             ? 'No board stands out from its ground here: drag its four corners, and say how many rows and columns it has.'

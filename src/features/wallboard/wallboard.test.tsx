@@ -69,10 +69,23 @@ test('a row more is looked for anew; what is hard to see is said; where nothing 
   open();
   await screen.findByText(/hard to see/);
   await press(hand, 'More rows');
+  // Until its tiles are found nothing is brought in: they would be those of two rows.
+  const bring = () => screen.getByRole<HTMLButtonElement>('button', { name: /^Bring in/ });
+  await hand.type(named('Name of the board'), 'x');
+  fireEvent.change(named('Body'), { target: { value: 'Peat' } });
+  await press(hand, 'More rows');
+  expect(bring().disabled).toBe(true);
+  await press(hand, 'Fewer rows');
   await waitFor(() => expect(looked.at(-1)!.board).toMatchObject({ rows: 3, columns: 3 }));
   await screen.findByText(/8 tiles; 1 place empty/);
   fireEvent.keyDown(screen.getByRole('button', { name: /^Board: rim left/ }), { key: 'ArrowLeft' });
   await waitFor(() => expect(looked.at(-1)!.board!.corners[3].x).toBeCloseTo(0.098, 9));
+  await waitFor(() => expect(bring().disabled).toBe(false));
+  // Corners that cross are said, and nothing is brought in by them.
+  const right = screen.getByRole('button', { name: /^Board: rim right/ });
+  for (let i = 0; i < 50; i++) fireEvent.keyDown(right, { key: 'ArrowLeft', shiftKey: true });
+  expect(bring().disabled).toBe(true);
+  expect(screen.getByText(/corners|sides|wrong way/i, { selector: '[role=status]' })).toBeTruthy();
 });
 
 test('a card that was not seen is touched, step by step, and goes with the board', async () => {
@@ -101,7 +114,7 @@ test('a card that was not seen is touched, step by step, and goes with the board
 });
 
 test('a refusal keeps everything that was said, and so does the device until it is brought in', async () => {
-  server(() => ({ ok: false, problem: { code: 'refused', message: 'A1: the corners go round the wrong way.' } })); // prettier-ignore
+  const sent = server(() => ({ ok: false, problem: { code: 'refused', message: 'A1: the corners go round the wrong way.' } })); // prettier-ignore
   const hand = person();
   const shown = room();
   open();
@@ -112,11 +125,24 @@ test('a refusal keeps everything that was said, and so does the device until it 
   await press(hand, 'Bring in 5 tiles');
   await screen.findByText(/wrong way/);
   expect(named('Row B, coating').value).toBe('Tarn');
+  // The same again is the same act; what was changed since is another.
+  const ids = () => sent.map(({ body }) => body.id);
+  await press(hand, 'Bring in 5 tiles');
+  await hand.type(named('Name of the board'), '!');
+  await press(hand, 'Bring in 5 tiles');
+  await waitFor(() => expect(ids()).toHaveLength(3));
+  expect([ids()[0] === ids()[1], ids()[1] === ids()[2]]).toEqual([true, false]);
+  // What is no number is said before anything is sent; a name in other marks is no new one.
+  paste('Column 1, coating', 'tarn., PITCH');
+  expect(screen.queryByText(/New in the store/)).toBeNull();
+  fireEvent.change(named('Coats above'), { target: { value: 'two' } });
+  expect(screen.getByText('Say its coats in numbers first.')).toBeTruthy();
+  fireEvent.change(named('Coats above'), { target: { value: '1' } });
   shown.unmount();
   room();
   open();
   await screen.findByText(/5 tiles; 1 place/);
-  expect([named('Name of the board').value, named('Row B, coating').value]).toEqual(['By the sink', 'Tarn']); // prettier-ignore
+  expect([named('Name of the board').value, named('Row B, coating').value]).toEqual(['By the sink!', 'Tarn']); // prettier-ignore
 });
 
 test('pasted headings fill what follows and nothing beyond the board', () => {

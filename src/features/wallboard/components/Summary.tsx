@@ -4,13 +4,14 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { count } from '@/core/units';
 import { namesOf } from '@/core/wallboard';
+import { plainName } from '@/core/zones';
 import { groundsOf } from '../rows';
 import type { OnBoard, Said } from '../said';
 import type { Names } from './BoardTable';
 
 const unknownOf = (wanted: readonly string[], known: readonly string[]): string[] => {
-  const there = new Set(known.map((name) => name.toLowerCase()));
-  return wanted.filter((name) => !there.has(name.toLowerCase()));
+  const there = new Set(known.map(plainName));
+  return wanted.filter((name) => !there.has(plainName(name)));
 };
 
 /** What bringing the board in would do, in words, and the act itself. */
@@ -34,7 +35,9 @@ export function Summary({
   const used = namesOf(hanging.map(({ is }) => is));
   const coatings = unknownOf(used.coatings, names.coatings);
   const bodies = unknownOf(used.bodies.filter((name) => name.trim() !== ''), names.bodies); // prettier-ignore
-  const missing = [said.name.trim() === '' ? 'the board’s name' : '', hanging.some(({ is }) => is.body.trim() === '') ? 'the body' : ''].filter((one) => one !== ''); // prettier-ignore
+  const { under, top, line } = said.board;
+  const numbers = [under, top.lower, top.upper, line];
+  const missing = [said.name.trim() === '' ? 'the board’s name' : '', hanging.some(({ is }) => is.body.trim() === '') ? 'the body' : '', numbers.some(Number.isNaN) ? 'its coats in numbers' : ''].filter((one) => one !== ''); // prettier-ignore
   const faces = groundsOf(said.board).length;
   return (
     <Box sx={{ borderTop: '2px solid', borderColor: 'text.primary', pt: 1.5, mb: 2 }}>

@@ -48,9 +48,9 @@ export function WallboardRoom({
   const [touching, setTouching] = useState<Spot[] | null>(null);
   const [done, setDone] = useState<Brought | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [id, setId] = useState(() => v7());
+  const [sent, setSent] = useState<{ text: string; id: string } | null>(null);
   const [busy, setBusy] = useState(false);
-  const progress = useProgress(busy ? id : null);
+  const progress = useProgress(busy ? (sent?.id ?? null) : null);
   const { picture, grid, file } = wall;
   const list = placesOn(wall.tiles, said.board, places);
   const steps = card?.length ?? 1;
@@ -64,12 +64,17 @@ export function WallboardRoom({
     if (file === null) return;
     setBusy(true);
     setProblem(null);
-    const answer = await send(bringBoard, toBring(said, list, wall.grey), id, file);
+    const input = toBring(said, list, wall.grey);
+    const text = JSON.stringify([input, file.name, file.size, file.lastModified]);
+    // The same again repeats the same act; what was changed since is another.
+    const id = sent?.text === text ? sent.id : v7();
+    setSent({ text, id });
+    const answer = await send(bringBoard, input, id, file);
     setBusy(false);
     if (!answer.ok) return setProblem(answer.problem.message);
     const { data } = answer;
     setDone(data);
-    setId(v7());
+    setSent(null);
     forget();
     wall.close();
     router.refresh();
@@ -107,9 +112,13 @@ export function WallboardRoom({
         name="Picture of the board"
         accept="image/*"
         minHeight={picture === null ? 180 : 52}
-        onFile={(next) => void wall.open(next)}
+        onFile={(next) => {
+          setTouching(null);
+          setProblem(null);
+          void wall.open(next);
+        }}
       />
-      <ProblemNote>{wall.problem ?? problem}</ProblemNote>
+      <ProblemNote>{wall.problem}</ProblemNote>
       {wall.looking && <LinearProgress aria-label="Looking for the board" />}
       {picture !== null && grid !== null && (
         <>
@@ -174,7 +183,14 @@ export function WallboardRoom({
             />
             <TileWords one={list.find(({ key }) => key === at) ?? null} onPlace={onPlace} />
           </Section>
-          <Summary said={said} list={list} names={names} busy={busy} onBring={() => void bring()} />
+          <ProblemNote>{problem}</ProblemNote>
+          <Summary
+            said={said}
+            list={list}
+            names={names}
+            busy={busy || !wall.settled}
+            onBring={() => void bring()}
+          />
           {busy && (
             <LinearProgress
               variant={progress === null ? 'indeterminate' : 'determinate'}
