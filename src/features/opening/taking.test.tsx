@@ -24,7 +24,7 @@ const sound = { file: new File(['o'], 'a.webm', { type: 'audio/webm' }), lengthS
 const picture = new File(['x'], 'p.jpg', { type: 'image/jpeg' });
 
 /** What the stand-in for a browser's memory gives back is no file any more. */
-const fileIs = (files: object, text: string) => jest.spyOn(files as { get: () => Promise<unknown> }, 'get').mockResolvedValue({ blob: { arrayBuffer: async () => new TextEncoder().encode(text).buffer } }); // prettier-ignore
+const fileIs = (files: object, text: string | null) => jest.spyOn(files as { get: () => Promise<unknown> }, 'get').mockResolvedValue(text === null ? undefined : { blob: { arrayBuffer: async () => new TextEncoder().encode(text).buffer } }); // prettier-ignore
 /** As the dialog answers it. */
 const ACCEPTED = { frames: [{ face: 1, guessed: true, shape: { kind: 'corners' as const, corners: [[0.2, 0.8], [0.6, 0.8], [0.6, 0.2], [0.2, 0.2]].map(([x, y]) => ({ x: x!, y: y! })) as never } }], grey: null }; // prettier-ignore
 
@@ -51,6 +51,15 @@ function Room({ at, me }: { at: 'tray' | 'piece' | 'finish'; me: string }) {
         }}
       >
         Frame
+      </button>
+      <button
+        onClick={() => {
+          fileIs(load.sender!.store.files, null);
+          const { id } = load.items[0]!;
+          void load.sender!.store.items.where({ id }).modify({ answer: { sha: "a".repeat(64) } }).then(() => load.frame(PIECES[0]!, id, ACCEPTED)); // prettier-ignore
+        }}
+      >
+        Frame what went out
       </button>
       <p>
         {[...load.framed].map((id) =>
@@ -156,4 +165,13 @@ test('a picture that waits is framed beside it: the frame names it by its conten
   const input = JSON.parse(document.querySelector('pre')!.textContent) as object;
   // SHA-256 of "x".
   expect(input).toMatchObject({ pieceId: PIECES[0]!.id, firingId: FIRING, sha: '2d711642b726b04401627ca9fbac32f5c8530fb1903cc4db02258717921a4881', nothing: false, frames: [{ face: 1, guessed: true }] }); // prettier-ignore
+});
+
+test('a picture that went out while it was framed is named as the studio calls it', async () => {
+  const hand = room('piece');
+  await screen.findByText('of A7CFK; tray:');
+  await press(hand, 'Shoot');
+  await waitFor(() => expect(lines()).toHaveLength(1));
+  await press(hand, 'Frame what went out');
+  await waitFor(() => expect(JSON.parse(document.querySelector('pre')!.textContent)).toMatchObject({ sha: 'a'.repeat(64) })); // prettier-ignore
 });

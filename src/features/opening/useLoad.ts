@@ -92,8 +92,11 @@ export function useLoad(
     /** Says where a piece lies in a picture that waits here; sent after it. */
     frame: async (piece: RoomPiece, picture: string, accepted: Accepted): Promise<void> => {
       const file = await sender?.store.files.get(picture);
-      if (file === undefined) return;
-      const input = { act: picture, pieceId: piece.id, firingId, sha: await shaOf(file.blob), ...accepted, nothing: accepted.frames.length === 0 }; // prettier-ignore
+      // It went out while it was framed: the studio has said what it calls it.
+      const kept = (await sender?.store.items.get({ id: picture }))?.answer as { sha?: string } | null | undefined; // prettier-ignore
+      const sha = file === undefined ? kept?.sha : await shaOf(file.blob);
+      if (sha === undefined) return;
+      const input = { act: picture, pieceId: piece.id, firingId, sha, ...accepted, nothing: accepted.frames.length === 0 }; // prettier-ignore
       await sender?.add({ id: v7(), name: setFramesOf.name, input, label: `Frame of ${piece.code}`, about }); // prettier-ignore
     },
   };
