@@ -5,10 +5,17 @@ import { LID_BELOW, type AlarmKind, type Change, type WatchedKiln } from './kiln
 /** What a kiln may lose at once when its fire goes out, °C, and °C an hour beyond that. */
 const AT_ONCE = 330;
 const BEYOND = 150;
+/** Shut off, a small kiln loses this share of its heat above the room each hour at most (as a rate). */
+const COOLS_BY = 0.7;
+const SLACK = 20;
+/** °C of a room. */
+const ROOM = 20;
 /** Before this a kiln only begins to warm, seconds; without a program, that much longer. */
 const WARMING = 4500;
 
-const { max, min } = Math;
+const { exp, max, min } = Math;
+
+const coolsAtMost = (c: number, hours: number): number => (c - ROOM) * (1 - exp(-COOLS_BY * hours));
 
 const rateOf = (a: Reading, b: Reading): number => ((b.c - a.c) / (b.t - a.t)) * 3600;
 
@@ -34,22 +41,24 @@ export function lookByHand(kiln: WatchedKiln, before: Reading, one: Reading): Ch
     to: one.c,
     minutes,
   });
-  if (before.c - one.c > AT_ONCE + BEYOND * hours) return seen('fell');
   // Between two readings it may have been at its top.
-  if (kiln.mayFall(one.t, before.t, before.c + max(0, prior) * hours, rate, true)) {
+  const off = kiln.mayFall(one.t, before.t, before.c + max(0, prior) * hours, rate, true);
+  // It may have been cooling for three readings; the second of a fall is held against those before.
+  const slowest = max(prior, long);
+  const warmStill = before.c + slowest * hours >= LID_BELOW;
+  const settled = warmStill && kiln.falling === before.t && kiln.fellFrom <= longer.t;
+  const most = off ? coolsAtMost(before.c, hours) : 0;
+  const allowed = settled ? most + SLACK : max(AT_ONCE + BEYOND * hours, most);
+  if (before.c - one.c > allowed) return seen('fell');
+  if (off) {
     const ended = kiln.clocks.every(({ mode, since }) => mode === 'ended' && before.t > since);
     if (kiln.clocks.length > 0 && ended && one.c > LID_BELOW && rate > 0 && !kiln.cools(one.t))
       return seen('over-run');
     const longest = kiln.window.back(4);
+    const fellBefore = kiln.falling === before.t ? kiln.fellFrom : Infinity;
+    kiln.fellFrom = rate < 0 ? min(fellBefore, before.t) : Infinity;
     if (rate < 0 || kiln.clocks.length === 0) kiln.falling = one.t;
-    // It has been cooling for three readings; the second of a fall is held against those before.
-    const slowest = max(prior, long);
-    if (
-      longest === undefined ||
-      !kiln.coolsByItself(one.t) ||
-      before.c + slowest * hours < LID_BELOW
-    )
-      return null;
+    if (longest === undefined || !warmStill || !kiln.coolsByItself(longer, one.t)) return null;
     if (kiln.corner(one.t - longest.t, one.t)) return null;
     return max(slowest, rateOf(longest, longer)) < -40 && rate < 2 * slowest - 70
       ? seen('open')
@@ -59,11 +68,10 @@ export function lookByHand(kiln: WatchedKiln, before: Reading, one: Reading): Ch
   if (followed.length > 0 && followed.every(({ setpoint }) => setpoint - one.c > 14))
     return seen('fell');
   if (kiln.clocks.length > 0 && kiln.clocks.every(({ mode }) => mode === 'holds')) return null;
-  // The second reading is held against what went before the first.
-  const was = max(prior, long);
+  const was = slowest;
   if (was < 15) return null;
   const highest = max(before.c, earlier.c);
-  if (highest - one.c > (kiln.tended ? 45 : 8)) return seen('fell');
+  if (highest - one.c > (kiln.tended ? 60 : 8)) return seen('fell');
   const program = kiln.clocks.length > 0;
   const warm = one.t > (program ? WARMING : 2.5 * WARMING);
   const missing = earlier.c + (long * (one.t - earlier.t)) / 3600 - one.c;

@@ -39,7 +39,10 @@ function alarms(
 const climbing = { segments: [{ rate: 120, target: 1220, holdMinutes: 30 }] };
 const held = { segments: [{ rate: 120, target: 500, holdMinutes: 120 }] };
 const short = { segments: [{ rate: 120, target: 500, holdMinutes: 10 }] };
+const led = { segments: [{ rate: 120, target: 500, holdMinutes: 10 }, { rate: 60, target: 440, holdMinutes: 60 }] }; // prettier-ignore
 const cooled = { segments: [{ rate: 120, target: 800, holdMinutes: 10 }], coolsFrom: 400 * 60 };
+/** To the top, and held lower down. */
+const lower = { segments: [{ rate: 120, target: 800, holdMinutes: 10 }, { rate: null, target: 750, holdMinutes: 20 }] }; // prettier-ignore
 const out = { coolsFrom: 0 };
 const gas = { electric: false };
 
@@ -79,17 +82,24 @@ const TOO_HOT: Case[] = [
   ['a tenth faster', climbing, [[240, 120], [60, 132]], []],
   ['a fifth faster', climbing, [[240, 120], [60, 144]], ['over-run at 280: 580 → 596']],
   ['twice as fast', climbing, [[240, 120], [60, 240]], ['over-run at 246: 512 → 524']],
+  ['its controller leads all the way by 13', climbing, [[10, 200], [400, 120]], []],
+  ['it leads, and goes further ahead', climbing, [[10, 200], [300, 120], [60, 150]], ['over-run at 331: 682 → 706']],
+  ['it falls more slowly than it is led down', led, [[240, 120], [10, 0], [30, -60], [100, -25]], []],
+  ['it hardly falls where it is led down', led, [[240, 120], [10, 0], [30, -60], [100, -15]], ['over-run at 303: 447 → 464']],
   ['it climbs from what it should hold', held, [[240, 120], [30, 0], [60, 40]], ['over-run at 289: 500 → 513']],
-  ['its program has ended, and it stays', short, [[240, 120], [10, 0], [90, 0]], ['over-run at 259: 500 → 500']],
-  ['its program has ended, and it hardly cools', short, [[240, 120], [10, 0], [90, -15]], ['over-run at 259: 500 → 498']],
+  ['its program has ended, and it stays', short, [[240, 120], [10, 0], [90, 0]], ['over-run at 264: 500 → 500']],
+  ['its program has ended, and it hardly cools', short, [[240, 120], [10, 0], [90, -15]], ['over-run at 264: 500 → 497']],
   ['its program has ended, and it cools', short, [[240, 120], [10, 0], [90, -25]], []],
-  ['it cooled and climbs again', short, [[240, 120], [10, 0], [30, -60], [60, 60]], ['over-run at 282: 500 → 472']],
+  ['it cooled and climbs again', short, [[240, 120], [10, 0], [30, -60], [60, 60]], ['over-run at 283: 500 → 473']],
 ]; // prettier-ignore
 
 const OPENED: Case[] = [
   ['three times as fast as it cooled', cooled, [[390, 120], [10, 0], [120, -90], [30, -300]], ['open at 524: 637 → 600']],
   ['a little more than twice', cooled, [[390, 120], [10, 0], [120, -90], [30, -240]], ['open at 525: 635 → 600']],
   ['about twice', cooled, [[390, 120], [10, 0], [120, -90], [30, -200]], []],
+  ['its program has ended in every way', lower, [[390, 120], [10, 0], [10, -300], [20, 0], [54, -90], [8, -300]], ['open at 488: 686 → 649']],
+  ['in some ways it may have been held until then', lower, [[388, 120], [12, 0], [10, -300], [20, 0], [54, -90], [8, -300]], []],
+  ['well below where its program held it', lower, [[390, 120], [10, 0], [10, -300], [20, 0], [120, -90], [30, -300]], ['open at 554: 587 → 550']],
   ['cool enough for a lid to be cracked', { ...short, coolsFrom: 260 * 60 }, [[240, 120], [10, 0], [140, -90], [30, -300]], []],
 ]; // prettier-ignore
 

@@ -8,6 +8,12 @@ const TOUCH_EXPLAINS = 1800;
 /** A controller may be beyond its setpoint by so much for a while, °C; more while a kiln is cool. */
 const OVERSHOOT = 11;
 const OVERSHOOT_COOL = 17;
+/** How much further ahead of its climb than for half an hour is a change, °C. */
+const GREW = 5;
+/** Slower than this a kiln does not fall, °C/h. */
+const FALLS = -20;
+/** A program that has ended in all ways may hold the kiln for so long, seconds: clocks do not agree. */
+const ENDED = 780;
 /** Before this a kiln only begins to warm: how fast it goes changes by itself, seconds. */
 const WARMING = 4500;
 /** And cooler than this, where somebody turns it up step by step, °C. */
@@ -40,11 +46,12 @@ export function lookByMinutes(kiln: WatchedKiln, one: Reading): Change | null {
   const recent15 = max(...window.between(t - 900, t).map(({ c }) => c));
   if (kiln.mayFall(t, t - 900, recent15, now.rate)) {
     // On the way down: nothing but a door makes brick cool faster than it just did.
-    const long = lineOf(window.between(t - 3900, t - 2100));
+    const far = window.between(t - 3900, t - 2100);
+    const long = lineOf(far);
     const settled =
-      kiln.coolsByItself(t) &&
-      !kiln.corner(3000, t) &&
       long !== null &&
+      kiln.coolsByItself(far[0]!, t) &&
+      !kiln.corner(3000, t) &&
       long.span > 900 &&
       long.rate < -40 &&
       prior.rate > 1.4 * long.rate - 15;
@@ -65,7 +72,8 @@ export function lookByMinutes(kiln: WatchedKiln, one: Reading): Change | null {
   // What stood still before may have been given up.
   if (prior.rate < 15) return null;
   const highest = max(...window.between(t - 900, t - 130).map(({ c }) => c));
-  const settles = holding.length > 0 && level > min(...holding.map((one) => one.setpoint)) - 4;
+  const settles =
+    holding.length > 0 && level > min(...holding.map((one) => one.setpoint)) - max(6, 4 * jitter);
   const falls = now.rate < -15 && highest - level > max(kiln.tended ? 18 : 7, 5 * jitter);
   if (falls && !settles) return fell('fell');
   if (kiln.tended)
@@ -110,12 +118,16 @@ function overRun(kiln: WatchedKiln, one: Reading, jitter: number): Change | null
   const last = kiln.window.between(t - 130, t);
   const least = min(...last.map(({ c }) => c));
   const slack = max(one.c < 500 ? OVERSHOOT_COOL : OVERSHOOT, 4 * jitter);
-  if (last.length >= 2 && least > ceiling + slack) return seen;
+  const now = lineOf(kiln.window.between(t - 420, t));
+  // What falls is only slower than it was asked to be.
+  const falls = now !== null && now.rate < FALLS;
+  const grew = least - ceiling - kiln.leads(t) > max(GREW, 4 * jitter);
+  if (last.length >= 2 && least > ceiling + slack && grew && !falls) return seen;
   // Whatever way it follows, nothing should heat it now, and it climbs.
   const cold = kiln.clocks.every(
     ({ mode, setpoint, since }) =>
       ((mode === 'ended' || mode === 'free') && t - since > 480) ||
-      (mode === 'holds' && one.c > setpoint + 9),
+      (mode === 'holds' && least > setpoint + 9),
   );
   const lowest = min(...kiln.window.between(t - 720, t).map(({ c }) => c));
   const quick = lineOf(kiln.window.between(t - 310, t));
@@ -123,10 +135,9 @@ function overRun(kiln: WatchedKiln, one: Reading, jitter: number): Change | null
     return { ...seen, from: lowest };
   // Its program has ended in every way, and it does not begin to cool.
   const ended = kiln.clocks.every(
-    ({ mode, since }) => mode === 'ended' && t - since > 480 && t - since < SAID_FOR,
+    ({ mode, since }) => mode === 'ended' && t - since > ENDED && t - since < SAID_FOR,
   );
-  const now = lineOf(kiln.window.between(t - 250, t));
-  return ended && one.c > LID_BELOW && now !== null && now.span >= 180 && now.rate > -20
+  return ended && one.c > LID_BELOW && now !== null && now.span >= 180 && now.rate > FALLS
     ? seen
     : null;
 }

@@ -123,8 +123,9 @@ test('a kiln that follows speaks for it; one that climbs on after the end, again
     '170 falls: against 0, followed 2400, lost 0; may fall yes, by hand yes',
     '190 holds: against 0, followed 1200, lost 0; may fall no, by hand no',
     '205 holds: against 0, followed 2100, lost 0; may fall no, by hand yes',
-    '225 ended: against 1200, followed 0, lost 1200, refuted; may fall yes, by hand yes',
-    '240 ended: against 300, followed 0, lost 2100; may fall yes, by hand yes',
+    // Most of what lies between these two was before the end, and says nothing of it.
+    '225 ended: against 0, followed 0, lost 1200; may fall yes, by hand yes',
+    '240 ended: against 0, followed 0, lost 2100; may fall yes, by hand yes',
     '260 ended: against 1200, followed 0, lost 3300, refuted; may fall yes, by hand yes',
   ]);
 });

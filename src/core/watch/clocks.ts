@@ -101,14 +101,20 @@ export class ProgramClock {
       const left = now.target - this.setpoint;
       this.setpoint += Math.sign(left) * Math.min(move, Math.abs(left));
       if (this.setpoint !== now.target) return;
-    } else if (way.kind === 'runs' || this.held > 0 || Math.abs(this.setpoint - c) < way.near)
+    } else if (way.kind === 'runs' || this.held > 0 || this.isThere(c, way.near))
       this.held += seconds;
     if (this.held < now.holdMinutes * 60) return;
-    if (way.kind !== 'runs' && this.held === 0 && Math.abs(this.setpoint - c) >= way.near) return;
+    if (way.kind !== 'runs' && this.held === 0 && !this.isThere(c, way.near)) return;
     this.at++;
     this.turned = this.t + seconds;
     this.held = 0;
     this.arrived = false;
+  }
+
+  /** What has gone beyond where it was to arrive is there. */
+  private isThere(c: number, near: number): boolean {
+    const from = this.segments[this.at - 1]?.target ?? -Infinity;
+    return (this.setpoint > from ? this.setpoint - c : c - this.setpoint) < near;
   }
 
   private look(c: number): void {
@@ -141,7 +147,8 @@ export class ProgramClock {
   judge(one: { t: number; c: number }, rate: number | null, seconds: number): void {
     const beyond = this.mode === 'ended' || this.mode === 'free' ? this.from : this.setpoint;
     const off = this.mode === 'ended' || this.mode === 'free';
-    const climbs = off && rate !== null && one.t - this.since > 420 && rate > -20;
+    const climbs =
+      off && rate !== null && one.t - this.since > Math.max(420, seconds) && rate > -20;
     const above = one.c > beyond + 12 && !(this.mode === 'falls' && one.c < this.from + 6);
     const follows = !this.standing && Math.abs(one.c - this.setpoint) <= FOLLOWS && !off;
     this.followed = follows ? this.followed + seconds : this.followed;

@@ -31,8 +31,13 @@ export const SAID_FOR = 3600;
 
 /** A kiln that somebody has shut off cools as it will for so long, seconds. */
 const COOLS_STEADILY = 3900;
+/** So far below the last that its program asks for a kiln is led by nothing any more, °C. */
+const BELOW_LAST = 10;
 
-const { abs, max } = Math;
+/** What has been so for this long is no change, seconds. */
+const LEADS = 2400;
+
+const { abs, max, min } = Math;
 
 /** A kiln as its readings show it, and what may explain what it does. */
 export class WatchedKiln {
@@ -41,8 +46,13 @@ export class WatchedKiln {
   peak: Reading = { t: 0, c: -Infinity };
   /** Seconds at which it was last falling with good reason, read by hand. */
   falling = -Infinity;
+  /** And at which that began. */
+  fellFrom = Infinity;
   /** °C that it was behind at the last reading by hand; null without a program. */
   wasBehind: number | null = null;
+
+  /** °C by which each reading of the last while was beyond all that was asked for. */
+  private readonly beyond = new Window();
 
   constructor(readonly options: WatchOptions) {}
 
@@ -55,6 +65,7 @@ export class WatchedKiln {
     } else for (const clock of this.all) clock.follow(before, one);
     this.window.add(one);
     if (before !== undefined) this.judge(before, one);
+    this.beyond.add({ t: one.t, c: one.c - this.ceiling() });
     if (one.c > this.peak.c) this.peak = one;
     return before ?? null;
   }
@@ -99,14 +110,17 @@ export class WatchedKiln {
     return top !== null && max(before, this.peak.c) > top - NEAR_TOP;
   }
 
-  /** Does nothing but the room cool it? A program that leads it down ends at another time in every way. */
-  coolsByItself(t: number): boolean {
+  /**
+   * Does nothing but the room cool it, since a reading? A program that leads it down, or holds it lower
+   * down, is over at another time in every way: then it is once it has been cooler than that for so long.
+   */
+  coolsByItself(since: Reading, t: number): boolean {
     const { coolsFrom = -Infinity } = this.options;
     if (t >= coolsFrom && t - coolsFrom < COOLS_STEADILY) return false;
     const segments = this.options.segments ?? [];
     const [before, last] = segments.slice(-2);
-    const led = last !== undefined && last.rate !== null && last.target < before!.target;
-    return !led || this.all.every(({ mode }) => mode === 'ended');
+    if (last === undefined || last.target >= before!.target) return true;
+    return since.c < last.target - BELOW_LAST || this.all.every(({ mode }) => mode === 'ended');
   }
 
   /** Has any way of following the program turned a corner within so many seconds? */
@@ -118,6 +132,16 @@ export class WatchedKiln {
   askedAtMost(before: Reading, one: Reading): number {
     const off = this.all.filter(({ mode, loose }) => loose >= before.t || mode === 'falls');
     return one.c > before.c ? max(-Infinity, ...off.map(({ highest }) => highest)) : -Infinity;
+  }
+
+  /**
+   * °C by which it has been ahead of a climb for half an hour: some controllers lead all the way, and that
+   * is no change. 0 while it has not climbed for so long.
+   */
+  leads(t: number): number {
+    const climbs = this.clocks.every(({ mode, since }) => mode === 'rises' && t - since > LEADS);
+    if (!climbs) return 0;
+    return max(0, min(...this.beyond.between(t - LEADS, t - LEADS / 4).map(({ c }) => c)));
   }
 
   /** °C that no way of following the program goes beyond; Infinity without a program. */
