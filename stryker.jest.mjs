@@ -7,6 +7,7 @@ const config = {
   ...(operation ? integration : unit),
   testMatch: noticedBy,
   testPathIgnorePatterns: ['/node_modules/', '-worlds\\.test\\.ts$'],
-  testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
+  testSequencer: '<rootDir>/stryker.sequencer.mjs',
+  testEnvironment: './stryker.environment.cjs',
 };
 export default config;

@@ -5,6 +5,8 @@
  */
 import type { Segment } from '../heatwork';
 
+const { abs, max, min, sign } = Math;
+
 /** What a program asks for at a moment. `free`: it lets the kiln fall as it falls. */
 export type Mode = 'rises' | 'holds' | 'falls' | 'free' | 'ended';
 export type Waiting =
@@ -81,7 +83,7 @@ export class ProgramClock {
   /** The kiln came straight from `a` to `b`. */
   follow(a: { t: number; c: number }, b: { t: number; c: number }): void {
     while (this.t < b.t && this.mode !== 'ended') {
-      const next = Math.min(b.t, this.t + STEP);
+      const next = min(b.t, this.t + STEP);
       const c = a.c + ((b.c - a.c) * (next - a.t)) / (b.t - a.t || 1);
       this.step(next - this.t, c);
       this.t = next;
@@ -99,7 +101,7 @@ export class ProgramClock {
       if (this.standing) return;
       const move = now.rate === null ? Infinity : (now.rate / 3600) * seconds;
       const left = now.target - this.setpoint;
-      this.setpoint += Math.sign(left) * Math.min(move, Math.abs(left));
+      this.setpoint += sign(left) * min(move, abs(left));
       if (this.setpoint !== now.target) return;
     } else if (way.kind === 'runs' || this.held > 0 || this.isThere(c, way.near))
       this.held += seconds;
@@ -129,7 +131,7 @@ export class ProgramClock {
       else mode = now.rate === null ? 'free' : 'falls';
     }
     if (mode === 'ended' || mode === 'free') this.loose = this.t;
-    this.highest = Math.max(this.highest, this.setpoint);
+    this.highest = max(this.highest, this.setpoint);
     const asked = this.asked;
     this.asked = this.setpoint;
     if (mode === this.mode) return;
@@ -137,7 +139,7 @@ export class ProgramClock {
     this.since = this.t;
     this.followed = 0;
     // What it was beyond what was asked for is no part of the way down.
-    this.from = Math.min(c, asked + 6);
+    this.from = min(c, asked + 6);
   }
 
   /**
@@ -147,10 +149,9 @@ export class ProgramClock {
   judge(one: { t: number; c: number }, rate: number | null, seconds: number): void {
     const beyond = this.mode === 'ended' || this.mode === 'free' ? this.from : this.setpoint;
     const off = this.mode === 'ended' || this.mode === 'free';
-    const climbs =
-      off && rate !== null && one.t - this.since > Math.max(420, seconds) && rate > -20;
+    const climbs = off && rate !== null && one.t - this.since > max(420, seconds) && rate > -20;
     const above = one.c > beyond + 12 && !(this.mode === 'falls' && one.c < this.from + 6);
-    const follows = !this.standing && Math.abs(one.c - this.setpoint) <= FOLLOWS && !off;
+    const follows = !this.standing && abs(one.c - this.setpoint) <= FOLLOWS && !off;
     this.followed = follows ? this.followed + seconds : this.followed;
     this.lost = follows ? 0 : this.lost + seconds;
     if (this.lost > LOST_AFTER) this.followed = 0;
@@ -162,7 +163,7 @@ export class ProgramClock {
       rate < -25 &&
       one.c < this.setpoint - 10;
     const change = climbs || above || below || cools ? seconds : -seconds;
-    this.against = Math.max(0, Math.min(2 * REFUTED_AFTER, this.against + change));
+    this.against = max(0, min(2 * REFUTED_AFTER, this.against + change));
   }
 
   get refuted(): boolean {
@@ -181,7 +182,7 @@ export class ProgramClock {
     if (now === undefined) return true;
     const next = this.segments[this.at + 1];
     if (next !== undefined && next.target >= now.target) return false;
-    const way = Math.abs(now.target - this.setpoint);
+    const way = abs(now.target - this.setpoint);
     const moving = way === 0 ? 0 : (way / (now.rate ?? Infinity)) * 3600;
     return moving + now.holdMinutes * 60 - this.held < seconds;
   }
@@ -190,6 +191,6 @@ export class ProgramClock {
   rate(): number {
     const now = this.segments[this.at];
     if (now === undefined || this.setpoint === now.target) return 0;
-    return (now.rate ?? 1000) * Math.sign(now.target - this.setpoint);
+    return (now.rate ?? 1000) * sign(now.target - this.setpoint);
   }
 }

@@ -1,6 +1,8 @@
 /** The last readings of a firing, and what they say: how fast it goes, how much a reading jitters. */
 import type { Reading } from '../heatwork';
 
+const { abs, max, min } = Math;
+
 /** Seconds that are looked back on. */
 const KEPT = 2.2 * 3600;
 
@@ -11,7 +13,7 @@ export class Window {
     this.readings.push(one);
     if (this.readings.length > 400) {
       const from = this.readings.findIndex(({ t }) => t >= one.t - KEPT);
-      this.readings = this.readings.slice(Math.min(from, this.readings.length - 6));
+      this.readings = this.readings.slice(min(from, this.readings.length - 6));
     }
   }
 
@@ -46,12 +48,12 @@ export class Window {
     const apart: number[] = [];
     for (let i = 1; i + 1 < list.length; i++) {
       const [a, b, c] = [list[i - 1]!, list[i]!, list[i + 1]!];
-      apart.push(Math.abs(b.c - a.c - ((c.c - a.c) * (b.t - a.t)) / (c.t - a.t || 1)));
+      apart.push(abs(b.c - a.c - ((c.c - a.c) * (b.t - a.t)) / (c.t - a.t || 1)));
     }
     if (apart.length < 8) return 1.5;
     apart.sort((x, y) => x - y);
     // The middle of |N(0, 1.5 σ²)| is 0.826 σ.
-    return Math.min(4, Math.max(0.3, apart[apart.length >> 1]! / 0.826));
+    return min(4, max(0.3, apart[apart.length >> 1]! / 0.826));
   }
 }
 
