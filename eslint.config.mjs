@@ -34,6 +34,7 @@ export default tseslint.config(
   ...next,
   ...tseslint.configs.recommended,
   {
+    files: ['**/*.{ts,tsx,mjs}'],
     settings: { react: { version: '19.3' } },
     rules: {
       '@typescript-eslint/no-unused-vars': [
@@ -116,6 +117,11 @@ export default tseslint.config(
         },
       ],
     },
+  },
+  {
+    // A test environment is required, not imported.
+    files: ['**/*.cjs'],
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
   },
   {
     // What has shipped stays as it shipped: no step follows code or data that go on living.

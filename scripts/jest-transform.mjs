@@ -14,7 +14,7 @@ const withConstants = (result) => {
     : { ...result, code: `const { ${names.join(', ')} } = globalThis; ${result.code}` };
 };
 
-export default {
+const transformer = {
   createTransformer(options) {
     const inner = swc.createTransformer(options);
     return {
@@ -25,3 +25,4 @@ export default {
     };
   },
 };
+export default transformer;
