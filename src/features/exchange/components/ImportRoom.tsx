@@ -103,7 +103,11 @@ export function ImportRoom() {
         name="Choose a CSV file"
         accept=".csv,.tsv,.txt,text/csv"
         minHeight={84}
-        onFile={(chosen) => void dryRun(chosen, {})}
+        onFile={(chosen) => {
+          // Another file is another act; one file stays one, however it is read, or a lost answer would double it.
+          setId(v7());
+          void dryRun(chosen, {});
+        }}
       />
       {busy && (
         <Box role="status" sx={{ mb: 2 }}>

@@ -1,0 +1,49 @@
+/** A table that is read first and brought in then: what is one act, and what is another. */
+import { fireEvent, waitFor } from '@testing-library/react';
+import { named, person, press, screen, server, show } from '../../../../test-support/dom';
+import type { ImportPlan } from '../plan';
+
+const { ImportRoom } = await import('./ImportRoom');
+
+const PLAN: ImportPlan = {
+  header: ['body'],
+  columns: ['body'],
+  notices: [],
+  written: [],
+  rows: [],
+  bodies: [],
+  coatings: [],
+  kilns: [],
+  rowsWithoutKiln: 0,
+  rowsWithoutMethod: 0,
+  rowsWithCone: 0,
+  known: { bodies: [], coatings: [], kilns: [] },
+  counts: { add: 3, refused: 1, doubtful: 0, likely: 0, lost: 0, unknownCone: 0, unknownAtmosphere: 0, firings: 1 }, // prettier-ignore
+  open: [],
+};
+const choose = (name: string) => fireEvent.change(named('Choose a CSV file'), { target: { files: [new File(['body\nPeat'], name)] } }); // prettier-ignore
+
+test('a file stays one act however it is read, so that a lost answer doubles nothing; another file is another', async () => {
+  const acts = server(({ path }) =>
+    path === '/api/import/plan'
+      ? { ok: true, data: PLAN }
+      : { ok: false, problem: { code: 'offline', message: 'The answer was lost.' } },
+  );
+  const brought = () => acts.filter(({ path }) => path !== '/api/import/plan').map(({ body }) => body.id); // prettier-ignore
+  const hand = person();
+  show(<ImportRoom />);
+  choose('one.csv');
+  await screen.findByText(/3 of 0 rows can be taken/);
+  await press(hand, 'Bring in 3 rows');
+  await screen.findByText('The answer was lost.');
+  await hand.click(screen.getByRole('checkbox', { name: 'Leave 1 refused row out' }));
+  await waitFor(() => expect(screen.queryByText('The answer was lost.')).toBeNull());
+  await press(hand, 'Bring in 3 rows');
+  await waitFor(() => expect(brought()).toHaveLength(2));
+  choose('two.csv');
+  await waitFor(() => expect(screen.queryByText('The answer was lost.')).toBeNull());
+  await press(hand, 'Bring in 3 rows');
+  await waitFor(() => expect(brought()).toHaveLength(3));
+  const [first, again, other] = brought();
+  expect([first === again, again === other]).toEqual([true, false]);
+});
