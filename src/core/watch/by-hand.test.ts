@@ -32,6 +32,13 @@ const held = { segments: [{ rate: 150, target: 600, holdMinutes: 600 }] };
 /** To the top, and held lower down. */
 const lower = { segments: [{ rate: 150, target: 1000, holdMinutes: 10 }, { rate: null, target: 850, holdMinutes: 20 }] }; // prettier-ignore
 
+/** It was behind, and caught up: no clock that waits explains that. */
+const hundred = { segments: [{ rate: 100, target: 900, holdMinutes: 0 }] };
+const caughtUp: Point[] = [[0, 20], [45, 30], [90, 40], [135, 145], [180, 250], [225, 355], [270, 460], [300, 520]]; // prettier-ignore
+/** At a corner it is to go more slowly, or stand. */
+const slower = { segments: [{ rate: 150, target: 320, holdMinutes: 0 }, { rate: 50, target: 900, holdMinutes: 0 }] }; // prettier-ignore
+const stands = { segments: [{ rate: 150, target: 320, holdMinutes: 300 }] };
+
 type Case = readonly [what: string, options: Partial<WatchOptions>, points: readonly Point[], says: string]; // prettier-ignore
 
 const AT_THE_TOP: Case[] = [
@@ -89,6 +96,16 @@ const WEAKER: Case[] = [
 ]; // prettier-ignore
 
 const ASKED: Case[] = [
+  ['all at once 23 behind a program that it kept up with', hundred, [...caughtUp, [330, 570], [360, 597]], '? power 570 → 597 in 30'],
+  ['22 behind', hundred, [...caughtUp, [330, 570], [360, 598.1]], 'nothing'],
+  ['14 behind, and 23 more', hundred, [...caughtUp, [330, 556], [360, 583]], '? power 556 → 583 in 30'],
+  ['14 behind, and 22 more', hundred, [...caughtUp, [330, 556], [360, 584.1]], 'nothing'],
+  ['15 behind, and 23 more: it did not keep up', hundred, [...caughtUp, [330, 555], [360, 582]], 'nothing'],
+  ['4 ahead, and 22 behind', hundred, [...caughtUp, [330, 574], [360, 598.1]], 'nothing'],
+  ['it goes more slowly as it is asked to', slower, [...climb(20, 150, 30, 5), [150, 345], [180, 370]], 'nothing'],
+  ['it goes more slowly where a corner is passed', slower, [...climb(20, 150, 30, 5), [150, 335]], 'nothing'],
+  ['it goes more slowly than that', slower, [...climb(20, 150, 30, 5), [150, 345], [180, 370], [210, 395], [240, 420], [290, 427]], '! power 420 → 427 in 50'],
+  ['it stands where it is to', stands, [...climb(20, 150, 30, 5), [150, 320], [180, 320]], 'nothing'],
   ['less than 45 parts of 100', {}, [[0, 100], [60, 200], [120, 244]], '? power 200 → 244 in 60'],
   ['just 45 parts', {}, [[0, 100], [60, 200], [120, 245]], 'nothing'],
   ['it climbed a little, and stands', {}, [[0, 100], [60, 126], [120, 127]], '? power 126 → 127 in 60'],

@@ -1,6 +1,6 @@
 /** A table that is read first and brought in then: what is one act, and what is another. */
 import { fireEvent, waitFor } from '@testing-library/react';
-import { named, person, press, screen, server, show } from '../../../../test-support/dom';
+import { named, person, screen, server, show } from '../../../../test-support/dom';
 import type { ImportPlan } from '../plan';
 
 const { ImportRoom } = await import('./ImportRoom');
@@ -31,18 +31,23 @@ test('a file stays one act however it is read, so that a lost answer doubles not
   );
   const brought = () => acts.filter(({ path }) => path !== '/api/import/plan').map(({ body }) => body.id); // prettier-ignore
   const hand = person();
+  const bring = async (): Promise<void> => {
+    const button = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Bring in 3 rows' });
+    await waitFor(() => expect(button().disabled).toBe(false));
+    await hand.click(button());
+  };
   show(<ImportRoom />);
   choose('one.csv');
   await screen.findByText(/3 of 0 rows can be taken/);
-  await press(hand, 'Bring in 3 rows');
+  await bring();
   await screen.findByText('The answer was lost.');
   await hand.click(screen.getByRole('checkbox', { name: 'Leave 1 refused row out' }));
   await waitFor(() => expect(screen.queryByText('The answer was lost.')).toBeNull());
-  await press(hand, 'Bring in 3 rows');
+  await bring();
   await waitFor(() => expect(brought()).toHaveLength(2));
   choose('two.csv');
   await waitFor(() => expect(screen.queryByText('The answer was lost.')).toBeNull());
-  await press(hand, 'Bring in 3 rows');
+  await bring();
   await waitFor(() => expect(brought()).toHaveLength(3));
   const [first, again, other] = brought();
   expect([first === again, again === other]).toEqual([true, false]);
