@@ -20,8 +20,7 @@ const coolsAtMost = (c: number, hours: number): number => (c - ROOM) * (1 - exp(
 const rateOf = (a: Reading, b: Reading): number => ((b.c - a.c) / (b.t - a.t)) * 3600;
 
 export function lookByHand(kiln: WatchedKiln, before: Reading, one: Reading): Change | null {
-  // Between two readings it may have been at any height its program asked for.
-  const ceiling = max(kiln.ceiling(), kiln.askedAtMost(before, one));
+  const ceiling = kiln.ceiling();
   const minutes = (one.t - before.t) / 60;
   if (one.c > ceiling + 18)
     return { kind: 'over-run', at: one.t, from: ceiling, to: one.c, minutes };

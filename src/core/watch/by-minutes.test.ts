@@ -41,6 +41,7 @@ const held = { segments: [{ rate: 120, target: 500, holdMinutes: 120 }] };
 const short = { segments: [{ rate: 120, target: 500, holdMinutes: 10 }] };
 const led = { segments: [{ rate: 120, target: 500, holdMinutes: 10 }, { rate: 60, target: 440, holdMinutes: 60 }] }; // prettier-ignore
 const cooled = { segments: [{ rate: 120, target: 800, holdMinutes: 10 }], coolsFrom: 400 * 60 };
+const near = { segments: [{ rate: 120, target: 500, holdMinutes: 60 }] };
 /** To the top, and held lower down. */
 const lower = { segments: [{ rate: 120, target: 800, holdMinutes: 10 }, { rate: null, target: 750, holdMinutes: 20 }] }; // prettier-ignore
 const out = { coolsFrom: 0 };
@@ -74,6 +75,7 @@ const FALLEN: Case[] = [
   ['it comes down as fast as brick does', climbing, [[240, 120], [60, -600]], ['fell at 242: 500 → 480']],
   ['it comes down from what it held', held, [[240, 120], [30, 0], [60, -40]], ['fell at 285: 500 → 490']],
   ['a hold that is over lets it fall', { segments: [{ rate: 120, target: 500, holdMinutes: 60 }] }, [[240, 120], [60, 0], [120, -90]], []],
+  ['it came near, which in some ways was there and is over', near, [[238, 120], [142, 0], [60, -90]], []],
   ['the flame is out', gas, [[240, 120], [60, -120]], ['power at 248: 500 → 484', 'fell at 251: 500 → 478']],
   ['a thermocouple comes out of a cooling kiln', out, [[10, 0], [120, -60], [11, -1400]], ['open at 132: 893 → 833', 'fell at 141: 884 → 623'], { from: 1000 }],
 ]; // prettier-ignore

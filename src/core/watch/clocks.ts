@@ -48,8 +48,6 @@ export class ProgramClock {
   /** °C asked for. */
   setpoint: number;
   mode: Mode = 'rises';
-  /** °C it has asked for at most so far. */
-  highest = -Infinity;
   /** Seconds at which it last began to ask for something of another kind. */
   since = 0;
   /** Seconds at which it last went on to another segment. */
@@ -131,7 +129,6 @@ export class ProgramClock {
       else mode = now.rate === null ? 'free' : 'falls';
     }
     if (mode === 'ended' || mode === 'free') this.loose = this.t;
-    this.highest = max(this.highest, this.setpoint);
     const asked = this.asked;
     this.asked = this.setpoint;
     if (mode === this.mode) return;

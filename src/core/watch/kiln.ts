@@ -128,12 +128,6 @@ export class WatchedKiln {
     return this.clocks.some(({ since, turned }) => t - max(since, turned) < seconds);
   }
 
-  /** °C that some way of following the program asked for that lets the kiln go, at most: it may have been there. */
-  askedAtMost(before: Reading, one: Reading): number {
-    const off = this.all.filter(({ mode, loose }) => loose >= before.t || mode === 'falls');
-    return one.c > before.c ? max(-Infinity, ...off.map(({ highest }) => highest)) : -Infinity;
-  }
-
   /**
    * °C by which it has been ahead of a climb for half an hour: some controllers lead all the way, and that
    * is no change. 0 while it has not climbed for so long.
