@@ -112,3 +112,79 @@ test('a kiln by program that climbs at less than half its rate is asked about; o
   expect(said(climbing(418), by)).toEqual([]);
   expect(said(climbing(374), by)).toContain('question: power');
 });
+
+describe('in words', () => {
+  const words = (log: readonly { t: number; c: number }[], options: Partial<UnderWatch> = {}) =>
+    alarmsOf(log, log.at(-1)!.t, { ...quiet, ...options }).map(({ message }) => message);
+  const after = (rate: number, minutes: number, from = 620) => [
+    ...steady(120, 5),
+    ...steady(rate, 2, from + rate / 60, 5 * 3600 + 60).slice(0, minutes),
+  ];
+
+  test('what to look at first, for each kind of alarm', () => {
+    expect(words(after(0, 12))).toEqual([
+      'At 620 °C it climbs far less than it just did: an element, a fuse, a phase, or gas running out?',
+    ]);
+    expect(words(after(260, 16))).toEqual([
+      'At 689 °C, where its program explains 652 °C at most: has the relay stuck? Go and look; if it heats on, cut its power at the isolator.',
+    ]);
+    expect(words(after(-300, 12))).toEqual([
+      'Fell from 620 °C to 560 °C within 15 minutes: power lost, the door, or the thermocouple?',
+    ]);
+    // Cooling at 90 °C an hour, then at 400.
+    const cooled = [...steady(120, 8), ...steady(-90, 3, 978.5, 28_860)];
+    const opened = [...cooled, ...steady(-400, 1, 708, 39_720).slice(0, 14)];
+    expect(words(cooled, { cooling: true })).toEqual([]);
+    expect(words(opened, { cooling: true })).toEqual([
+      'Cools much faster than it just did (710 °C to 621 °C within 15 minutes): does the door stand open?',
+    ]);
+    expect(words(steady(120, 5), { doubted: 2 })).toEqual([
+      'The last 2 readings cannot be believed: is the thermocouple out, or broken? Until it is mended its controller heats blindly.',
+    ]);
+    expect(words(steady(120, 5), { latestHours: 4 })).toEqual([
+      'Past the 4 hours this firing may take: go and look, and shut it off by hand if need be.',
+    ]);
+  });
+
+  test('a reading is missed after two and a half intervals, and never within five minutes of one', () => {
+    const missed = (every: number, since: number): string | undefined =>
+      alarmsOf(steady(120, 5), 5 * 3600 + since, { ...quiet, every })[0]?.message;
+    expect([missed(60, 360), missed(60, 361)]).toEqual([undefined, 'No reading for 6 minutes.']);
+    expect([missed(900, 2250), missed(900, 2251)]).toEqual([undefined, 'No reading for 38 minutes.']); // prettier-ignore
+    expect(missed(900, 7140)).toBe('No reading for 119 minutes.');
+    // Nothing has been read yet: it is counted from lighting.
+    expect(alarmsOf([], 361, quiet).map(({ message }) => message)).toEqual(['No reading for 6 minutes.']); // prettier-ignore
+  });
+
+  test('late by a second, and not at all once it cools', () => {
+    const late = (now: number, cooling = false): string[] =>
+      alarmsOf(steady(120, 5), now, { ...quiet, latestHours: 5, cooling }).map(({ kind }) => kind);
+    expect([late(18_000), late(18_001), late(18_001, true)]).toEqual([[], ['late'], []]);
+  });
+
+  test('61 behind is worth a word and 60 is not; nothing is behind while something is alarmed about, or it cools', () => {
+    const behind = (by: number) => steady(120, 5).map((one) => ({ ...one, c: Math.max(20, one.c - by) })); // prettier-ignore
+    expect(words(behind(60))).toEqual([]);
+    expect(words(behind(61))).toEqual(['61 K behind its schedule.']);
+    expect(words(behind(61), { cooling: true })).toEqual([]);
+    const lost = [...behind(61), ...steady(0, 1, 559, 18_060).slice(0, 12)];
+    expect(said(lost)).toEqual(['alarm: power']);
+    // A hold that is not reached yet: what is asked for stays as it is.
+    expect(words(behind(200), { profile: null })).toEqual([]);
+  });
+
+  test('a kiln fired by hand stands: hot, for an hour, after two, and well below its cone', () => {
+    const by = { segments: null, profile: null };
+    const standing = (c: number, hours = 2) => [...steady((c - 20) / 2, 2), ...steady(0, hours, c, 7260)]; // prettier-ignore
+    expect(words(standing(920), by)).toEqual([expect.stringMatching(/^Stands at 920 °C, 302 K below its cone\.$/)]); // prettier-ignore
+    expect(words(standing(200), by)).toEqual([]);
+    expect(words(standing(201), by)).toHaveLength(1);
+    expect(words(standing(1182), by)).toEqual([]);
+    expect(words(standing(1181), by)).toHaveLength(1);
+    expect(words(standing(920), { ...by, top: null })).toEqual([]);
+    expect(words(steady(0, 2, 920), by)).toEqual([]);
+    // It creeps: 7 °C an hour, and 9.
+    expect(words([...standing(920, 0), ...steady(7, 2, 920, 7260)], by)).toHaveLength(1);
+    expect(words([...standing(920, 0), ...steady(9, 2, 920, 7260)], by)).toEqual([]);
+  });
+});
