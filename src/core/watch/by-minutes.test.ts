@@ -56,7 +56,11 @@ const WEAKER: Case[] = [
   ['a little less than half is left', climbing, [[240, 120], [60, 57.6]], ['power at 247: 507 → 507']],
   ['half is left', climbing, [[240, 120], [60, 60]], []],
   ['a fifth is left, nobody told its program', {}, [[240, 120], [60, 24]], ['power at 245: 502 → 502']],
-  ['a fifth is left, read every three minutes', climbing, [[240, 120], [60, 24]], ['power at 246: 502 → 502'], { every: 3 }],
+  ['a fifth is left, read every three minutes', climbing, [[240, 120], [60, 24]], ['power at 249: 504 → 504'], { every: 3 }],
+  ['a fifth is left, read every two minutes', climbing, [[240, 120], [60, 24]], ['power at 246: 502 → 502'], { every: 2 }],
+  ['a fifth is left, read every five minutes', climbing, [[240, 120], [60, 24]], ['power at 250: 504 → 504'], { every: 5 }],
+  ['a fifth is left, read every six minutes', climbing, [[240, 120], [60, 24]], ['power at 252: 505 → 505'], { every: 6 }],
+  ['it goes as it is asked to, read every six minutes', climbing, [[498, 120]], [], { every: 6, jitter: 1.5 }],
   ['it only begins to warm', climbing, [[60, 120], [14, 20]], []],
   ['it has just warmed', climbing, [[60, 120], [40, 20]], ['power at 76: 145 → 145']],
   ['cool, and turned up step by step', {}, [[80, 60], [40, 5]], []],
@@ -77,6 +81,7 @@ const FALLEN: Case[] = [
   ['a hold that is over lets it fall', { segments: [{ rate: 120, target: 500, holdMinutes: 60 }] }, [[240, 120], [60, 0], [120, -90]], []],
   ['it came near, which in some ways was there and is over', near, [[238, 120], [142, 0], [60, -90]], []],
   ['the flame is out', gas, [[240, 120], [60, -120]], ['power at 248: 500 → 484', 'fell at 251: 500 → 478']],
+  ['as fast as brick does, read every five minutes', climbing, [[240, 120], [60, -600]], ['fell at 245: 500 → 450'], { every: 5 }],
   ['a thermocouple comes out of a cooling kiln', out, [[10, 0], [120, -60], [11, -1400]], ['open at 132: 893 → 833', 'fell at 141: 884 → 623'], { from: 1000 }],
 ]; // prettier-ignore
 
@@ -92,11 +97,18 @@ const TOO_HOT: Case[] = [
   ['its program has ended, and it stays', short, [[240, 120], [10, 0], [90, 0]], ['over-run at 264: 500 → 500']],
   ['its program has ended, and it hardly cools', short, [[240, 120], [10, 0], [90, -15]], ['over-run at 264: 500 → 497']],
   ['its program has ended, and it cools', short, [[240, 120], [10, 0], [90, -25]], []],
+  ['it has cooled for two hours, and climbs again', short, [[240, 120], [10, 0], [120, -60], [60, 150]], ['over-run at 379: 380 → 403']],
+  ['it has cooled for two hours, and creeps up', short, [[240, 120], [10, 0], [120, -60], [60, 20]], []],
+  ['it is cool, and climbs until it is warm', short, [[240, 120], [10, 0], [200, -60], [60, 150]], ['over-run at 459: 300 → 323']],
+  ['it has cooled for an hour, and stays', short, [[240, 120], [10, 0], [62, -25], [60, 0]], []],
+  ['its program has ended cool, and it stays', { segments: [{ rate: 120, target: 250, holdMinutes: 10 }] }, [[115, 120], [10, 0], [90, 0]], []],
+  ['twice as fast, read every five minutes', climbing, [[240, 120], [60, 240]], ['over-run at 250: 520 → 540'], { every: 5 }],
   ['it cooled and climbs again', short, [[240, 120], [10, 0], [30, -60], [60, 60]], ['over-run at 283: 500 → 473']],
 ]; // prettier-ignore
 
 const OPENED: Case[] = [
   ['three times as fast as it cooled', cooled, [[390, 120], [10, 0], [120, -90], [30, -300]], ['open at 524: 637 → 600']],
+  ['three times as fast, read every five minutes', cooled, [[390, 120], [10, 0], [120, -90], [30, -300]], ['open at 530: 628 → 570'], { every: 5 }],
   ['a little more than twice', cooled, [[390, 120], [10, 0], [120, -90], [30, -240]], ['open at 525: 635 → 600']],
   ['about twice', cooled, [[390, 120], [10, 0], [120, -90], [30, -200]], []],
   ['its program has ended in every way', lower, [[390, 120], [10, 0], [10, -300], [20, 0], [54, -90], [8, -300]], ['open at 488: 686 → 649']],

@@ -24,43 +24,46 @@ const { max, min } = Math;
 export function lookByMinutes(kiln: WatchedKiln, one: Reading): Change | null {
   const { window } = kiln;
   const t = one.t;
-  const recent = window.between(t - 420, t);
-  const prior = lineOf(window.between(t - 2100, t - 540));
+  const { spacing, stretch: s } = window;
+  /** What was read from so long ago until so long ago, seconds at a reading a minute. */
+  const ago = (from: number, until = 0): Reading[] => window.between(t - from * s, t - until * s);
+  const recent = ago(420);
+  const prior = lineOf(ago(2100, 540));
   const now = lineOf(recent);
   if (now === null) return null;
   const jitter = window.jitter();
   const over = overRun(kiln, one, jitter);
   if (over !== null) return over;
-  if (prior === null || prior.span < 600 || prior.n < 6) return null;
+  if (prior === null || prior.span < 600 || prior.n < 5) return null;
   const fell = (kind: AlarmKind): Change => {
     const from = max(...window.between(t - 900, t).map(({ c }) => c));
     return { kind, at: t, from, to: one.c, minutes: 15 };
   };
-  const tenAgo = window.between(t - 660, t - 540)[0];
+  const tenAgo = window.between(t - 540 - max(120, spacing), t - 540)[0];
   if (tenAgo !== undefined && tenAgo.c - one.c > 240) return fell('fell');
   if (kiln.touchedSince(t - TOUCH_EXPLAINS, t)) return null;
-  const last = lineOf(window.between(t - 130, t));
+  const last = lineOf(ago(130));
   const level = last?.c ?? one.c;
   const apartFrom = (line: Line): number => level - alongLine(line, last?.t ?? t);
   const short = -apartFrom(prior);
   const recent15 = max(...window.between(t - 900, t).map(({ c }) => c));
   if (kiln.mayFall(t, t - 900, recent15, now.rate)) {
     // On the way down: nothing but a door makes brick cool faster than it just did.
-    const far = window.between(t - 3900, t - 2100);
+    const far = ago(3900, 2100);
     const long = lineOf(far);
     const settled =
       long !== null &&
       kiln.coolsByItself(far[0]!, t) &&
-      !kiln.corner(3000, t) &&
+      !kiln.corner(3000 * s, t) &&
       long.span > 900 &&
       long.rate < -40 &&
       prior.rate > 1.4 * long.rate - 15;
-    const quick = lineOf(window.between(t - 300, t));
+    const quick = lineOf(window.between(t - max(300 * s, 2.1 * spacing), t));
     return settled &&
       one.c > LID_BELOW &&
       prior.rate < -15 &&
       quick !== null &&
-      quick.n >= 4 &&
+      quick.n >= 3 &&
       short > max(9, 6 * jitter) &&
       quick.rate < 2 * prior.rate - 40
       ? fell('open')
@@ -71,26 +74,28 @@ export function lookByMinutes(kiln: WatchedKiln, one: Reading): Change | null {
   if (leftAndFell(kiln, level, jitter)) return fell('fell');
   // What stood still before may have been given up.
   if (prior.rate < 15) return null;
-  const highest = max(...window.between(t - 900, t - 130).map(({ c }) => c));
+  const highest = max(...ago(900, 130).map(({ c }) => c));
   const settles =
     holding.length > 0 && level > min(...holding.map((one) => one.setpoint)) - max(6, 4 * jitter);
-  const falls = now.rate < -15 && highest - level > max(kiln.tended ? 18 : 7, 5 * jitter);
+  const falls = now.rate < -15 && highest - level > max(kiln.tended ? 18 * s : 7, 5 * jitter);
   if (falls && !settles) return fell('fell');
   if (kiln.tended)
-    return -apartFrom(prior) > max(27, 5 * jitter) && now.rate < 0.3 * prior.rate && t > WARMING
+    return -apartFrom(prior) > max(27 * s * s, 5 * jitter) &&
+      now.rate < 0.3 * prior.rate &&
+      t > WARMING
       ? fell('power')
       : null;
   const warm = t > WARMING && (program || one.c > WARM);
-  if (kiln.corner(2400, t) || !warm || now.span < 240) return null;
+  if (kiln.corner(2400 * s, t) || !warm || now.span < 240) return null;
   const wanted = program ? min(...kiln.clocks.map((clock) => clock.rate())) : prior.rate;
   // What comes slowly shows against a quarter of an hour earlier.
   const priors = [prior];
-  const earlier = lineOf(window.between(t - 3000, t - 1320));
-  if (program && earlier !== null && earlier.span > 1200 && !kiln.corner(4500, t))
+  const earlier = lineOf(ago(3000, 1320));
+  if (program && earlier !== null && earlier.span > 1200 && !kiln.corner(4500 * s, t))
     priors.push(earlier);
   for (const [i, was] of priors.entries()) {
     const apart = apartFrom(was);
-    const slack = max(5.5 + 4 * i, 5.5 * jitter);
+    const slack = max((5.5 + 4 * i) * s, 5.5 * jitter);
     // It may have been catching up: it owes no more than its program asks for.
     const owed = apartFrom({ ...was, rate: min(was.rate, wanted) });
     if (-owed > slack && now.rate < (i === 0 ? 0.5 : 0.4) * min(was.rate, wanted) - 5 * jitter)
@@ -115,10 +120,11 @@ function overRun(kiln: WatchedKiln, one: Reading, jitter: number): Change | null
   if (ceiling === Infinity) return null;
   const t = one.t;
   const seen: Change = { kind: 'over-run', at: t, from: ceiling, to: one.c, minutes: 0 };
-  const last = kiln.window.between(t - 130, t);
+  const { spacing, stretch: s } = kiln.window;
+  const last = kiln.window.between(t - max(130, 1.1 * spacing), t);
   const least = min(...last.map(({ c }) => c));
   const slack = max(one.c < 500 ? OVERSHOOT_COOL : OVERSHOOT, 4 * jitter);
-  const now = lineOf(kiln.window.between(t - 420, t));
+  const now = lineOf(kiln.window.between(t - 420 * s, t));
   // What falls is only slower than it was asked to be.
   const falls = now !== null && now.rate < FALLS;
   const grew = least - ceiling - kiln.leads(t) > max(GREW, 4 * jitter);
@@ -129,8 +135,8 @@ function overRun(kiln: WatchedKiln, one: Reading, jitter: number): Change | null
       ((mode === 'ended' || mode === 'free') && t - since > 480) ||
       (mode === 'holds' && least > setpoint + 9),
   );
-  const lowest = min(...kiln.window.between(t - 720, t).map(({ c }) => c));
-  const quick = lineOf(kiln.window.between(t - 310, t));
+  const lowest = min(...kiln.window.between(t - 720 * s, t).map(({ c }) => c));
+  const quick = lineOf(kiln.window.between(t - 310 * s, t));
   if (cold && one.c > LID_BELOW && quick !== null && quick.rate > 25 && least - lowest > slack)
     return { ...seen, from: lowest };
   // Its program has ended in every way, and it does not begin to cool.

@@ -79,7 +79,9 @@ export class WatchedKiln {
   /** Asks of each way of following the program whether the kiln speaks for it. */
   private judge(before: Reading, one: Reading): void {
     const hand = one.t - before.t > BY_HAND;
-    const line = hand ? lineOf([before, one]) : lineOf(this.window.between(one.t - 420, one.t));
+    const line = hand
+      ? lineOf([before, one])
+      : lineOf(this.window.between(one.t - 420 * this.window.stretch, one.t));
     for (const clock of this.all) clock.judge(one, line?.rate ?? null, one.t - before.t);
   }
 

@@ -109,3 +109,36 @@ test('a sound firing read by hand is asked about in fewer than one of four', () 
   }
   expect(asked / 200).toBeLessThan(0.25);
 });
+
+describe.each([2, 3, 5, 6])('read every %i minutes', (every) => {
+  const thinned = ({ shown }: Watched): Shown[] => shown.filter((_, i) => i % every === 0);
+
+  test('no sound firing of 150 raises an alarm', () => {
+    const seeds = Array.from({ length: 150 }, (_, i) => SEEDS + i);
+    expect(
+      seeds.filter((seed) => {
+        const fired = fireWatched(seed);
+        return alarmsAlong(fired, thinned(fired)).length > 0;
+      }),
+    ).toEqual([]);
+  });
+
+  test.each(FAULTS)(
+    '%s: found by the third reading that shows it, or within ten minutes, in 85 %',
+    (fault) => {
+      let [tried, seen] = [0, 0];
+      for (let seed = SEEDS; tried < 60; seed++) {
+        const fired = fireFaulty(seed, fault);
+        if (fired === null) continue;
+        const read = thinned(fired);
+        const third = read[read.findIndex(({ t }) => t >= fired.shows) + 2];
+        if (third === undefined || third.t < fired.shows) continue;
+        tried++;
+        const limit = Math.max(third.t, fired.shows + 600);
+        if (alarmsAlong(fired, read, limit).some((at) => at >= fired.shows - 60 * every - 240))
+          seen++;
+      }
+      expect(seen / tried).toBeGreaterThanOrEqual(0.85);
+    },
+  );
+});

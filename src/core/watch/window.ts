@@ -1,10 +1,13 @@
 /** The last readings of a firing, and what they say: how fast it goes, how much a reading jitters. */
 import type { Reading } from '../heatwork';
 
-const { abs, max, min } = Math;
+const { abs, cbrt, max, min } = Math;
 
 /** Seconds that are looked back on. */
 const KEPT = 2.2 * 3600;
+const MINUTE = 60;
+/** Seconds between readings that are not taken by hand, at most. */
+const MOST = 400;
 
 export class Window {
   private readings: Reading[] = [];
@@ -37,6 +40,20 @@ export class Window {
     return found.reverse();
   }
 
+  /** Seconds between the last readings, from a minute to what is read by hand. */
+  get spacing(): number {
+    const n = min(8, this.readings.length - 1);
+    return n < 1 ? MINUTE : min(MOST, max(MINUTE, (this.last!.t - this.back(n)!.t) / n));
+  }
+
+  /**
+   * How many times as far is looked back as at a reading a minute: the slope of a line through readings is as
+   * sure again when its length goes with the third root of what lies between them.
+   */
+  get stretch(): number {
+    return cbrt(this.spacing / MINUTE);
+  }
+
   /**
    * How much one reading jitters, °C: the middle of how far readings lie from the line between
    * their neighbours, over the last three quarters of an hour. Between 0.3 and 4.
@@ -44,7 +61,7 @@ export class Window {
   jitter(): number {
     const { last } = this;
     if (last === undefined) return 4;
-    const list = this.between(last.t - 2700, last.t);
+    const list = this.between(last.t - 2700 * this.stretch, last.t);
     const apart: number[] = [];
     for (let i = 1; i + 1 < list.length; i++) {
       const [a, b, c] = [list[i - 1]!, list[i]!, list[i + 1]!];
