@@ -61,6 +61,8 @@ const WEAKER: Case[] = [
   ['a fifth is left, read every five minutes', climbing, [[240, 120], [60, 24]], ['power at 250: 504 → 504'], { every: 5 }],
   ['a fifth is left, read every six minutes', climbing, [[240, 120], [60, 24]], ['power at 252: 505 → 505'], { every: 6 }],
   ['it goes as it is asked to, read every six minutes', climbing, [[498, 120]], [], { every: 6, jitter: 1.5 }],
+  ['it tires within an hour', climbing, [[240, 120], [10, 100], [10, 80], [10, 60], [10, 40], [40, 20]], ['power at 276: 544 → 544']],
+  ['it goes slower by degrees, and no less than a half', climbing, [[240, 120], [10, 110], [10, 100], [10, 90], [10, 80], [40, 70]], []],
   ['it only begins to warm', climbing, [[60, 120], [14, 20]], []],
   ['it has just warmed', climbing, [[60, 120], [40, 20]], ['power at 76: 145 → 145']],
   ['cool, and turned up step by step', {}, [[80, 60], [40, 5]], []],
@@ -71,6 +73,9 @@ const WEAKER: Case[] = [
   ['through a probe that jumps by 1', climbing, [[240, 120], [60, 24]], ['power at 250: 505 → 503'], { jitter: 1 }],
   ['through a probe that jumps by 3', climbing, [[240, 120], [60, 24]], ['power at 256: 509 → 503'], { jitter: 3 }],
   ['a flame that stands', gas, [[240, 120], [60, 20]], []],
+  ['a flame that comes down while it only begins to warm', gas, [[55, 120], [19, -80]], ['fell at 70: 130 → 110']],
+  ['a flame that comes down, through a probe that jumps by 4', gas, [[240, 120], [30, -100]], ['power at 248: 502 → 483', 'fell at 252: 502 → 476']
+    , { jitter: 4 }],
   ['a flame that comes down slowly', gas, [[240, 120], [60, -20]], []],
   ['a flame that comes down', gas, [[240, 120], [60, -60]], ['power at 251: 500 → 489']],
 ]; // prettier-ignore
@@ -78,6 +83,10 @@ const WEAKER: Case[] = [
 const FALLEN: Case[] = [
   ['it comes down as fast as brick does', climbing, [[240, 120], [60, -600]], ['fell at 242: 500 → 480']],
   ['it comes down from what it held', held, [[240, 120], [30, 0], [60, -40]], ['fell at 285: 500 → 490']],
+  ['it was a little beyond its hold and settles on it', held, [[244, 120], [9, -60], [60, 0]], []],
+  ['it was a little beyond its hold and does not stop there', held, [[244, 120], [40, -60]], ['fell at 259: 508 → 493']],
+  ['a flame comes down, read every five minutes', gas, [[240, 120], [60, -60]], ['power at 260: 495 → 480'], { every: 5 }],
+  ['a flame comes down slowly, read every five minutes', gas, [[240, 120], [60, -10]], [], { every: 5 }],
   ['a hold that is over lets it fall', { segments: [{ rate: 120, target: 500, holdMinutes: 60 }] }, [[240, 120], [60, 0], [120, -90]], []],
   ['it came near, which in some ways was there and is over', near, [[238, 120], [142, 0], [60, -90]], []],
   ['the flame is out', gas, [[240, 120], [60, -120]], ['power at 248: 500 → 484', 'fell at 251: 500 → 478']],

@@ -80,9 +80,7 @@ export function lookByMinutes(kiln: WatchedKiln, one: Reading): Change | null {
   const falls = now.rate < -15 && highest - level > max(kiln.tended ? 18 * s : 7, 5 * jitter);
   if (falls && !settles) return fell('fell');
   if (kiln.tended)
-    return -apartFrom(prior) > max(27 * s * s, 5 * jitter) &&
-      now.rate < 0.3 * prior.rate &&
-      t > WARMING
+    return -apartFrom(prior) > max(27 * s, 5 * jitter) && now.rate < 0.3 * prior.rate && t > WARMING
       ? fell('power')
       : null;
   const warm = t > WARMING && (program || one.c > WARM);
