@@ -5,7 +5,6 @@ import { drawing, type Draw } from './random';
 import { FAULT_RANGES, RANGES, type Fault } from './ranges';
 
 const { abs, floor, max, min } = Math;
-const { isFinite } = Number;
 
 export type Shown = { t: number; c: number };
 export type Watched = {
@@ -51,7 +50,7 @@ export function fireWatched(seed: number, trouble: Trouble | null = null): Watch
     const reads = felt + kiln.jitter * jitter.normal();
     const c = hurt?.reads(reads, t, kiln.room) ?? reads;
     shown.push({ t, c });
-    const asked = controller?.share(isFinite(c) ? c : 0, MINUTE) ?? byHand!(heat.chamber, t);
+    const asked = controller?.share(Number.isFinite(c) ? c : 0, MINUTE) ?? byHand!(heat.chamber, t);
     const done = controller?.ended ?? asked < 0;
     givenUpOn ||= !done && t > givenUp;
     const ended = done || givenUpOn;

@@ -5,16 +5,18 @@ import { LID_BELOW, type AlarmKind, type Change, type WatchedKiln } from './kiln
 /** What a kiln may lose at once when its fire goes out, °C, and °C an hour beyond that. */
 const AT_ONCE = 330;
 const BEYOND = 150;
-/** Shut off, a small kiln loses this share of its heat above the room each hour at most (as a rate). */
+/** Shut off, a small kiln's heat above the room falls by a factor e^−0.7 an hour at most: to a half. Common practice, no source. */
 const COOLS_BY = 0.7;
-const SLACK = 20;
 /** °C of a room. */
 const ROOM = 20;
+/** °C that it may lose beyond that once its chamber has come down to its brick. */
+const SLACK = 20;
 /** Before this a kiln only begins to warm, seconds; without a program, that much longer. */
 const WARMING = 4500;
 
 const { exp, max, min } = Math;
 
+/** °C that a kiln which is shut off may lose within some hours. */
 const coolsAtMost = (c: number, hours: number): number => (c - ROOM) * (1 - exp(-COOLS_BY * hours));
 
 const rateOf = (a: Reading, b: Reading): number => ((b.c - a.c) / (b.t - a.t)) * 3600;
@@ -67,8 +69,7 @@ export function lookByHand(kiln: WatchedKiln, before: Reading, one: Reading): Ch
   if (followed.length > 0 && followed.every(({ setpoint }) => setpoint - one.c > 14))
     return seen('fell');
   if (kiln.clocks.length > 0 && kiln.clocks.every(({ mode }) => mode === 'holds')) return null;
-  const was = slowest;
-  if (was < 15) return null;
+  if (slowest < 15) return null;
   const highest = max(before.c, earlier.c);
   if (highest - one.c > (kiln.tended ? 60 : 8)) return seen('fell');
   const program = kiln.clocks.length > 0;
@@ -76,7 +77,7 @@ export function lookByHand(kiln: WatchedKiln, before: Reading, one: Reading): Ch
   const missing = earlier.c + (long * (one.t - earlier.t)) / 3600 - one.c;
   if (kiln.tended)
     return long > 40 && one.c < earlier.c - 5 && missing > 130 ? seen('power') : null;
-  const wanted = program ? min(...kiln.clocks.map((clock) => clock.rate())) : was;
+  const wanted = program ? min(...kiln.clocks.map((clock) => clock.rate())) : slowest;
   // Hardly moving after it moved, and no corner near: more needs a longer way without one.
   const moved = min(prior, wanted);
   if (
@@ -87,7 +88,7 @@ export function lookByHand(kiln: WatchedKiln, before: Reading, one: Reading): Ch
   )
     return seen('power');
   if (!warm || kiln.corner(one.t - longer.t, one.t)) return null;
-  const expected = min(was, wanted);
+  const expected = min(slowest, wanted);
   if (rate < (program ? 0.4 : 0.3) * expected && (rate - expected) * hours < (program ? -14 : -25))
     return seen('power');
   return program && rate > 1.3 * max(prior, wanted) + 15 && (rate - prior) * hours > 16
