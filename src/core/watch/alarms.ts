@@ -57,7 +57,7 @@ function changeWords({ kind, from, to, minutes }: Change): string {
 
 /** What two readings by hand leave open. */
 const askedWords = ({ from, to, minutes }: Change): string =>
-  `From ${Math.round(from)} °C to ${Math.round(to)} °C in ${minutesWords(minutes)}, much less than before. Was it turned down? If nobody touched it, power is lost: look at fuses, elements, each phase, the gas.`;
+  `From ${Math.round(from)} °C to ${Math.round(to)} °C in ${minutesWords(minutes)}, much less than before. Was it turned down? If nobody touched it, power may be lost: look at fuses, elements, each phase, the gas.`;
 
 const watchOptions = (log: readonly Reading[], options: UnderWatch): WatchOptions => {
   const peak = log.reduce((best, one) => (one.c > best.c ? one : best), { t: 0, c: -Infinity });
