@@ -49,6 +49,12 @@ export async function call<T>(path: string, init: RequestInit): Promise<Sent<T>>
   }
 }
 
+/** The answer of an act that is on record, also where it got there before and was changed since; null: it is not. */
+export const onRecord = <T>(answer: Sent<T>): T | null => {
+  if (answer.ok) return answer.data;
+  return answer.problem.code === 'arrived' ? (answer.problem.details as T) : null;
+};
+
 /** Asks the person to sign in again; resolves true once they have. The dialog answers this. */
 export function askSignIn(): Promise<boolean> {
   return new Promise((resolve) => {

@@ -106,10 +106,21 @@ test('what does not fit is said field by field, the first word of each; nothing 
   expect(runs).toEqual([]);
 });
 
-test('a repeat of the same id by the same person for the same thing answers as the first time', async () => {
+test('a repeat by the same person for the same thing answers as the first time, and says so where it was changed since', async () => {
   const id = v7();
   const first = await act({ id, input: { name: 'ab', n: 4 } });
   expect(await act({ id, input: { name: 'ab', n: 4 } })).toEqual(first);
+  const changed = await act({ id, input: { name: 'cd', n: 9 } });
+  expect(changed).toMatchObject({
+    ok: false,
+    problem: {
+      code: 'arrived',
+      message: expect.stringMatching(/^What you sent before did arrive .* is on record/),
+      details: { twice: 8 },
+    },
+  });
+  // A device that waited since before this was kept is answered as it was then.
+  await studio.db('operation').where({ id }).update({ asked: null });
   expect(await act({ id, input: { name: 'cd', n: 9 } })).toEqual(first);
   expect(await rows()).toEqual(['ab']);
   const used = {

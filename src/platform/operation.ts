@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import {
   isDatabaseAway,
@@ -8,7 +9,7 @@ import {
   type Database,
   type Transaction,
 } from '@/data/database';
-import { findOperation, keepOperation } from '@/data/operations';
+import { findOperation, keepOperation, type Done } from '@/data/operations';
 import type { Person } from '@/data/people';
 import type { Contract } from './contract';
 import { log } from './log';
@@ -73,9 +74,16 @@ export function mayTry(definition: Operation, person: Person | null): Problem | 
 /** What is being carried out in this process: the same again waits for its answer. */
 const underWay = new Map<string, Promise<Answer>>();
 
+/** What was asked for, as it came, with the file that came with it. */
+const fingerprint = (input: unknown, file: Upload | null): string =>
+  createHash('sha256')
+    .update(JSON.stringify(input) ?? '')
+    .update(file === null ? '' : createHash('sha256').update(file.bytes).digest())
+    .digest('hex');
+
 /**
- * Carries an operation out once: a repeat with the same id answers as the first time
- * and changes nothing. Every failure comes back as a problem a person can act on.
+ * Carries an operation out once: a repeat with the same id answers as the first time and changes nothing;
+ * one that asks for something else is told what is on record. Every failure comes back as a problem a person can act on.
  */
 export async function perform(
   db: Database,
@@ -105,13 +113,14 @@ export async function perform(
   if (fileBytes !== undefined && (file === null || file.bytes.length > fileBytes))
     return { ok: false, problem: fileProblem(file, fileBytes) };
   // One answer for one id, also for two that come at the same moment.
-  const key = `${person.id} ${definition.contract.name} ${request.id}`;
+  const asked = fingerprint(request.input, file);
+  const key = `${person.id} ${definition.contract.name} ${request.id} ${asked}`;
   const same = underWay.get(key);
   if (same !== undefined) return same;
   const answer = carryOut(
     db,
     definition,
-    { id: request.id, input: parsed.data, file },
+    { id: request.id, input: parsed.data, file, asked },
     person,
     now,
   );
@@ -126,16 +135,18 @@ export async function perform(
 async function carryOut(
   db: Database,
   definition: Operation,
-  request: { id: string; input: unknown; file: Upload | null },
+  request: { id: string; input: unknown; file: Upload | null; asked: string },
   person: Person,
   now: Date,
 ): Promise<Answer> {
-  const { file } = request;
+  const { file, asked } = request;
+  const { name } = definition.contract;
+  const again = (done: Done): Answer => repeated(done, { name, personId: person.id, asked });
   try {
     if (file !== null) {
       // What comes with a file is long work: a repeat is answered before it is done again.
       const done = await findOperation(db, request.id);
-      if (done !== undefined) return repeated(done, definition.contract.name, person);
+      if (done !== undefined) return again(done);
     }
     const given = { db, person, file: file ?? { name: '', bytes: Buffer.alloc(0) } };
     const prepared = await definition.prepare?.(given, request.input);
@@ -145,22 +156,18 @@ async function carryOut(
         request.input,
         prepared,
       );
-      await keepOperation(
-        trx,
-        { id: request.id, name: definition.contract.name, personId: person.id, result },
-        now,
-      );
+      await keepOperation(trx, { id: request.id, name, personId: person.id, asked, result }, now);
       return result;
     });
-    await definition.after?.(db, prepared).catch((error: unknown) => log.error({ where: definition.contract.name, error: String(error) }, 'what was to follow did not')); // prettier-ignore
+    await definition.after?.(db, prepared).catch((error: unknown) => log.error({ where: name, error: String(error) }, 'what was to follow did not')); // prettier-ignore
     return { ok: true, data: data ?? null };
   } catch (error) {
     // A repeat fails at the latest where its id would be kept twice; then the first answer stands.
     // While nobody can say whether it was carried out before, nobody says that it was not.
     const done = await findSurely(db, request.id);
     if (done === 'nobody knows') return { ok: false, problem: AWAY };
-    if (done !== undefined) return repeated(done, definition.contract.name, person);
-    return { ok: false, problem: problemOf(error, definition.contract.name) };
+    if (done !== undefined) return again(done);
+    return { ok: false, problem: problemOf(error, name) };
   }
 }
 
@@ -187,14 +194,16 @@ function fileProblem(file: Upload | null, most: number): Problem {
   return { code: 'invalid', message };
 }
 
-function repeated(
-  done: { name: string; personId: string | null; result: unknown },
-  name: string,
-  person: Person,
-): Answer {
-  if (done.name === name && done.personId === person.id) return { ok: true, data: done.result };
-  const message = 'This operation id was used for something else.';
-  return { ok: false, problem: { code: 'conflict', message } };
+const ARRIVED =
+  'What you sent before did arrive after all, and is on record. What you changed since is not: look at what is there, then put that right.';
+
+function repeated(done: Done, now: Omit<Done, 'result'>): Answer {
+  if (done.name !== now.name || done.personId !== now.personId) {
+    const message = 'This operation id was used for something else.';
+    return { ok: false, problem: { code: 'conflict', message } };
+  }
+  if (done.asked === null || done.asked === now.asked) return { ok: true, data: done.result };
+  return { ok: false, problem: { code: 'arrived', message: ARRIVED, details: done.result } };
 }
 
 const REFUSED_WORDS: Record<NonNullable<ReturnType<typeof refusedByTable>>, Problem> = {

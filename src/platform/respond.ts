@@ -10,6 +10,7 @@ export const STATUS: Record<Problem['code'], number> = {
   'not-allowed': 403,
   'not-found': 404,
   conflict: 409,
+  arrived: 409,
   'too-many': 429,
   'too-large': 413,
   'no-room': 507,

@@ -1,3 +1,4 @@
+import { waitFor } from '@testing-library/react';
 import { z } from 'zod';
 import { contract, toggled } from './contract';
 import { named, person, screen, server, show } from '../../test-support/dom';
@@ -100,6 +101,33 @@ test('a try whose fate is unknown is repeated under the same id, another under a
   expect(sent).toHaveLength(3);
   expect(sent[1]!.body.id).toBe(sent[0]!.body.id);
   expect(sent[2]!.body.id).not.toBe(sent[0]!.body.id);
+});
+
+test('a form that was changed after a lost answer is the same act still, also after the page was left, until it is known what is on record', async () => {
+  let answer: () => object = refused({ code: 'offline', message: 'No answer.' });
+  const sent = server(() => answer());
+  const hand = person();
+  const left = show(<Form />);
+  const press = () => hand.click(screen.getByRole('button', { name: 'Keep' }));
+  await hand.type(named('Name'), 'Gull');
+  await press();
+  await screen.findByText('No answer.');
+  await hand.type(named('Name'), 's');
+  await press();
+  await waitFor(() => expect(sent).toHaveLength(2));
+  left.unmount();
+  show(<Form />);
+  expect(named('Name').value).toBe('Gulls');
+  answer = refused({ code: 'arrived', message: 'It did arrive.', details: null });
+  await press();
+  await screen.findByText('It did arrive.');
+  expect(named('Name').value).toBe('Gulls');
+  answer = ok;
+  await press();
+  await screen.findByText('Gulls is kept');
+  const [first, changed, later, known] = sent.map(({ body }) => body.id);
+  expect([changed, later]).toEqual([first, first]);
+  expect(known).not.toBe(first);
 });
 
 test('what was typed is there again for the same person and the same thing, until it is sent', async () => {

@@ -55,10 +55,10 @@ export function useContractForm<I extends z.ZodType<FieldValues, FieldValues>, R
     resolver: (typed, context, options) => check(complete?.(typed) ?? typed, context, options),
     defaultValues: begin,
   });
-  const { act, busy, problem } = useSend();
   const [restored, setRestored] = useState(false);
   const { reset, subscribe } = form;
   const key = draftKey(person, contract.name, thing);
+  const { act, busy, problem } = useSend({ oneAct: key === null || (JSON.parse(key) as DraftKey) });
   useEffect(() => {
     if (key === null) return;
     const at = JSON.parse(key) as DraftKey;

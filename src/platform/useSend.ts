@@ -6,6 +6,7 @@ import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { send, type Sent } from './client';
 import type { Call, Contract } from './contract';
+import { dropDraft, keepDraft, readDraft, type DraftKey } from './device/drafts';
 import { useSender } from './sender/host';
 import type { ToKeep } from './sender/sender';
 
@@ -16,14 +17,18 @@ export type Act = <I extends z.ZodType, R>(
   input: z.input<I>,
 ) => Promise<Acted<R>>;
 
+/** What was sent without an answer. */
+type Pending = { text: string; id: string };
+
 /** Nobody knows whether the server had it. */
 const unsure = (code: string): boolean => ['offline', 'failed', 'database-away'].includes(code);
 
 /**
  * Sends operations from a component: `busy` while one is under way, `problem` in words.
- * Trying again after a failure that may have reached the server repeats the same id.
+ * Trying again after a failure that may have reached the server repeats the same id. `oneAct`: so it does whatever was
+ * changed meanwhile, as in a form, and the server says what is on record; with a key also after the page was left.
  */
-export function useSend(): {
+export function useSend({ oneAct = false }: { oneAct?: boolean | DraftKey } = {}): {
   busy: boolean;
   problem: string | null;
   clear: () => void;
@@ -32,7 +37,16 @@ export function useSend(): {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const pending = useRef<{ text: string; id: string } | null>(null);
+  const pending = useRef<Pending | null>(null);
+  const key = typeof oneAct === 'object' ? { ...oneAct, thing: `${oneAct.thing}/act` } : null;
+  const doubted = (): Pending | null =>
+    pending.current ?? (key === null ? null : (readDraft(key) as Pending | null));
+  const doubt = (next: Pending | null): void => {
+    pending.current = next;
+    if (key === null) return;
+    if (next === null) dropDraft(key);
+    else keepDraft(key, next);
+  };
   const { sender, open } = useSender();
   const takeBack = async ({ contract, input }: Call): Promise<void> => {
     const id = v7();
@@ -54,8 +68,9 @@ export function useSend(): {
     return { ok: true, data: null as R, undo: () => void sender.takeBack(id), kept: true };
   };
   const act: Act = async (contract, input) => {
-    const text = JSON.stringify([contract.name, input]);
-    const id = pending.current?.text === text ? pending.current.id : v7();
+    const text = oneAct === false ? JSON.stringify([contract.name, input]) : contract.name;
+    const before = doubted();
+    const id = before?.text === text ? before.id : v7();
     setBusy(true);
     setProblem(null);
     // What was written before goes first.
@@ -65,14 +80,15 @@ export function useSend(): {
     const doubtful = !answer.ok && unsure(answer.problem.code);
     const later = doubtful ? await keep(contract, input, id) : first;
     if (later !== null) {
-      pending.current = null;
+      doubt(null);
       setBusy(false);
       return later;
     }
-    pending.current = doubtful ? { text, id } : null;
+    doubt(doubtful ? { text, id } : null);
     setBusy(false);
     if (!answer.ok) {
       setProblem(answer.problem.message);
+      if (answer.problem.code === 'arrived') router.refresh();
       return answer;
     }
     const back = contract.inverse?.(input, answer.data);

@@ -38,6 +38,7 @@ import * as useTests from './0036-use-tests';
 import * as kilnRoom from './0037-kiln-room';
 import * as frames from './0038-frames';
 import * as picturesChosen from './0039-pictures-chosen';
+import * as asked from './0040-asked';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -82,6 +83,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0037-kiln-room', ...kilnRoom },
   { name: '0038-frames', ...frames },
   { name: '0039-pictures-chosen', ...picturesChosen },
+  { name: '0040-asked', ...asked },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>

@@ -9,8 +9,8 @@ import Typography from '@mui/material/Typography';
 import { DropFile } from '@/ui/DropFile';
 import Link from '@/ui/Link';
 import { useState } from 'react';
-import { v7 } from 'uuid';
-import { askSignIn, call, send, type Sent } from '@/platform/client';
+import { askSignIn, call, onRecord, send, type Sent } from '@/platform/client';
+import { useFileAct } from '@/platform/device/file-act';
 import { useProgress } from '@/platform/useProgress';
 import { Nothing, Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
@@ -29,9 +29,9 @@ export function ImportRoom() {
   const [done, setDone] = useState<Imported | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState<string | null>(null);
-  const [id, setId] = useState(() => v7());
-  const [writing, setWriting] = useState(false);
-  const progress = useProgress(writing ? id : null);
+  const fileAct = useFileAct(contracts.importFile.name);
+  const [writing, setWriting] = useState<string | null>(null);
+  const progress = useProgress(writing);
 
   const ask = async (from: File, with_: ImportOptionsInput): Promise<Sent<ImportPlan>> => {
     const request = (): Promise<Sent<ImportPlan>> => {
@@ -59,13 +59,16 @@ export function ImportRoom() {
     if (file === null) return;
     setBusy('Bringing the rows in; all of them or none …');
     setProblem(null);
-    setWriting(true);
+    const id = fileAct.idOf(file);
+    setWriting(id);
     const answer = await send(contracts.importFile, options, id, file);
-    setWriting(false);
+    setWriting(null);
     setBusy(null);
-    if (!answer.ok) return setProblem(answer.problem.message);
-    setDone(answer.data);
-    setId(v7());
+    if (!answer.ok) setProblem(answer.problem.message);
+    const imported = onRecord(answer);
+    if (imported === null) return;
+    setDone(imported);
+    fileAct.done(file);
   };
   const change = (part: ImportOptionsInput): void =>
     void (file && dryRun(file, { ...options, ...part }));
@@ -73,6 +76,7 @@ export function ImportRoom() {
     return (
       <Box>
         <Typography variant="h2">On record: {count(done.pieces, 'piece')}</Typography>
+        <ProblemNote>{problem}</ProblemNote>
         <Typography sx={{ mb: 2 }}>
           In {count(done.firings, 'firing')}; new: {count(done.bodies, 'body', 'bodies')},{' '}
           {count(done.coatings, 'coating')}, {count(done.kilns, 'kiln')}. Give the new ones their
@@ -87,6 +91,7 @@ export function ImportRoom() {
         <Button
           onClick={() => {
             setDone(null);
+            setProblem(null);
             setPlan(null);
             setFile(null);
           }}
@@ -104,8 +109,6 @@ export function ImportRoom() {
         accept=".csv,.tsv,.txt,text/csv"
         minHeight={84}
         onFile={(chosen) => {
-          // Another file is another act; one file stays one, however it is read, or a lost answer would double it.
-          setId(v7());
           void dryRun(chosen, {});
         }}
       />

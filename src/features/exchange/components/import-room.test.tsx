@@ -21,13 +21,12 @@ const PLAN: ImportPlan = {
   counts: { add: 3, refused: 1, doubtful: 0, likely: 0, lost: 0, unknownCone: 0, unknownAtmosphere: 0, firings: 1 }, // prettier-ignore
   open: [],
 };
-const choose = (name: string) => fireEvent.change(named('Choose a CSV file'), { target: { files: [new File(['body\nPeat'], name)] } }); // prettier-ignore
+const choose = (name: string) => fireEvent.change(named('Choose a CSV file'), { target: { files: [new File(['body\nPeat'], name, { lastModified: 1 })] } }); // prettier-ignore
 
 test('a file stays one act however it is read, so that a lost answer doubles nothing; another file is another', async () => {
+  let answer: object = { code: 'offline', message: 'The answer was lost.' };
   const acts = server(({ path }) =>
-    path === '/api/import/plan'
-      ? { ok: true, data: PLAN }
-      : { ok: false, problem: { code: 'offline', message: 'The answer was lost.' } },
+    path === '/api/import/plan' ? { ok: true, data: PLAN } : { ok: false, problem: answer },
   );
   const brought = () => acts.filter(({ path }) => path !== '/api/import/plan').map(({ body }) => body.id); // prettier-ignore
   const hand = person();
@@ -36,7 +35,7 @@ test('a file stays one act however it is read, so that a lost answer doubles not
     await waitFor(() => expect(button().disabled).toBe(false));
     await hand.click(button());
   };
-  show(<ImportRoom />);
+  const shown = show(<ImportRoom />);
   choose('one.csv');
   await screen.findByText(/3 of 0 rows can be taken/);
   await bring();
@@ -51,4 +50,13 @@ test('a file stays one act however it is read, so that a lost answer doubles not
   await waitFor(() => expect(brought()).toHaveLength(3));
   const [first, again, other] = brought();
   expect([first === again, again === other]).toEqual([true, false]);
+  shown.unmount();
+  // The page was left; the same file is the same act, and what it brought in is told.
+  show(<ImportRoom />);
+  choose('two.csv');
+  answer = { code: 'arrived', message: 'It did arrive.', details: { pieces: 3, firings: 1, bodies: 0, coatings: 0, kilns: 0 } }; // prettier-ignore
+  await bring();
+  await screen.findByText('On record: 3 pieces');
+  expect(screen.getByText('It did arrive.')).toBeTruthy();
+  expect(brought()[3]).toBe(other);
 });

@@ -6,11 +6,11 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { v7 } from 'uuid';
 import type { Spot } from '@/core/frame';
 import type { Card } from '@/core/sight';
 import { count } from '@/core/units';
-import { send } from '@/platform/client';
+import { onRecord, send } from '@/platform/client';
+import { useFileAct } from '@/platform/device/file-act';
 import { useProgress } from '@/platform/useProgress';
 import { useSend } from '@/platform/useSend';
 import { DropFile } from '@/ui/DropFile';
@@ -48,9 +48,9 @@ export function WallboardRoom({
   const [touching, setTouching] = useState<Spot[] | null>(null);
   const [done, setDone] = useState<Brought | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [sent, setSent] = useState<{ text: string; id: string } | null>(null);
-  const [busy, setBusy] = useState(false);
-  const progress = useProgress(busy ? (sent?.id ?? null) : null);
+  const fileAct = useFileAct(bringBoard.name);
+  const [busy, setBusy] = useState<string | null>(null);
+  const progress = useProgress(busy);
   const { picture, grid, file } = wall;
   const list = placesOn(wall.tiles, said.board, places);
   const steps = card?.length ?? 1;
@@ -62,23 +62,20 @@ export function WallboardRoom({
   };
   const bring = async (): Promise<void> => {
     if (file === null) return;
-    setBusy(true);
+    const id = fileAct.idOf(file);
+    setBusy(id);
     setProblem(null);
-    const input = toBring(said, list, wall.grey);
-    const text = JSON.stringify([input, file.name, file.size, file.lastModified]);
-    // The same again repeats the same act; what was changed since is another.
-    const id = sent?.text === text ? sent.id : v7();
-    setSent({ text, id });
-    const answer = await send(bringBoard, input, id, file);
-    setBusy(false);
-    if (!answer.ok) return setProblem(answer.problem.message);
-    const { data } = answer;
+    const answer = await send(bringBoard, toBring(said, list, wall.grey), id, file);
+    setBusy(null);
+    if (!answer.ok) setProblem(answer.problem.message);
+    const data = onRecord(answer);
+    if (data === null) return;
     setDone(data);
-    setSent(null);
+    fileAct.done(file);
     forget();
     wall.close();
     router.refresh();
-    say(`${count(data.pieceIds.length, 'tile')} brought in`, () => void act(putBoardAway, { pieceIds: data.pieceIds, coatingIds: data.coatingIds, binned: true }).then(({ ok }) => { if (ok) setDone(null); router.refresh(); })); // prettier-ignore
+    say(`${count(data.pieceIds.length, 'tile')} brought in`, () => void act(putBoardAway, { pieceIds: data.pieceIds, coatingIds: data.coatingIds, binned: true }).then(({ ok }) => { if (ok) { setDone(null); setProblem(null); } router.refresh(); })); // prettier-ignore
   };
   if (done !== null)
     return (
@@ -86,6 +83,7 @@ export function WallboardRoom({
         <Typography variant="h2">
           On record: {count(done.pieceIds.length, 'tile')} of this board
         </Typography>
+        <ProblemNote>{problem}</ProblemNote>
         <Typography sx={{ my: 1 }}>
           {done.measured > 0
             ? 'Their colours are measured by the grey card. '
@@ -97,7 +95,14 @@ export function WallboardRoom({
         <Button component={Link} href={done.chart === null ? '/chart' : `/chart?${new URLSearchParams(done.chart).toString()}`} variant="contained">
           Look at the chart
         </Button>{' '}
-        <Button onClick={() => setDone(null)}>Another board</Button>
+        <Button
+          onClick={() => {
+            setDone(null);
+            setProblem(null);
+          }}
+        >
+          Another board
+        </Button>
       </Box>
     );
   return (
@@ -188,7 +193,7 @@ export function WallboardRoom({
             said={said}
             list={list}
             names={names}
-            busy={busy || !wall.settled}
+            busy={busy !== null || !wall.settled}
             onBring={() => void bring()}
           />
           {busy && (
