@@ -1,11 +1,11 @@
 /** A picture of a tile becomes a record: framed by itself, nudged, measured by the studio's grey card, and seen on the chart. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { Random } from '../demo/random';
 import { GREY_CARD } from '../demo/paint';
 import { developed, photograph } from '../test-support/photographs/camera';
 import { PLAIN } from '../test-support/photographs/ranges';
 import { drawScene } from '../test-support/photographs/scene';
-import { DEMO, onPhone, seenOnce, signIn } from './support';
+import { DEMO, onPhone, seenOnce, signIn, test } from './support';
 
 /** A made photograph of one tile beside the demo studio's card. */
 async function photo(): Promise<Buffer> {

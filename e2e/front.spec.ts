@@ -44,6 +44,23 @@ test('every main view keeps to the policy, and a foreign script does not run', a
   expect(await page.title()).not.toBe('taken over');
 });
 
+test('a form that is pressed before its page is awake loses nothing and puts no password into the address', async ({
+  browser,
+}) => {
+  const asleep = await browser.newContext({ javaScriptEnabled: false });
+  const page = await asleep.newPage();
+  await page.goto(`${DEMO()}/sign-in`);
+  const [login, secret] = [page.getByLabel(/name/i).first(), page.getByLabel(/^password/i)];
+  await login.fill('iben');
+  await secret.fill('crane-on-the-quay');
+  await secret.press('Enter');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForTimeout(500);
+  expect(page.url()).toBe(`${DEMO()}/sign-in`);
+  expect(await secret.inputValue()).toBe('crane-on-the-quay');
+  await asleep.close();
+});
+
 test('under a certificate the session goes over TLS only, by itself', async () => {
   const folder = folderOf(process.env.JITEN_E2E_FOLDER as string);
   const at = 'test-support/certificates';

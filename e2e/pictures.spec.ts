@@ -1,11 +1,11 @@
 /** What pictures know once they are framed: many framed at once, a colour looked for, a picture chosen, drift of the control. */
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { Random } from '../demo/random';
 import { GREY_CARD } from '../demo/paint';
 import { developed, photograph } from '../test-support/photographs/camera';
 import { PLAIN } from '../test-support/photographs/ranges';
 import { drawScene } from '../test-support/photographs/scene';
-import { DEMO, onPhone, seenOnce, signIn } from './support';
+import { DEMO, onPhone, seenOnce, signIn, test } from './support';
 
 /** Something glazed beside the demo studio's card. */
 async function photo(): Promise<Buffer> {

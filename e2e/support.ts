@@ -56,12 +56,16 @@ export async function choose(
   await expect(page.locator('[role="listbox"]')).toHaveCount(0);
 }
 
+/** What pages of this test threw and nobody caught; also where what the server drew is not what the browser draws. */
+let faults: string[] = [];
+
 /**
  * A page that is streamed stands in the document twice for a moment, once hidden on its way in,
  * and its buttons stand there before they are taken over by the program. Opening or reading it
  * again is done when only the one that is seen is left and what can be touched in it answers.
  */
 export function seenOnce(page: Page): Page {
+  page.on('pageerror', (error) => faults.push(`${page.url()}: ${error.message}`));
   const goto = page.goto.bind(page);
   const reload = page.reload.bind(page);
   const arrived = async () => {
@@ -86,8 +90,16 @@ export function seenOnce(page: Page): Page {
   });
 }
 
-/** The browser test whose page is seen once. */
-export const test = base.extend({
+/** The browser test whose page is seen once; it fails where a page did by itself. */
+export const test = base.extend<{ faultless: void }>({
+  faultless: [
+    async ({}, give) => {
+      faults = [];
+      await give();
+      expect(faults).toEqual([]);
+    },
+    { auto: true },
+  ],
   page: async ({ page }, give) => {
     await give(seenOnce(page));
   },

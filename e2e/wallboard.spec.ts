@@ -1,11 +1,11 @@
 /** A wall board becomes the chart from one picture, on a desk and on a phone. */
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { Random } from '../demo/random';
 import { GREY_CARD } from '../demo/paint';
 import { developed, photograph } from '../test-support/photographs/camera';
 import { PLAIN } from '../test-support/photographs/ranges';
 import { drawScene } from '../test-support/photographs/scene';
-import { DEMO, phoneOf, seenOnce, signIn } from './support';
+import { DEMO, phoneOf, seenOnce, signIn, test } from './support';
 
 /** A board of four rows and seven columns beside the demo studio's card. */
 async function photo(): Promise<{ name: string; mimeType: string; buffer: Buffer }> {

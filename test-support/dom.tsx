@@ -23,7 +23,8 @@ const { Undo } = await import('../src/ui/Undo');
 const { SI } = await import('../src/core/units');
 
 // Whether each element may be seen is costly to reckon here, and no question of these tests.
-configure({ defaultHidden: true });
+// What is waited for comes at once on a quiet machine, and later on a busy one.
+configure({ defaultHidden: true, asyncUtilTimeout: 15_000 });
 jest.setTimeout(30_000);
 afterEach(() => {
   cleanup();

@@ -28,6 +28,11 @@ test('five falls within a minute are picked up, the sixth is not; a minute later
   expect(restarts.again(70_001)).toBe(true);
 });
 
+/** Waits until it is so, as long as a test may take. */
+async function until(so: () => boolean): Promise<void> {
+  while (!so()) await wait(10);
+}
+
 async function kept(begin: () => Promise<Thing>) {
   const words: string[] = [];
   let over = '';
@@ -46,9 +51,8 @@ test('what ends by itself is begun again with a word; what is stopped stays stop
     return things.at(-1)!;
   });
   things[0]!.fall();
-  await wait(400);
+  await until(() => one.now() === things[1]);
   expect(things).toHaveLength(2);
-  expect(one.now()).toBe(things[1]);
   expect(words).toEqual(['The thing ended by itself and is started again.']);
   await one.stop();
   await wait(400);
@@ -64,7 +68,7 @@ test('what falls at once, again and again, is given up civilly', async () => {
     setTimeout(() => thing.fall(), 5);
     return thing;
   });
-  for (let waited = 0; over() === '' && waited < 5000; waited += 50) await wait(50);
+  await until(() => over() !== '');
   expect(over()).toMatch(/^The thing ended more than 5 times in a minute/);
   expect(begun).toBe(6);
   expect(words).toHaveLength(5);
@@ -79,7 +83,7 @@ test('a beginning that fails counts as a fall, and its own words are told', asyn
     throw new Error('no room');
   });
   first.fall();
-  for (let waited = 0; over() === '' && waited < 5000; waited += 50) await wait(50);
+  await until(() => over() !== '');
   expect(words.filter((word) => word === 'no room')).toHaveLength(5);
   expect(begun).toBe(6);
 });
@@ -103,28 +107,30 @@ test('a renewal does its work while nothing runs, and begins again though the wo
   // That was meant: nobody is told of a fall.
   expect(words).toEqual([]);
   things[2]!.fall();
-  await wait(400);
+  await until(() => one.now() === things[3]);
   expect(things).toHaveLength(4);
   await one.stop();
 });
 
 test('an application that takes a question and answers nothing is ended after some tries; one that answers is not', async () => {
   let silent = false;
+  let [answered, unanswered] = [0, 0];
   const server = createServer((_, to) => {
+    if (silent) return void unanswered++;
     // That its database is away is an answer, too.
-    if (!silent) to.writeHead(503).end();
+    answered++;
+    to.writeHead(503).end();
   });
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   let killed = 0;
-  const stop = killWhenSilent(url, () => killed++, { everyMs: 30, answerMs: 20, times: 4 });
-  await wait(300);
+  const stop = killWhenSilent(url, () => killed++, { everyMs: 10, answerMs: 1000, times: 4 });
+  await until(() => answered > 10);
   expect(killed).toBe(0);
   silent = true;
-  await wait(100);
+  await until(() => unanswered >= 4);
   expect(killed).toBe(0);
-  await wait(300);
-  expect(killed).toBeGreaterThan(0);
+  await until(() => killed > 0);
   stop();
   server.closeAllConnections();
   server.close();

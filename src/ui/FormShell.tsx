@@ -5,6 +5,7 @@ import type { SxProps, Theme } from '@mui/material/styles';
 import type { FormEvent, ReactNode } from 'react';
 import { FormProvider, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import { ProblemNote } from './Problem';
+import { Form } from './Form';
 
 /** A field that takes what room its row leaves. */
 export const GROWS = { flex: '1 1 200px', width: 'auto' } as const;
@@ -51,7 +52,7 @@ export function FormShell<V extends FieldValues>({
   return (
     <FormProvider {...form}>
       <Stack
-        component="form"
+        component={Form}
         spacing={row ? 1 : 2}
         noValidate
         aria-label={label}

@@ -93,7 +93,9 @@ test('read by hand, a kiln that climbs far less than it did is asked about, and 
   log.push({ t: 5 * 2400, c: 432 });
   const [asked] = alarmsOf(log, 5 * 2400, { ...quiet, ...byGas });
   expect(asked).toMatchObject({ level: 'question', kind: 'power', at: 5 * 2400 });
-  expect(asked!.message).toMatch(/^From 420 °C to 432 °C in 40 minutes.*turned down\? If nobody touched it, power may be lost/);
+  expect(asked!.message).toMatch(
+    /^From 420 °C to 432 °C in 40 minutes.*turned down\? If nobody touched it, power may be lost/,
+  );
   // It was: the diary says so, and what it does then is not asked about again.
   expect(said(log, { ...byGas, touched: [5 * 2400] })).toEqual([]);
   // Nobody says so: it is asked for an hour.

@@ -20,8 +20,7 @@ export function cameraTrouble(name: string): string {
   return 'The camera did not start. Choose pictures below.';
 }
 
-export const hasCamera = (): boolean =>
-  typeof navigator !== 'undefined' && navigator.mediaDevices?.getUserMedia !== undefined;
+export const hasCamera = (): boolean => navigator.mediaDevices?.getUserMedia !== undefined;
 
 /** A camera's stream in a video element, and a screen that stays awake while it runs. */
 export function useCamera() {

@@ -20,9 +20,7 @@ export function microphoneTrouble(name: string): string {
 }
 
 export const hasMicrophone = (): boolean =>
-  typeof navigator !== 'undefined' &&
-  navigator.mediaDevices?.getUserMedia !== undefined &&
-  typeof MediaRecorder !== 'undefined';
+  navigator.mediaDevices?.getUserMedia !== undefined && typeof MediaRecorder !== 'undefined';
 
 export type Recorded = { file: File; lengthS: number; startedAt: number };
 

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useState } from 'react';
 import { MONO } from '@/ui/theme';
 import type { Chosen } from '../folder';
+import { Form } from '@/ui/Form';
 
 /** A picture whose name says nothing: looked at, and given its piece by code or mark, or said to show none. */
 export function LostPicture({
@@ -49,7 +50,7 @@ export function LostPicture({
         {entry.file}: {entry.why}
       </Typography>
       <Box
-        component="form"
+        component={Form}
         onSubmit={(event) => {
           event.preventDefault();
           void place(words);

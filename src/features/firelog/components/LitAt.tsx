@@ -9,6 +9,7 @@ import { useSend } from '@/platform/useSend';
 import { ProblemNote } from '@/ui/Problem';
 import { moment } from '@/ui/time';
 import * as contracts from '../contracts';
+import { Form } from '@/ui/Form';
 
 /** When the kiln was lit, and a way to put it right. */
 export function LitAt({
@@ -37,7 +38,7 @@ export function LitAt({
       )}
       {open && (
         <Stack
-          component="form"
+          component={Form}
           direction="row"
           spacing={1}
           sx={{ mt: 1, maxWidth: 420 }}

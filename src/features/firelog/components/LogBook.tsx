@@ -20,6 +20,7 @@ import { ProblemNote } from '@/ui/Problem';
 import { localNow, moment, momentsAt } from '@/ui/time';
 import { useSay } from '@/ui/Undo';
 import * as contracts from '../contracts';
+import { Form } from '@/ui/Form';
 
 /** Written down so much later than it was, a line says so, ms. */
 const LATE = 3_600_000;
@@ -90,7 +91,7 @@ export function LogBook({
     <>
       {edit && (
         <Box
-          component="form"
+          component={Form}
           onSubmit={(event) => {
             event.preventDefault();
             void add();

@@ -30,6 +30,7 @@ import { ConeDrawing } from '../../drawings';
 import { DragCone } from './DragCone';
 import * as contracts from '../contracts';
 import { aboutFiring } from '../contracts';
+import { Form } from '@/ui/Form';
 
 type Bends = Record<string, number | null>;
 
@@ -234,7 +235,7 @@ export function ConePacks({
           direction={{ xs: 'column', sm: 'row' }}
           spacing={1}
           sx={{ mt: 1 }}
-          component="form"
+          component={Form}
           onSubmit={(event) => {
             event.preventDefault();
             add();

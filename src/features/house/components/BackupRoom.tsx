@@ -16,6 +16,7 @@ import { Nothing, Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
 import { moment } from '@/ui/time';
 import { KIND_WORDS, spokenBytes, worries } from '../words';
+import { Form } from '@/ui/Form';
 
 const OFTEN_MS = 1500;
 const SELDOM_MS = 20_000;
@@ -232,7 +233,7 @@ function Elsewhere({
   const [typed, setTyped] = useState(path);
   return (
     <Box
-      component="form"
+      component={Form}
       onSubmit={(event) => {
         event.preventDefault();
         onSave(typed);

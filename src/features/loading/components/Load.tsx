@@ -16,6 +16,7 @@ import { useSay } from '@/ui/Undo';
 import { MONO } from '@/ui/theme';
 import * as contracts from '../contracts';
 import { LoadedPieces, WaitingPieces, type LoadPiece, type Placed } from './LoadPieces';
+import { Form } from '@/ui/Form';
 
 /** Puts pieces in: by code, or picked from those that wait; on a shelf, on a setting. */
 export function Load({
@@ -100,7 +101,7 @@ export function Load({
           <Stack
             direction={{ xs: 'column', sm: 'row' }}
             spacing={1}
-            component="form"
+            component={Form}
             onSubmit={(event) => {
               event.preventDefault();
               void byCode();

@@ -13,6 +13,7 @@ import { MONO } from '@/ui/theme';
 import { useUnits } from '@/ui/units';
 import type { CheckedLoad } from '../load-check';
 import * as contracts from '../contracts';
+import { Form } from '@/ui/Form';
 
 /** What to look at before the lid is closed; each with why, and a way to let it stay so. */
 export function LoadChecks({
@@ -97,7 +98,7 @@ export function LoadChecks({
             finding.firm !== true &&
             (open === finding.id ? (
               <Stack
-                component="form"
+                component={Form}
                 direction={{ xs: 'column', sm: 'row' }}
                 spacing={1}
                 sx={{ mt: 1, maxWidth: 640 }}

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useEffectEvent, useState, type ReactNode } from 'react';
 import { useKeys } from '@/ui/useKeys';
+import { useOnDevice } from '@/ui/useOnDevice';
 import { labelInView } from '../labels';
 import { shoot } from '../shoot';
 import { hasCamera, useCamera } from '../useCamera';
@@ -34,6 +35,7 @@ export function Camera({
   beside?: ReactNode;
 }) {
   const { video, state, start, stop } = useCamera();
+  const sees = useOnDevice(hasCamera);
   const [flash, setFlash] = useState(0);
   const on = state === 'on';
   const tellRunning = useEffectEvent((now: boolean): void => onRunning?.(now));
@@ -67,7 +69,7 @@ export function Camera({
     void take();
     return true;
   });
-  if (!hasCamera())
+  if (!sees)
     return (
       <>
         {beside}

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { MONO } from '@/ui/theme';
 import { ENOUGH, findHere } from '../find';
 import type { RoomPiece } from '../room';
+import { Form } from '@/ui/Form';
 
 /** The piece in hand by what is scratched in its foot: its code, the beginning of it, or its mark. */
 export function CodeField({
@@ -36,7 +37,7 @@ export function CodeField({
   return (
     <>
       <Box
-        component="form"
+        component={Form}
         onSubmit={(event) => {
           event.preventDefault();
           find();

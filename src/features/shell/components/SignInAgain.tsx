@@ -8,6 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
 import { call } from '@/platform/client';
+import { Form } from '@/ui/Form';
 
 /** Asks for the password without leaving the page, so that nothing typed is lost. */
 export function SignInAgain({
@@ -30,7 +31,7 @@ export function SignInAgain({
   };
   return (
     <Dialog open onClose={() => onAnswer(false)} aria-labelledby="sign-in-again">
-      <form onSubmit={(event) => void submit(event)}>
+      <Form onSubmit={(event) => void submit(event)}>
         <DialogTitle id="sign-in-again">Sign in again</DialogTitle>
         <DialogContent>
           <Typography sx={{ mb: 2 }}>
@@ -54,7 +55,7 @@ export function SignInAgain({
             Sign in and go on
           </Button>
         </DialogActions>
-      </form>
+      </Form>
     </Dialog>
   );
 }

@@ -3,6 +3,7 @@ import Mic from '@mui/icons-material/MicOutlined';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
+import { useOnDevice } from '@/ui/useOnDevice';
 import { lengthWords } from '../words';
 import { hasMicrophone, useRecorder, type Recorded } from '../useRecorder';
 
@@ -19,6 +20,7 @@ export function HoldToTalk({
   onRecorded: (recorded: Recorded) => void;
 }) {
   const { state, start, stop } = useRecorder(onRecorded);
+  const heard = useOnDevice(hasMicrophone);
   const on = state === 'on' || state === 'asking';
   const began = useRef(0);
   const [seconds, setSeconds] = useState(0);
@@ -31,7 +33,7 @@ export function HoldToTalk({
       setSeconds(0);
     };
   }, [state]);
-  if (!hasMicrophone()) return null;
+  if (!heard) return null;
   const press = (): void => {
     if (on) return stop();
     began.current = Date.now();

@@ -2,6 +2,7 @@ import '../../../../test-support/on-device';
 import { jest } from '@jest/globals';
 import { fireEvent } from '@testing-library/react';
 import { act, waitFor } from '@testing-library/react';
+import { hydrateRoot } from 'react-dom/client';
 import { named, person, press, screen, server, show } from '../../../../test-support/dom';
 import type { Recorded } from '../useRecorder';
 
@@ -32,6 +33,9 @@ Object.assign(globalThis, { MediaRecorder: Recorder });
 Object.defineProperty(navigator, 'mediaDevices', { configurable: true, value: media });
 HTMLElement.prototype.setPointerCapture = () => undefined;
 
+// What draws as a server does wants one when it is loaded, and does not use it for a whole page at once.
+Object.assign(globalThis, { MessageChannel: class { port1 = {}; port2 = {}; } }); // prettier-ignore
+const { renderToString } = await import('react-dom/server');
 const { SenderHost } = await import('@/platform/sender/host');
 const { HoldToTalk } = await import('./HoldToTalk');
 const { SpeakHere } = await import('./SpeakHere');
@@ -94,6 +98,21 @@ test('a slip of the thumb is no note', async () => {
   later(0.3);
   await down(/^Recording/);
   expect(heard).toEqual([]);
+});
+
+test('a device without a microphone takes the page over as the server drew it, and then offers none', async () => {
+  const talk = <HoldToTalk of="K3RVT" onRecorded={() => undefined} />;
+  const drawn = renderToString(talk);
+  expect(drawn).toContain('Speak of K3RVT');
+  Object.defineProperty(navigator, 'mediaDevices', { configurable: true, value: undefined });
+  const [place, wrong] = [document.body.appendChild(document.createElement('div')), jest.fn()];
+  place.innerHTML = drawn;
+  const root = await act(async () => hydrateRoot(place, talk, { onRecoverableError: wrong }));
+  expect(wrong).not.toHaveBeenCalled();
+  expect(place.textContent).toBe('');
+  await act(async () => root.unmount());
+  place.remove();
+  Object.defineProperty(navigator, 'mediaDevices', { configurable: true, value: media });
 });
 
 test('a microphone that is not allowed says what can be done, and the note can be typed', async () => {
