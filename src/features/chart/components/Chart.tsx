@@ -45,6 +45,10 @@ export type ChartProps = NonNullable<BoardSent> & {
   pending: boolean;
 };
 
+/** How many combinations a board has, those below its grid included. */
+const seenWords = (pairs: number, deeper: number): string =>
+  `${count(pairs + deeper, 'combination')} seen${deeper === 0 ? '' : `, ${deeper} of them of three coats and more, below the grid`}`;
+
 /** The board: rows base, columns what goes over; turned round with `o`. */
 export function Chart(props: ChartProps) {
   const [size, setSize] = useState<SizeName>('medium');
@@ -144,7 +148,7 @@ export function Chart(props: ChartProps) {
         onShow={(next) => void setView({ show: next })}
       />
       <Typography sx={{ mb: 1 }} role="status">
-        <b>{placeWords(place)}</b>: {props.corner ? '…' : `${count(tried, 'combination')} seen`}
+        <b>{placeWords(place)}</b>: {props.corner ? '…' : seenWords(tried, props.deeper.length)}
         {show !== null && left < tried
           ? `, ${left} of them ${filters.find(({ value }) => value === show)?.label ?? 'shown'}`
           : ''}
