@@ -293,6 +293,14 @@ export async function setWrittenUp(src: Source, id: string, at: Date | null): Pr
   await src('firing').where({ id }).update({ written_up_at: at });
 }
 
-export async function setLit(src: Source, id: string, at: Date): Promise<void> {
-  await src('firing').where({ id }).update({ started_at: at });
+/** When it was lit; with `opened` also when it was opened, where that follows from it. */
+export async function setLit(
+  src: Source,
+  id: string,
+  at: Date,
+  opened: Date | null = null,
+): Promise<void> {
+  await src('firing')
+    .where({ id })
+    .update({ started_at: at, ...(opened === null ? {} : { opened_at: opened }) });
 }

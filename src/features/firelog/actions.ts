@@ -60,16 +60,23 @@ export const litAt = operation({
   run: async (act, { firingId, at }) => {
     const firing = found(await findFiring(act.trx, firingId, true), 'This firing');
     const lit = new Date(at);
-    if (firing.startedAt === null)
+    // One that nobody wrote down is over; its paper may turn up all the same.
+    if (firing.startedAt === null && firing.status !== 'opened')
       throw refuse('Start the firing first, then say when it was lit.');
     if (lit > act.now) throw refuse('That is still to come.', { at: 'Not in the future.' });
-    if ((firing.openedAt ?? act.now).getTime() - lit.getTime() > 10 * DAY_MS)
+    const opened = firing.openedAt ?? act.now;
+    const long = opened.getTime() - lit.getTime() > 10 * DAY_MS;
+    const before = firing.openedAt !== null && lit >= firing.openedAt;
+    // When such a firing was opened is a guess of ours, and follows from when it was lit.
+    const guessed = firing.unrecorded && firing.startedAt === null && (long || before);
+    if (long && !guessed)
       throw refuse('No firing takes more than ten days.', { at: 'Look at the date.' });
-    if (firing.openedAt !== null && lit >= firing.openedAt)
+    if (before && !guessed)
       throw refuse('It was opened before that.', { at: 'Before it was opened.' });
-    await setLit(act.trx, firingId, lit);
+    const end = guessed ? new Date(Math.min(lit.getTime() + DAY_MS, act.now.getTime())) : opened;
+    await setLit(act.trx, firingId, lit, guessed ? end : null);
     const from = new Date(lit.getTime() - HOUR_MS);
-    const strays = await takeStrays(act.trx, firing.kilnId, from, firing.openedAt ?? act.now);
+    const strays = await takeStrays(act.trx, firing.kilnId, from, end);
     if (strays.length > 0)
       await takeReadings(act.trx, firingId, strays, 'device', act.person.id, act.now);
     await learnFrom(act.trx, firingId);

@@ -2,14 +2,16 @@ import { v7 } from 'uuid';
 import { entriesOfFiring } from '@/data/firing-log';
 import { readingsToMend } from '@/data/mend-readings';
 import { logOf } from '@/data/readings';
-import { listKilns } from '@/data/kilns';
-import { type TestStudio } from '../../../test-support/studio';
+import { listKilns, type Kiln } from '@/data/kilns';
+import { unrecordedFiring } from '@/data/past-firings';
+import { planFiring, type TestStudio } from '../../../test-support/studio';
 import { kilnTests } from '../../../test-support/kiln';
 import { findFiring } from '@/data/firings';
 import { firingRoom } from './room';
 
 let studio: TestStudio;
-const { lit, finish } = kilnTests('test_paper', (given) => ({ studio } = given));
+let kiln: Kiln;
+const { lit, finish } = kilnTests('test_paper', (given) => ({ studio, kiln } = given));
 const ms = (from: Date, minutes: number): number => from.getTime() + minutes * 60_000;
 
 test('a log from paper is kept in one act, taught from, taken back and given again', async () => {
@@ -38,6 +40,34 @@ test('a log from paper is kept in one act, taught from, taken back and given aga
   await studio.must('firelog.keep-paper', { ...back, kept: true });
   expect(await logOf(studio.db, firingId, at)).toHaveLength(3);
   await finish(firingId);
+});
+
+test('paper of a firing that nobody wrote down turns up: once it is said when it was lit, its log is caught up', async () => {
+  const of = { kilnId: kiln.id, cone: '6', shown: false, atmosphere: 'oxidation' } as const;
+  const firingOf = (on: string | null) =>
+    studio.db.transaction((trx) =>
+      unrecordedFiring(trx, { ...of, on }, studio.technician.id, new Date()),
+    );
+  const say = (firingId: string, at: string) => studio.act('firelog.lit-at', { firingId, at });
+  // The day that was said is the day it was lit, in the evening; for another nobody said a day.
+  for (const on of ['2025-03-04', null]) {
+    const firingId = await firingOf(on);
+    const readings = [ms(new Date('2025-03-04T18:00:00Z'), 60), ms(new Date('2025-03-04T18:00:00Z'), 600)].map((at, i) => [at, [200, 1180][i]]); // prettier-ignore
+    expect(await studio.act('firelog.paper', { firingId, readings, remarks: [] })).toMatchObject({ ok: false }); // prettier-ignore
+    expect(await say(firingId, '2025-03-04T18:00:00.000Z')).toMatchObject({ ok: true });
+    expect(await findFiring(studio.db, firingId)).toMatchObject({
+      startedAt: new Date('2025-03-04T18:00:00Z'),
+      openedAt: new Date('2025-03-05T18:00:00Z'),
+      status: 'opened',
+    });
+    expect(await studio.must('firelog.paper', { firingId, readings, remarks: [] })).toMatchObject({ kept: 2 }); // prettier-ignore
+    // Now that it is known, it is put right within reason like any other.
+    expect(await say(firingId, '2025-03-06T18:00:00.000Z')).toMatchObject({ ok: false });
+    expect(await say(firingId, '2025-02-04T18:00:00.000Z')).toMatchObject({ ok: false });
+  }
+  // What was only planned was not lit.
+  const planned = await planFiring(studio, { kilnId: kiln.id });
+  expect(await say(planned, '2025-03-04T18:00:00.000Z')).toMatchObject({ ok: false });
 });
 
 test('dates far from the firing, nothing to keep, and a firing not lit are refused', async () => {

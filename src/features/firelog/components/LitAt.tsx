@@ -11,29 +11,36 @@ import { moment } from '@/ui/time';
 import * as contracts from '../contracts';
 import { Form } from '@/ui/Form';
 
-/** When the kiln was lit, and a way to put it right. */
+/** When the kiln was lit, and a way to put it right, or to say it at last where nobody did. */
 export function LitAt({
   firingId,
   startedAt,
+  openedAt,
   timeZone,
   edit,
 }: {
   firingId: string;
-  startedAt: Date;
+  startedAt: Date | null;
+  openedAt: Date | null;
   timeZone: string;
   edit: boolean;
 }) {
   const router = useRouter();
   const { act, busy, problem } = useSend();
   const [open, setOpen] = useState(false);
-  const local = dayjs(startedAt).tz(timeZone).format('YYYY-MM-DDTHH:mm');
-  const [at, setAt] = useState(local);
+  const [at, setAt] = useState(() =>
+    (startedAt === null ? dayjs(openedAt).subtract(1, 'day') : dayjs(startedAt))
+      .tz(timeZone)
+      .format('YYYY-MM-DDTHH:mm'),
+  );
   return (
     <>
-      Lit {moment(startedAt, timeZone)}.{' '}
+      {startedAt === null
+        ? 'Nobody said when it was lit. Once that is known, its log can be written up from paper or brought in as a file.'
+        : `Lit ${moment(startedAt, timeZone)}.`}{' '}
       {edit && !open && (
         <Button size="small" onClick={() => setOpen(true)}>
-          It was another time …
+          {startedAt === null ? 'Say when it was lit' : 'It was another time …'}
         </Button>
       )}
       {open && (

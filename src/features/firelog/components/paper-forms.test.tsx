@@ -1,6 +1,7 @@
-import { within } from '@testing-library/react';
+import { fireEvent, within } from '@testing-library/react';
 import { named, person, press, screen, server, show } from '../../../../test-support/dom';
 
+const { LitAt } = await import('./LitAt');
 const { PaperLog } = await import('./PaperLog');
 const { ReadingsBook } = await import('./ReadingsBook');
 const { UnitQuestion } = await import('./UnitQuestion');
@@ -49,6 +50,18 @@ test('a page of a notebook is one act: readings and what was done, and one undo'
       },
     },
   });
+});
+
+test('of a firing that nobody wrote down it can be said when it was lit, and what that opens', async () => {
+  const sent = server(() => ({ ok: true, data: null }));
+  const hand = person();
+  show(<LitAt firingId="f" startedAt={null} openedAt={new Date('2025-03-05T12:00:00Z')} timeZone="Europe/London" edit />); // prettier-ignore
+  expect(screen.getByText(/Nobody said when it was lit\. Once that is known, its log can be/)).toBeTruthy(); // prettier-ignore
+  await press(hand, 'Say when it was lit');
+  expect(named('Lit at').value).toBe('2025-03-04T12:00');
+  fireEvent.change(named('Lit at'), { target: { value: '2025-03-04T18:30' } });
+  await press(hand, 'Keep');
+  expect(sent[0]!.body.input).toEqual({ firingId: 'f', at: '2025-03-04T18:30:00.000Z' });
 });
 
 test('a line that cannot be read is named, and nothing is kept before it is mended', async () => {

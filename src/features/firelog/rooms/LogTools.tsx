@@ -49,12 +49,13 @@ export function LogTools({ firing, kiln, room, studio, units, edit }: Props) {
           {room.energy.cost === null ? '' : `, ${room.energy.cost.toFixed(2)}`}
         </Typography>
       )}
-      {room.startedAt && (
+      {(room.startedAt ?? firing.openedAt) && (
         <Box sx={{ mt: 1 }}>
           <LitAt
-            key={room.startedAt.getTime()}
+            key={room.startedAt?.getTime()}
             firingId={firing.id}
             startedAt={room.startedAt}
+            openedAt={firing.openedAt}
             timeZone={studio.timeZone}
             edit={edit}
           />

@@ -18,7 +18,8 @@ import { firingTitle } from '@/core/firing';
 const ID = /^[0-9a-f-]{36}$/;
 
 /** The last firing that was opened, and the one before it in the same kiln: where a comparison begins. */
-const opened = ({ status, unrecorded }: Firing): boolean => status === 'opened' && !unrecorded;
+const opened = ({ status, unrecorded, startedAt }: Firing): boolean =>
+  status === 'opened' && (!unrecorded || startedAt !== null);
 const lastOf = (all: readonly Firing[]): Firing | null => all.find(opened) ?? null;
 const before = (all: readonly Firing[], one: Firing | null | undefined): Firing | null =>
   all.find(

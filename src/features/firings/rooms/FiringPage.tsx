@@ -88,7 +88,7 @@ export async function FiringPage({ params }: { params: Promise<{ id: string }> }
           This firing was called off; its pieces wait again.
         </Typography>
       )}
-      {firing.unrecorded && (
+      {firing.unrecorded && firing.startedAt === null && (
         <Typography role="note" sx={{ mb: 1 }}>
           Nobody wrote this firing down; it is kept for the pieces that came out of it.
         </Typography>
