@@ -15,6 +15,8 @@ export type Acted<R> = Sent<R> & { undo?: () => void; kept?: boolean };
 export type Act = <I extends z.ZodType, R>(
   contract: Contract<I, R>,
   input: z.input<I>,
+  /** The act’s own id, where whoever sends it knows one that stays the same however often it is tried. */
+  as?: string,
 ) => Promise<Acted<R>>;
 
 /** What was sent without an answer. */
@@ -67,10 +69,10 @@ export function useSend({ oneAct = false }: { oneAct?: boolean | DraftKey } = {}
     // There is no answer yet: whoever reads one asks first whether it was kept.
     return { ok: true, data: null as R, undo: () => void sender.takeBack(id), kept: true };
   };
-  const act: Act = async (contract, input) => {
+  const act: Act = async (contract, input, as) => {
     const text = oneAct === false ? JSON.stringify([contract.name, input]) : contract.name;
     const before = doubted();
-    const id = before?.text === text ? before.id : v7();
+    const id = as ?? (before?.text === text ? before.id : v7());
     setBusy(true);
     setProblem(null);
     // What was written before goes first.

@@ -29,6 +29,7 @@ export function Why({
   const router = useRouter();
   const { sender } = useSender();
   const [kept, setKept] = useState(false);
+  const [id] = useState(() => v7());
   if (open !== null)
     return (
       <Button component={Link} href={`/clinic/cases/${open}`} size="small" variant="outlined">
@@ -39,12 +40,11 @@ export function Why({
     // A colour that is off says not which: that is asked on the sheet.
     const complaints = signs.filter((sign) => complaintOf(sign) !== undefined).slice(0, 4);
     const of = { pieceId, firingId, complaints };
-    const id = v7();
-    const answer = await act(contracts.open, { id, ...of });
+    const answer = await act(contracts.open, { id, ...of }, id);
     if (answer.ok) router.push(`/clinic/cases/${answer.data.id}`);
     else if (answer.problem.code === 'offline' && sender !== null) {
       const input = { id, ...of };
-      await sender.add({ id: v7(), name: contracts.open.name, input, label: 'Why?', about: 'clinic' }); // prettier-ignore
+      await sender.add({ id, name: contracts.open.name, input, label: 'Why?', about: 'clinic' }); // prettier-ignore
       setKept(true);
     }
   };

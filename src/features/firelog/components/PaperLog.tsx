@@ -7,7 +7,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { looksFahrenheit } from '@/core/heatwork';
 import { count, formatTemperature, type Units } from '@/core/units';
@@ -36,6 +36,7 @@ export function PaperLog({
   const router = useRouter();
   const say = useSay();
   const { act, busy, problem } = useSend();
+  const ids = useRef<string[]>([]);
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
   const [unit, setUnit] = useState<'C' | 'F'>(units.temperature);
@@ -62,9 +63,11 @@ export function PaperLog({
     const answer = await act(contracts.paper, {
       firingId,
       readings: log.readings,
-      remarks: log.remarks.map((one) => ({ ...one, id: v7() })),
+      // Tried again after a lost answer these are the same lines.
+      remarks: log.remarks.map((one, i) => ({ ...one, id: (ids.current[i] ??= v7()) })),
     });
     if (!answer.ok) return;
+    ids.current = [];
     const { kept, repeated, doubted } = answer.data;
     say(
       `${count(kept, 'reading')} and ${count(log.remarks.length, 'line')} of the diary kept${repeated > 0 ? `, ${repeated} were there already` : ''}${doubted > 0 ? `, ${doubted} not believed` : ''}`,

@@ -52,6 +52,22 @@ test('a page of a notebook is one act: readings and what was done, and one undo'
   });
 });
 
+test('sent again after a lost answer a page of a notebook is the same act with the same lines', async () => {
+  let answer: object = { ok: false, problem: { code: 'offline', message: 'No connection.' } };
+  const sent = server(() => answer);
+  const hand = person();
+  paper();
+  await press(hand, 'Write up a log from paper');
+  await hand.click(named(LINES));
+  await hand.paste('8:00 20\n10:30 310 lid closed');
+  await press(hand, 'Keep 3 lines');
+  await screen.findByText('No connection.');
+  answer = kept();
+  await press(hand, 'Keep 3 lines');
+  await screen.findByText(/of the diary kept/);
+  expect(sent[1]!.body).toEqual(sent[0]!.body);
+});
+
 test('of a firing that nobody wrote down it can be said when it was lit, and what that opens', async () => {
   const sent = server(() => ({ ok: true, data: null }));
   const hand = person();
