@@ -41,6 +41,75 @@ export function UnderWay({
   // What is read off its pyrometer is typed as it shows it.
   const shown = { ...units, temperature: kiln.showsUnit ?? units.temperature };
   const start = room.startedAt?.getTime() ?? 0;
+  const log = (
+    <>
+      {room.looksFahrenheit && edit && <UnitQuestion firingId={firing.id} />}
+      {(live || room.readings > 0) && (
+        <NowPanel
+          room={room}
+          status={firing.status}
+          units={units}
+          timeZone={studio.timeZone}
+          crackAtC={studio.crackAtC}
+          unloadAtC={studio.unloadAtC}
+          pad={
+            edit && live ? (
+              <ReadPad
+                firingId={firing.id}
+                last={room.last}
+                rate={room.rate}
+                everyS={firing.readEveryS}
+                units={shown}
+                probe={fuelled}
+              />
+            ) : undefined
+          }
+          {...(edit && {
+            answer: (at: Date) => <TurnedDown firingId={firing.id} at={at} electric={!fuelled} />,
+          })}
+        />
+      )}
+      {room.curve.length > 1 ? (
+        <Curve
+          label={`Temperature of ${firing.kilnName} ${firing.no}${room.planned ? ', planned and measured' : ''}`}
+          lines={[
+            ...(room.planned
+              ? [{ label: 'planned', kind: 'planned' as const, points: room.planned }]
+              : []),
+            { label: 'measured', kind: 'measured', points: room.curve },
+          ]}
+          bands={room.bands.map((band) => ({
+            from: band.from,
+            to: band.to,
+            label: band.atmosphere,
+            strength: Math.max(0, STRENGTH[band.atmosphere]),
+          }))}
+          events={room.entries
+            .filter(({ kind }) => !UNMARKED.has(kind))
+            .map((entry) => ({ t: (entry.at.getTime() - start) / 1000, label: entry.kind }))}
+          levels={
+            cone !== null && isCone(cone)
+              ? [
+                  {
+                    celsius: endPointFor(cone, 60, room.known.offset?.offset ?? 0),
+                    label: `cone ${formatCone(cone)} at 60 °C/h, as shown here`,
+                  },
+                ]
+              : []
+          }
+          probe={room.probe}
+          units={units}
+        />
+      ) : (
+        <Typography>
+          {room.readings === 0
+            ? 'No readings are on record. Read the temperature now and then, let a device send it, or bring in the controller’s log afterwards.'
+            : 'One reading so far: the curve begins with the second.'}
+        </Typography>
+      )}
+      {room.short && <Typography sx={{ fontWeight: 650, mt: 1 }}>{room.short}</Typography>}
+    </>
+  );
   return (
     <>
       {live && <LiveRefresh seconds={firing.readEveryS <= 120 ? 15 : 60} />}
@@ -53,73 +122,7 @@ export function UnderWay({
           timeZone={studio.timeZone}
         />
       )}
-      <Section title={live ? 'Now' : 'Its log'}>
-        {room.looksFahrenheit && edit && <UnitQuestion firingId={firing.id} />}
-        {(live || room.readings > 0) && (
-          <NowPanel
-            room={room}
-            status={firing.status}
-            units={units}
-            timeZone={studio.timeZone}
-            crackAtC={studio.crackAtC}
-            unloadAtC={studio.unloadAtC}
-            pad={
-              edit && live ? (
-                <ReadPad
-                  firingId={firing.id}
-                  last={room.last}
-                  rate={room.rate}
-                  everyS={firing.readEveryS}
-                  units={shown}
-                  probe={fuelled}
-                />
-              ) : undefined
-            }
-            {...(edit && {
-              answer: (at: Date) => <TurnedDown firingId={firing.id} at={at} electric={!fuelled} />,
-            })}
-          />
-        )}
-        {room.curve.length > 1 ? (
-          <Curve
-            label={`Temperature of ${firing.kilnName} ${firing.no}${room.planned ? ', planned and measured' : ''}`}
-            lines={[
-              ...(room.planned
-                ? [{ label: 'planned', kind: 'planned' as const, points: room.planned }]
-                : []),
-              { label: 'measured', kind: 'measured', points: room.curve },
-            ]}
-            bands={room.bands.map((band) => ({
-              from: band.from,
-              to: band.to,
-              label: band.atmosphere,
-              strength: Math.max(0, STRENGTH[band.atmosphere]),
-            }))}
-            events={room.entries
-              .filter(({ kind }) => !UNMARKED.has(kind))
-              .map((entry) => ({ t: (entry.at.getTime() - start) / 1000, label: entry.kind }))}
-            levels={
-              cone !== null && isCone(cone)
-                ? [
-                    {
-                      celsius: endPointFor(cone, 60, room.known.offset?.offset ?? 0),
-                      label: `cone ${formatCone(cone)} at 60 °C/h, as shown here`,
-                    },
-                  ]
-                : []
-            }
-            probe={room.probe}
-            units={units}
-          />
-        ) : (
-          <Typography>
-            {room.readings === 0
-              ? 'No readings are on record. Read the temperature now and then, let a device send it, or bring in the controller’s log afterwards.'
-              : 'One reading so far: the curve begins with the second.'}
-          </Typography>
-        )}
-        {room.short && <Typography sx={{ fontWeight: 650, mt: 1 }}>{room.short}</Typography>}
-      </Section>
+      {live ? <Section title="Now">{log}</Section> : log}
     </>
   );
 }

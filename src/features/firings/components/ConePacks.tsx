@@ -52,12 +52,15 @@ export function ConePacks({
   cones,
   target,
   reading,
+  byLog = false,
   edit,
 }: {
   firingId: string;
   cones: readonly Witness[];
   target: string | null;
   reading: boolean;
+  /** Its log says what it reached. */
+  byLog?: boolean;
   edit: boolean;
 }) {
   const router = useRouter();
@@ -212,8 +215,10 @@ export function ConePacks({
       ))}
       {cones.length === 0 && (
         <Typography>
-          No witness cones are set{reading ? ' or recorded' : ''}. Without them nobody knows what
-          the firing reached.
+          No witness cones are set{reading ? ' or recorded' : ''}. Without them{' '}
+          {byLog
+            ? 'what it reached is known by its log only.'
+            : 'nobody knows what the firing reached.'}
         </Typography>
       )}
       {read?.disordered && (

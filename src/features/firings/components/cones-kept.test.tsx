@@ -45,3 +45,12 @@ test('with a network they are read at once, and what they teach of the kiln is s
   const acts = sent.filter(({ path }) => path.endsWith('read-cones'));
   expect(acts.map(({ body }) => body.input)).toEqual([{ firingId: `${ID}0002`, readings: [{ coneId: CONES[0]!.id, bendDegrees: 90 }, { coneId: CONES[1]!.id, bendDegrees: null }] }]); // prettier-ignore
 });
+
+test('without cones it is said what is known all the same: by its log, or nothing', () => {
+  const none = (byLog: boolean) => show(<ConePacks firingId={`${ID}0009`} cones={[]} target="6" reading edit byLog={byLog} />); // prettier-ignore
+  const { unmount } = none(false);
+  expect(screen.getByText(/No witness cones are set or recorded. Without them nobody knows/)).toBeTruthy(); // prettier-ignore
+  unmount();
+  none(true);
+  expect(screen.getByText(/Without them what it reached is known by its log only/)).toBeTruthy();
+});

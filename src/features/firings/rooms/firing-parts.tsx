@@ -110,6 +110,7 @@ export async function firingParts(
             cones={cones}
             target={firing.targetCone}
             reading={opened}
+            byLog={firing.coneKnown === 'by log'}
             edit={edit}
           />
           {opened && (
@@ -136,7 +137,12 @@ export async function firingParts(
     },
     happened: {
       title: 'What happened',
-      hint: events.length === 0 ? 'planned, nothing more yet' : count(events.length, 'step'),
+      hint:
+        events.length > 0
+          ? count(events.length, 'step')
+          : opened
+            ? 'nobody wrote its steps down'
+            : 'planned, nothing more yet',
       body: events.map((event) => (
         <Typography key={`${event.at.toISOString()}${event.to}`}>
           {moment(event.at, studio.timeZone)}: {event.from} → {event.to}, {event.by}
