@@ -9,6 +9,7 @@ import { colourWords, distanceWords, labWords, type Repeats } from '@/core/colou
 import type { Card } from '@/core/sight';
 import { describeRegion, parseZoneKey } from '@/core/zones';
 import type { FaceZones, FramedPhoto } from '../of-piece';
+import { inOrder, many } from '../zone-order';
 import { ColourStrip } from './CellColour';
 
 // Heavy, and wanted by few: loaded when it is asked for.
@@ -43,10 +44,18 @@ export function FrameIt({
   const [cropping, setCropping] = useState(false);
   const known = photo.frames.length > 0;
   return (
-    <Box sx={{ width: 190 }}>
-      {inOrder(photo.colours).map((colour) => (
-        <Colour key={colour.zone} colour={colour} faces={faces} repeats={repeats} />
-      ))}
+    <Box sx={{ width: { xs: 190, sm: many(photo) ? 440 : 190 } }}>
+      <Box
+        sx={{
+          display: 'grid',
+          columnGap: 2,
+          gridTemplateColumns: { xs: '1fr', sm: many(photo) ? '1fr 1fr' : '1fr' },
+        }}
+      >
+        {inOrder(photo.colours).map((colour) => (
+          <Colour key={colour.zone} colour={colour} faces={faces} repeats={repeats} />
+        ))}
+      </Box>
       {edit && faces.length > 0 && (
         <Button
           size="small"
@@ -76,17 +85,6 @@ export function FrameIt({
     </Box>
   );
 }
-
-/** As the piece stands: face by face, from the rim down. */
-const inOrder = (colours: FramedPhoto['colours']): FramedPhoto['colours'] =>
-  colours
-    .map((colour) => ({ colour, at: parseZoneKey(colour.zone) }))
-    .sort(
-      (a, b) =>
-        (a.at?.face ?? 0) - (b.at?.face ?? 0) ||
-        (b.at?.stretch.from ?? 0) - (a.at?.stretch.from ?? 0),
-    ) // prettier-ignore
-    .map(({ colour }) => colour);
 
 /** A zone's colours as a strip by their shares; in numbers only where a grey told them, and how near its kin it came. */
 function Colour({

@@ -5,6 +5,7 @@ import { Section } from '@/ui/Page';
 import { PiecePicture } from '../../media';
 import { BeforeAfter } from '../components/BeforeAfter';
 import { FrameIt } from '../components/FrameIt';
+import { many } from '../zone-order';
 import type { framedPhotos } from '../framed';
 import { facesToFrame, laidByFace } from '../of-piece';
 
@@ -39,7 +40,10 @@ export function PiecePictures({
       <Section title="Pictures">
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
           {framed.photos.map((photo) => (
-            <Box key={photo.id}>
+            <Box
+              key={photo.id}
+              sx={{ display: { xs: 'block', sm: many(photo) ? 'flex' : 'block' }, gap: 2 }}
+            >
               <PiecePicture photo={photo} code={piece.code} edit={mayBin} pins={pins(photo)} />
               <FrameIt
                 photo={photo}
