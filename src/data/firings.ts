@@ -6,6 +6,7 @@ import {
   type FiringStatus,
   type HowFull,
 } from '@/core/firing';
+import type { Knex } from 'knex';
 import { writeOver } from './rows';
 import type { Atmosphere } from '@/core/signs';
 import type { Row, Source } from './database';
@@ -103,6 +104,19 @@ export const firings = (src: Source) =>
       'kiln.energy',
     );
 
+/** Those that count: neither called off, nor kept for pieces only that all lie in the bin now. */
+function counting<Q extends Knex.QueryBuilder>(src: Source, query: Q): Q {
+  const held = src('placement')
+    .join('piece', 'piece.id', 'placement.piece_id')
+    .whereRaw('placement.firing_id = firing.id')
+    .whereNull('piece.binned_at')
+    .select(src.raw('1'));
+  void query
+    .whereNull('firing.called_off_at')
+    .where((either) => either.where('firing.unrecorded', false).orWhereExists(held));
+  return query;
+}
+
 /** Where a firing stands of which nothing but its plan is known. */
 function standing({ targetCone }: Pick<FiringFields, 'targetCone'>): Row {
   const { band, known } = coneOf({
@@ -125,13 +139,14 @@ export async function listFirings(
     limit?: number;
   } = {},
 ): Promise<Firing[]> {
-  const query = firings(src)
-    .whereNull('firing.called_off_at')
-    .orderBy([
-      { column: 'firing.planned_for', order: 'desc' },
-      { column: 'firing.no', order: 'desc' },
-    ]);
-  if (filter.ids) query.whereIn('firing.id', filter.ids);
+  const all = firings(src).orderBy([
+    { column: 'firing.planned_for', order: 'desc' },
+    { column: 'firing.no', order: 'desc' },
+  ]);
+  // What is asked for by its id is named somewhere: on the page of a piece in the bin, for one.
+  const query = filter.ids
+    ? all.whereNull('firing.called_off_at').whereIn('firing.id', filter.ids)
+    : counting(src, all);
   if (filter.kilnId !== undefined) query.where('firing.kiln_id', filter.kilnId);
   if (filter.no !== undefined) query.where('firing.no', filter.no);
   if (filter.statuses) query.whereIn('firing.status', filter.statuses);
@@ -147,8 +162,11 @@ export async function newestFirings(
   src: Source,
   most: number,
 ): Promise<Map<string, { newest: Firing[]; all: number }>> {
-  const counted: Row[] = await src('firing').groupBy('kiln_id').select('kiln_id').count('* as all');
-  const ranked = src('firing').select(
+  const counted: Row[] = await counting(src, src('firing'))
+    .groupBy('kiln_id')
+    .select('kiln_id')
+    .count('* as all');
+  const ranked = counting(src, src('firing')).select(
     'id',
     src.raw('ROW_NUMBER() OVER (PARTITION BY kiln_id ORDER BY planned_for DESC, no DESC) as place'),
   );
@@ -167,8 +185,7 @@ export async function newestFirings(
 
 /** All of them with how many pieces they hold and how many of those are written up, newest first. */
 export async function openFirings(src: Source): Promise<OpenFiring[]> {
-  const rows: Row[] = await firings(src)
-    .whereNull('firing.called_off_at')
+  const rows: Row[] = await counting(src, firings(src))
     .where((either) =>
       either.whereNot('firing.status', 'opened').orWhereNull('firing.written_up_at'),
     )

@@ -3,6 +3,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { deltaE, type Lab } from '@/core/colour';
+import { listFirings, newestFirings, openFirings } from '@/data/firings';
 import { framesOf } from '@/data/frames';
 import { listPhotos } from '@/data/photos';
 import { loadPieces } from '@/data/pieces';
@@ -101,10 +102,19 @@ test('six tiles stand in their cells with colours of their halves; new coatings 
   const tarn = shown.filter((one) => one.base_slug === 'pitch' && one.over_slug === 'tarn');
   expect(tarn).toHaveLength(2);
   expect(tarn[0].photo_cut.y).not.toBeCloseTo(tarn[1].photo_cut.y, 2);
+  // The firing that was kept for them alone goes with them, and comes back.
+  const listed = async (): Promise<number[]> => [
+    (await listFirings(studio.db)).length,
+    (await openFirings(studio.db)).length,
+    ...[...(await newestFirings(studio.db, 9)).values()].flatMap(({ newest, all }) => [newest.length, all]), // prettier-ignore
+  ];
+  expect(await listed()).toEqual([1, 0, 1, 1]);
   await away(made, true);
   expect(await cells()).toEqual([]);
+  expect(await listed()).toEqual([0, 0]);
   await away(made, false);
   expect(await cells()).toHaveLength(shown.length);
+  expect(await listed()).toEqual([1, 0, 1, 1]);
   await away(made, true);
   // Coatings that only it had are put away with it; one that lies on a piece by then stays.
   const shelved = async () => ((await studio.db('coating').whereNotNull('archived_at').pluck('name')) as string[]).sort(); // prettier-ignore
