@@ -330,3 +330,30 @@ test('a folder of pictures finds its pieces by the codes in the file names', asy
   await page.goto(`${DEMO()}${href}`);
   await expect(page.getByRole('img').first()).toBeVisible();
 });
+
+test('an answer is lost on its way back: what was changed since is not sent as a second thing, and it is said what is there', async ({
+  page,
+}) => {
+  await signIn(page, DEMO(), 'iben');
+  const planned = async (): Promise<number> => {
+    await page.goto(`${DEMO()}/kilns`);
+    return page.getByText(/cone unknown, 6 intended|planned/).count();
+  };
+  const before = await planned();
+  await page.goto(`${DEMO()}/kilns/plan?kiln=pip`);
+  await page.getByLabel('Notes').fill('Kit’s tiles in front');
+  await page.route('**/api/act/firings.plan', async (route) => {
+    await route.fetch();
+    await route.abort();
+  });
+  const plan = page.getByRole('button', { name: 'Plan this firing' });
+  await plan.click();
+  await expect(page.getByText(/There is no connection to the studio/)).toBeVisible();
+  await page.unroute('**/api/act/firings.plan');
+  // The page is left meanwhile; what was typed is back.
+  await page.reload();
+  await page.getByLabel('Notes').fill('Kit’s tiles at the back');
+  await plan.click();
+  await expect(page.getByText(/What you sent before did arrive after all/)).toBeVisible();
+  expect(await planned()).toBe(before + 1);
+});
