@@ -1,6 +1,15 @@
 /** Places on a shelf, held against a search that skips nothing and against counts made by hand. */
 import { onShelf, standingPosts, tooNear, type Footprint, type Shelf } from './index';
-import { fitsAlone, gapOn, isFree, latticeSites, turnedRound, ways, type Site } from './sites';
+import {
+  fitsAlone,
+  gapOn,
+  Hopeless,
+  isFree,
+  latticeSites,
+  turnedRound,
+  ways,
+  type Site,
+} from './sites';
 import type { Standing } from './shelf';
 import { disc } from '../../../test-support/shelf';
 
@@ -78,6 +87,61 @@ test('what just fits finds its one place; what does not is turned, or nowhere', 
   expect(gapOn(disc(420), [], ROUND, 1, 6)).toEqual({ xMm: 0, yMm: 0, turned: false });
   expect(gapOn(disc(421), [], ROUND, 1, 6)).toBeNull();
   expect(gapOn(disc(100), [], SQUARE, 1, 6)).toEqual({ xMm: -175, yMm: -150, turned: false });
+});
+
+/** How many places were tried before an answer; a place that is tried is looked for on the shelf once. */
+function tries(size: Footprint, here: readonly Standing[], shelf: Shelf): number {
+  let asked = 0;
+  const counted = (one: Shelf): Shelf => ({
+    ...one,
+    get shape() {
+      asked++;
+      return one.shape;
+    },
+  });
+  gapOn(disc(10), [], counted(SQUARE), 1, 6);
+  const each = asked;
+  asked = 0;
+  expect(gapOn(size, here, counted(shelf), 1, 6)).toBeNull();
+  return asked / each;
+}
+
+// By hand: in each of its rows such a shelf is closed by two pieces. One place is tried for each of them, and the middle
+// of the shelf at the end; trying all would be 31 places a row.
+test.each([
+  ['a box beside boxes', box(60, 60), box(130, 40), 20, 2],
+  ['a disc beside discs', disc(60), disc(130), 40, 2],
+  ['a disc beside boxes', disc(60), box(130, 40), 14, 2],
+  ['a box beside discs', box(60, 60), disc(130), 24, 2],
+])(
+  'where something is in the way of %s, what lies behind it is not tried',
+  (_, size, big, off, rows) => {
+    const shelf: Shelf = { shape: 'rectangle', widthMm: 300, depthMm: 68, posts: [] };
+    const at = (xMm: number, yMm: number): Standing => ({ id: `${xMm}`, footprint: big, spot: { shelf: 1, xMm, yMm } }); // prettier-ignore
+    expect(tries(size, [at(-80, off), at(70, -off)], shelf)).toBe(2 * rows + 1);
+    expect(tries(size, [at(-80, -off), at(70, off)], shelf)).toBe(2 * rows + 1);
+  },
+);
+
+test('the widest piece of a round shelf stands in its middle, between the places that are tried in rows', () => {
+  expect(gapOn(disc(418), [], ROUND, 1, 6)).toEqual({ xMm: 0, yMm: 0, turned: false });
+  const post: Standing = { id: 'p', footprint: disc(10), spot: { shelf: 1, xMm: 0, yMm: 0 } };
+  expect(gapOn(disc(418), [post], ROUND, 1, 6)).toBeNull();
+});
+
+test('what found no place speaks for what is as large both ways, and for nothing else', () => {
+  const hopeless = new Hopeless();
+  expect(hopeless.has(box(500, 500))).toBe(false);
+  hopeless.add(box(40, 100));
+  expect(hopeless.has(box(100, 40))).toBe(true);
+  expect(hopeless.has(box(120, 45))).toBe(true);
+  expect(hopeless.has(box(90, 45))).toBe(false);
+  expect(hopeless.has(box(120, 39))).toBe(false);
+  // A disc of that size may fit where the box did not.
+  expect(hopeless.has(disc(100))).toBe(false);
+  hopeless.add(disc(80));
+  expect(hopeless.has(disc(80))).toBe(true);
+  expect(hopeless.has(box(80, 80))).toBe(true);
 });
 
 test('free means on the shelf and the clearance away from everything', () => {
