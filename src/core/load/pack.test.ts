@@ -1,7 +1,7 @@
 /** Packing held against lattices, against its own checks, and against loads it once gave up on. */
 import fc from 'fast-check';
 import { onPost, onShelf, packLoad, postsOf, tooNear, type Shelf } from './index';
-import { gapOn, Hopeless, latticeSites } from './sites';
+import { gapOn, latticeSites } from './sites';
 import { disc } from '../../../test-support/shelf';
 
 const box = (widthMm: number, depthMm: number, heightMm = 90) => ({
@@ -124,19 +124,6 @@ test('the first gap is found whatever is skipped on the way', () => {
   );
   expect(gapOn(disc(460), [], SQUARE, 1, 6)).toBeNull();
   expect(gapOn(disc(450), [], SQUARE, 1, 6)).toEqual({ xMm: 0, yMm: 0, turned: false });
-});
-
-test('a size that found no place rules out what is larger, and no other', () => {
-  const hopeless = new Hopeless();
-  hopeless.add(box(80, 60));
-  expect(hopeless.has(box(60, 80))).toBe(true);
-  expect(hopeless.has(box(80, 59))).toBe(false);
-  // A disc of 80 might stand where a box of 80 by 60 did not.
-  expect(hopeless.has(disc(80))).toBe(false);
-  hopeless.add(disc(70));
-  expect(hopeless.has(disc(70))).toBe(true);
-  expect(hopeless.has(box(70, 70))).toBe(true);
-  expect(hopeless.has(disc(69))).toBe(false);
 });
 
 test('a lattice has room for oblong tiles either way round, clear of posts', () => {
