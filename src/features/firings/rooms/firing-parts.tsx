@@ -135,22 +135,18 @@ export async function firingParts(
         />
       ),
     },
-    happened: {
+  };
+  if (events.length > 0)
+    parts.happened = {
       title: 'What happened',
-      hint:
-        events.length > 0
-          ? count(events.length, 'step')
-          : opened
-            ? 'nobody wrote its steps down'
-            : 'planned, nothing more yet',
+      hint: count(events.length, 'step'),
       body: events.map((event) => (
         <Typography key={`${event.at.toISOString()}${event.to}`}>
           {moment(event.at, studio.timeZone)}: {event.from} → {event.to}, {event.by}
           {event.reason ? `: “${event.reason}”` : ''}
         </Typography>
       )),
-    },
-  };
+    };
   if (!waits) {
     parts.now = {
       title: opened ? 'Its log' : 'Now',

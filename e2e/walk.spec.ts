@@ -1,0 +1,69 @@
+/** Every kind of page that links lead to: it answers, throws nothing, folds nothing empty, and fits its screen. */
+import { expect, type Page } from '@playwright/test';
+import { DEMO, phoneOf, signIn, test } from './support';
+
+/** So many pages of a kind are opened: the first may have nothing on it. */
+const OF_A_KIND = 2;
+const FROM = ['/bench', '/chart', '/tests', '/store', '/kilns', '/clinic', '/studio', '/mine', '/device']; // prettier-ignore
+
+/** Which kind of page an address is: the same for every piece, firing, coating. */
+const kindOf = (path: string): string =>
+  path
+    .replace(/\?.*/, '')
+    .replace(/[0-9a-f]{8}-[0-9a-f-]{27}/g, ':id')
+    .replace(/\/pieces\/[A-Z0-9]{5}/, '/pieces/:code')
+    .replace(/\/(coatings|bodies|recipes|materials|questions)\/[a-z0-9-]+/, '/$1/:name');
+
+/** What is wrong with the page in sight, in words. */
+const wrongHere = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const said: string[] = [];
+    const shows = (part: Element, title: string): boolean =>
+      (part as HTMLElement).innerText.replace(title, '').trim() !== '' ||
+      part.querySelector('input, canvas, img, button') !== null;
+    for (const fold of document.querySelectorAll('details')) {
+      fold.open = true;
+      const title = fold.querySelector('summary')?.innerText ?? '';
+      if (!shows(fold, title)) said.push(`nothing is folded under “${title}”`);
+    }
+    const words = /.{0,30}\b(undefined|NaN|\[object|Invalid Date|Infinity)\b.{0,30}/g;
+    said.push(...(document.body.innerText.match(words) ?? []));
+    if (document.documentElement.scrollWidth > window.innerWidth + 1)
+      said.push(`it is ${document.documentElement.scrollWidth} px wide`);
+    return said;
+  });
+
+async function walk(page: Page): Promise<{ wrong: string[]; kinds: number }> {
+  const [queue, seen, kinds] = [[...FROM], new Set<string>(), new Map<string, number>()];
+  const wrong: string[] = [];
+  for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
+    const kind = kindOf(path);
+    const before = kinds.get(kind) ?? 0;
+    if (seen.has(path) || before >= OF_A_KIND) continue;
+    seen.add(path);
+    kinds.set(kind, before + 1);
+    const answer = await page.goto(DEMO() + path);
+    if (answer!.status() >= 500) wrong.push(`${path}: ${answer!.status()}`);
+    wrong.push(...(await wrongHere(page)).map((one) => `${path}: ${one}`));
+    const links = await page.locator('a[href^="/"]').evaluateAll((all) => all.map((one) => one.getAttribute('href')!)); // prettier-ignore
+    queue.push(...links.map((one) => one.replace(/#.*/, '')).filter((one) => !one.startsWith('/api/'))); // prettier-ignore
+  }
+  return { wrong, kinds: kinds.size };
+}
+
+test('a technician’s walk through everything that a link leads to', async ({ page }) => {
+  test.setTimeout(420_000);
+  await signIn(page, DEMO(), 'iben');
+  const { wrong, kinds } = await walk(page);
+  expect(wrong).toEqual([]);
+  expect(kinds).toBeGreaterThan(40);
+});
+
+test('a student’s, on a phone', async ({ browser }) => {
+  test.setTimeout(240_000);
+  const { page, context } = await phoneOf(browser, 'noor');
+  const { wrong, kinds } = await walk(page);
+  expect(wrong).toEqual([]);
+  expect(kinds).toBeGreaterThan(10);
+  await context.close();
+});
