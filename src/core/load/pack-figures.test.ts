@@ -32,6 +32,31 @@ test('four that fill a square, four in a circle, two in a half: laid out in rect
   for (const [, y] of two) expect(y).toBeGreaterThan(0);
 });
 
+test('of several sizes, too: four in a circle one after another are three; three in a square only if two are turned', () => {
+  // The square in the circle again: no size comes more than twice, so that no lattice is tried.
+  const four = [...many(2, box(166, 166), 'a'), ...many(2, box(165, 165), 'b')];
+  const { spots } = packLoad(four, ROUND, 1, null);
+  expect([...spots.values()].map(({ xMm, yMm }) => [Math.sign(xMm), Math.sign(yMm)]).sort()).toEqual([[-1, -1], [-1, 1], [1, -1], [1, 1]]); // prettier-ignore
+  // 280 × 220 and 220 × 170 are 396 deep with their gap; beside them 140 × 300 make 426.
+  const three = [
+    { id: 'a', footprint: box(220, 280) },
+    { id: 'b', footprint: box(140, 300) },
+    { id: 'c', footprint: box(170, 220) },
+  ];
+  const packed = packLoad(three, SQUARE, 1, null);
+  expect(packed.left).toEqual([]);
+  const standing = three.map(({ id, footprint }) => ({
+    id,
+    footprint: packed.turned.has(id)
+      ? { ...footprint, widthMm: footprint.depthMm, depthMm: footprint.widthMm }
+      : footprint,
+    spot: packed.spots.get(id)!,
+  }));
+  expect(packed.turned.size).toBeGreaterThan(0);
+  expect(tooNear(standing)).toEqual([]);
+  for (const { footprint, spot } of standing) expect(onShelf(SQUARE, footprint, spot)).toBe(true);
+});
+
 test('small and large together: the large first, the small in what is left', () => {
   // 300 + 6 + 144 = 450: one large one, and beside and above it a row of three of 144 each, and one in the corner.
   const { spots, left } = packLoad(
