@@ -130,6 +130,25 @@ test('a form that was changed after a lost answer is the same act still, also af
   expect(known).not.toBe(first);
 });
 
+test('what is begun anew is another act', async () => {
+  let answer: () => object = refused({ code: 'offline', message: 'No answer.' });
+  const sent = server(() => answer());
+  const hand = person();
+  const left = show(<Form />);
+  const press = () => hand.click(screen.getByRole('button', { name: 'Keep' }));
+  await hand.type(named('Name'), 'Gull');
+  await press();
+  await screen.findByText('No answer.');
+  left.unmount();
+  show(<Form />);
+  await hand.click(screen.getByRole('button', { name: 'Begin anew' }));
+  answer = ok;
+  await hand.type(named('Name'), 'Tern');
+  await press();
+  await screen.findByText('Tern is kept');
+  expect(sent[1]!.body.id).not.toBe(sent[0]!.body.id);
+});
+
 test('what was typed is there again for the same person and the same thing, until it is sent', async () => {
   server(ok);
   const hand = person();

@@ -34,6 +34,8 @@ export function useSend({ oneAct = false }: { oneAct?: boolean | DraftKey } = {}
   busy: boolean;
   problem: string | null;
   clear: () => void;
+  /** What was begun is given up: what is sent next is another act. */
+  anew: () => void;
   act: Act;
 } {
   const router = useRouter();
@@ -96,7 +98,7 @@ export function useSend({ oneAct = false }: { oneAct?: boolean | DraftKey } = {}
     const back = contract.inverse?.(input, answer.data);
     return back === undefined ? answer : { ...answer, undo: () => void takeBack(back) };
   };
-  return { busy, problem, clear: () => setProblem(null), act };
+  return { busy, problem, clear: () => setProblem(null), anew: () => doubt(null), act };
 }
 
 /** A write as the sender keeps it, with what takes it back where that can be said without an answer. */
