@@ -43,7 +43,7 @@ export async function call<T>(path: string, init: RequestInit): Promise<Sent<T>>
       ok: false,
       problem: {
         code: 'failed',
-        message: `The studio’s server gave no proper answer (${response.status}). Nothing was changed; try again.`,
+        message: `The studio’s server gave no proper answer (${response.status}). Whether anything was changed is not known: look, or try again.`,
       },
     };
   }
