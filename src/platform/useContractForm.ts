@@ -58,7 +58,9 @@ export function useContractForm<I extends z.ZodType<FieldValues, FieldValues>, R
   const [restored, setRestored] = useState(false);
   const { reset, subscribe } = form;
   const key = draftKey(person, contract.name, thing);
-  const { act, anew, busy, problem } = useSend({ oneAct: key === null || (JSON.parse(key) as DraftKey) });
+  const { act, anew, busy, problem } = useSend({
+    oneAct: key === null || (JSON.parse(key) as DraftKey),
+  });
   useEffect(() => {
     if (key === null) return;
     const at = JSON.parse(key) as DraftKey;
