@@ -1,5 +1,6 @@
 import { readdirSync } from 'node:fs';
 import { v7 } from 'uuid';
+import { z } from 'zod';
 import { OPERATIONS } from './operations';
 import { DEEDS } from '@/features/people';
 import { makeInput, testStudio, type TestStudio } from '../../test-support/studio';
@@ -37,6 +38,17 @@ test('an id that was used for something else is refused', async () => {
   expect(
     await studio.act('people.invite', { name: 'X', role: 'student' }, studio.technician, id),
   ).toMatchObject({ ok: false, problem: { code: 'conflict' } });
+});
+
+test('of a write that says a password nothing is kept, not even a hash', async () => {
+  const secret = [...OPERATIONS.values()].filter(({ contract }) => contract.secret);
+  expect(secret.map(({ contract }) => contract.name)).toEqual(['people.change-password']);
+  // No other takes a field that is called so, however deep.
+  const says = [...OPERATIONS.values()].filter(({ contract }) => {
+    const schema = JSON.stringify(z.toJSONSchema(contract.input, { io: 'input', unrepresentable: 'any' })); // prettier-ignore
+    return /"(password|secret|current)":/.test(schema);
+  });
+  expect(says).toEqual(secret);
 });
 
 test('every operation asks who is there, and every role gets what the deeds say', async () => {

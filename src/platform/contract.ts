@@ -16,6 +16,8 @@ export type Contract<I extends z.ZodType = z.ZodType, R = unknown> = {
   readonly bodyBytes?: number;
   /** A file goes with it: at most so many bytes. */
   readonly fileBytes?: number;
+  /** What it says is a secret: not even a hash of it is kept. */
+  readonly secret?: true;
   /** It can be said without a network: kept on the device, and sent when the server can be reached. */
   readonly keep?: Keeping<z.input<I>>;
   /** The write that takes this one back, from what was sent and answered. */
@@ -62,6 +64,12 @@ export const withMuch = <I extends z.ZodType, R>(
   one: Contract<I, R>,
   bodyBytes: number,
 ): Contract<I, R> => ({ ...one, bodyBytes });
+
+/** A write that says a password: a hash that is quickly made would give it away to whoever has a backup. */
+export const withSecret = <I extends z.ZodType, R>(one: Contract<I, R>): Contract<I, R> => ({
+  ...one,
+  secret: true,
+});
 
 /** A write that a file goes with, of at most so many bytes. */
 export const withFile = <I extends z.ZodType, R>(

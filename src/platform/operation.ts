@@ -74,12 +74,14 @@ export function mayTry(definition: Operation, person: Person | null): Problem | 
 /** What is being carried out in this process: the same again waits for its answer. */
 const underWay = new Map<string, Promise<Answer>>();
 
-/** What was asked for, as it came, with the file that came with it. */
-const fingerprint = (input: unknown, file: Upload | null): string =>
-  createHash('sha256')
-    .update(JSON.stringify(input) ?? '')
-    .update(file === null ? '' : createHash('sha256').update(file.bytes).digest())
-    .digest('hex');
+/** What was asked for, as it came, with the file that came with it; null where it is a secret. */
+const fingerprint = ({ secret }: Contract, input: unknown, file: Upload | null): string | null =>
+  secret === true
+    ? null
+    : createHash('sha256')
+        .update(JSON.stringify(input) ?? '')
+        .update(file === null ? '' : createHash('sha256').update(file.bytes).digest())
+        .digest('hex');
 
 /**
  * Carries an operation out once: a repeat with the same id answers as the first time and changes nothing;
@@ -113,7 +115,7 @@ export async function perform(
   if (fileBytes !== undefined && (file === null || file.bytes.length > fileBytes))
     return { ok: false, problem: fileProblem(file, fileBytes) };
   // One answer for one id, also for two that come at the same moment.
-  const asked = fingerprint(request.input, file);
+  const asked = fingerprint(definition.contract, request.input, file);
   const key = `${person.id} ${definition.contract.name} ${request.id} ${asked}`;
   const same = underWay.get(key);
   if (same !== undefined) return same;
@@ -135,7 +137,7 @@ export async function perform(
 async function carryOut(
   db: Database,
   definition: Operation,
-  request: { id: string; input: unknown; file: Upload | null; asked: string },
+  request: { id: string; input: unknown; file: Upload | null; asked: string | null },
   person: Person,
   now: Date,
 ): Promise<Answer> {

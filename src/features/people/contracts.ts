@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ROLES } from '@/core/studio';
-import { answers, contract, doorway, toggled } from '@/platform/contract';
+import { answers, contract, doorway, toggled, withSecret } from '@/platform/contract';
 
 const name = z.string().trim().min(1, 'Give a name.').max(120, 'At most 120 characters.');
 const login = z
@@ -64,7 +64,7 @@ export const passwordSchema = z.object({
   current: z.string().min(1, 'Give your present password.'),
   next: password,
 });
-export const changePassword = contract('people.change-password', passwordSchema);
+export const changePassword = withSecret(contract('people.change-password', passwordSchema));
 export const endSession = contract('people.end-session', z.object({ sessionId: z.uuid() }));
 export const endOthers = contract('people.end-other-sessions', z.object({}));
 export const resetLink = contract(

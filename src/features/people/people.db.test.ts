@@ -140,6 +140,8 @@ test('a change of password is not for guessing, and ends the other sessions', as
   const change = (current: string) =>
     studio.act('people.change-password', { current, next: 'another long one' }, ute);
   expect(await change('glaze every day')).toMatchObject({ ok: true });
+  const kept = await studio.db('operation').where({ name: 'people.change-password' }).first();
+  expect([kept.asked, JSON.stringify(kept).includes('glaze every day')]).toEqual([null, false]);
   expect(await findSession(studio.db, session, now)).toBeNull();
   for (let i = 0; i < WRONG_TRIES.change; i++)
     expect(await change(`wrong ${i}`)).toMatchObject({ problem: { code: 'invalid' } });
