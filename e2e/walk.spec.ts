@@ -4,7 +4,8 @@ import { DEMO, phoneOf, signIn, test } from './support';
 
 /** So many pages of a kind are opened: a firing's is another at each of its stages. */
 const most = (kind: string): number => (kind === '/kilns/firings/:id' ? 4 : 1);
-const FROM = ['/bench', '/chart', '/tests', '/store', '/kilns', '/clinic', '/studio', '/mine', '/device']; // prettier-ignore
+/** Each begins where signing in leads; of what waits on a device only a strip tells, while something does. */
+const FROM = ['/', '/device'];
 
 /** Which kind of page an address is: the same for every piece, firing, coating. */
 const kindOf = (path: string): string =>
@@ -14,17 +15,8 @@ const kindOf = (path: string): string =>
     .replace(/\/pieces\/[A-Z0-9]{5}/, '/pieces/:code')
     .replace(/\/(coatings|bodies|recipes|materials|questions)\/[a-z0-9-]+/, '/$1/:name');
 
-/** What is wrong with the page in sight, in words; one that leads on by itself is looked at where it leads. */
-async function wrongHere(page: Page): Promise<string[]> {
-  for (;;)
-    try {
-      return await lookedAt(page);
-    } catch (error) {
-      if (!String(error).includes('context was destroyed')) throw error;
-      await page.waitForLoadState();
-    }
-}
-const lookedAt = (page: Page): Promise<string[]> =>
+/** What is wrong with the page in sight, in words, and where its links lead. */
+const look = (page: Page): Promise<{ said: string[]; links: string[] }> =>
   page.evaluate(() => {
     const said: string[] = [];
     const shows = (part: Element, title: string): boolean =>
@@ -39,7 +31,8 @@ const lookedAt = (page: Page): Promise<string[]> =>
     said.push(...(document.body.innerText.match(words) ?? []));
     if (document.documentElement.scrollWidth > window.innerWidth + 1)
       said.push(`it is ${document.documentElement.scrollWidth} px wide`);
-    return said;
+    const links = [...document.querySelectorAll('a[href^="/"]')];
+    return { said, links: links.map((one) => one.getAttribute('href')!) };
   });
 
 async function walk(page: Page): Promise<{ wrong: string[]; kinds: number }> {
@@ -53,8 +46,11 @@ async function walk(page: Page): Promise<{ wrong: string[]; kinds: number }> {
     kinds.set(kind, before + 1);
     const answer = await page.goto(DEMO() + path);
     if (answer!.status() >= 500) wrong.push(`${path}: ${answer!.status()}`);
-    wrong.push(...(await wrongHere(page)).map((one) => `${path}: ${one}`));
-    const links = await page.locator('a[href^="/"]').evaluateAll((all) => all.map((one) => one.getAttribute('href')!)); // prettier-ignore
+    // A page that has begun to arrive leads on by this, and is looked at where it leads.
+    await expect(page.locator('meta[http-equiv="refresh"]')).toHaveCount(0);
+    if (new URL(page.url()).pathname === '/who-may') wrong.push(`${path}: it is not theirs to open`); // prettier-ignore
+    const { said, links } = await look(page);
+    wrong.push(...said.map((one) => `${path}: ${one}`));
     queue.push(...links.map((one) => one.replace(/#.*/, '')).filter((one) => !one.startsWith('/api/'))); // prettier-ignore
   }
   return { wrong, kinds: kinds.size };
