@@ -1,4 +1,5 @@
 /** How the demo studio's glazes behave: what a stack on a ground fires to, so that records and pictures agree. */
+import { colourWord, labOfLinear, LINEAR, type Linear } from '../src/core/colour';
 import type { SeenSign } from '../src/core/looks';
 import type { Surface } from '../src/core/signs';
 import type { StackEntry } from '../src/core/zones';
@@ -176,7 +177,7 @@ export function fateOf(
     breaks: top?.breaks ?? 0,
     movementMm,
     signs: [...signs.values()],
-    words: colourWords(colour),
+    words: said(colour),
   };
 }
 
@@ -188,27 +189,6 @@ function reduce(slug: string, colour: Rgb, c: Circumstance): Rgb {
   return mix(colour, [colour[0] * 0.92, colour[1] * 0.9, colour[2] * 0.88], 0.6);
 }
 
-/** A colour as people would say it. */
-function colourWords([r, g, b]: Rgb): string {
-  const light = (r + g + b) / 3;
-  const spread = Math.max(r, g, b) - Math.min(r, g, b);
-  const depth = light > 200 ? 'pale ' : light > 120 ? '' : light > 60 ? 'dark ' : 'near-black ';
-  if (spread < 22) return light > 215 ? 'white' : light < 50 ? 'black' : `${depth}grey`;
-  const hue =
-    r >= g && r >= b
-      ? g > b + 18
-        ? r - g < 40
-          ? 'straw'
-          : 'brown'
-        : b > g + 8
-          ? 'pink'
-          : 'red'
-      : g >= b
-        ? b > r
-          ? 'sea green'
-          : 'green'
-        : r > g + 12
-          ? 'violet'
-          : 'blue';
-  return `${depth}${hue}`.trim();
-}
+/** A colour as people would say it: by the names that the application gives what it measures, so that the two agree. */
+const said = (colour: Rgb): string =>
+  colourWord(labOfLinear(colour.map((v) => LINEAR[Math.round(v)]!) as unknown as Linear));

@@ -87,6 +87,7 @@ test('every operation asks who is there, and every role gets what the deeds say'
   ];
   const technicianOnly = [
     'clinic.disagree',
+    'exchange.away',
     'exchange.import',
     'kilns.make-token',
     'kilns.revoke-token',
@@ -100,7 +101,6 @@ test('every operation asks who is there, and every role gets what the deeds say'
     'people.save-studio',
     'people.set-role',
     'people.withdraw-invitation',
-    'wallboard.away',
     'wallboard.bring',
   ];
   for (const [name, operation] of OPERATIONS) {

@@ -1,5 +1,6 @@
 /** Cases of the clinic and what was said of them. */
 import type { Row, Source } from './database';
+import { oneAtATime } from './studio';
 
 export type CaseScope = 'piece' | 'coating' | 'bucket' | 'body' | 'kiln' | 'firing';
 
@@ -132,8 +133,7 @@ export async function createCase(
   by: string,
   now: Date,
 ): Promise<number> {
-  // The studio’s row is held meanwhile: whoever waits for it then reads the number that was given before.
-  await src('studio').where({ id: 1 }).forUpdate().first('id');
+  await oneAtATime(src);
   const newest: Row | undefined = await src('clinic_case').orderBy('no', 'desc').first('no');
   const no = Number(newest?.no ?? 0) + 1;
   await src('clinic_case').insert({

@@ -27,6 +27,8 @@ export type NewPiece = {
   done: LayerFields[];
   /** How sure it is what lies on it; sure unless said. */
   keyKnown?: KeyKnown;
+  /** What it was in the table that it came from, as a fingerprint. */
+  cameAs?: string;
 };
 
 export type PieceSummary = {
@@ -97,6 +99,7 @@ export async function createPieces(
       wanted_cone: piece.wantedCone,
       wanted_atmosphere: piece.wantedAtmosphere,
       key_known: piece.keyKnown ?? 'sure',
+      came_as: piece.cameAs ?? null,
       created_by: by,
       created_at: now,
     })),
@@ -255,6 +258,18 @@ export async function updatePiece(
   await src('piece')
     .where({ id })
     .update({ ...fields, revision: src.raw('revision + 1') });
+}
+
+/** Puts pieces into the bin, all at one moment, or takes them out of it. */
+export async function putIntoBin(
+  src: Source,
+  ids: readonly string[],
+  at: Date | null,
+): Promise<void> {
+  for (let i = 0; i < ids.length; i += 1000)
+    await src('piece')
+      .whereIn('id', ids.slice(i, i + 1000))
+      .update({ binned_at: at, revision: src.raw('revision + 1') });
 }
 
 export async function createLot(

@@ -1,5 +1,6 @@
 import type { COUNTS } from '@/core/designs';
 import { writeOver } from './rows';
+import { oneAtATime } from './studio';
 import { insertMany, type Row, type Source } from './database';
 import type { Design, Mix, PlannedTile } from '@/core/designs';
 
@@ -154,7 +155,7 @@ export async function createQuestion(
   by: string,
   now: Date,
 ): Promise<number> {
-  await src('studio').where({ id: 1 }).forUpdate().first('id');
+  await oneAtATime(src);
   const last = await src('question').max({ no: 'no' }).first();
   const no = Number(last?.no ?? 0) + 1;
   await src('question').insert({

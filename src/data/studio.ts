@@ -46,6 +46,10 @@ export async function updateStudio(src: Source, studio: Studio): Promise<void> {
   await src('studio').where({ id: 1 }).update(columns(studio));
 }
 
+/** Whoever comes second waits until the first is done, and then reads what was written: the studio’s row is held. */
+export const oneAtATime = async (src: Source): Promise<void> =>
+  void (await src('studio').where({ id: 1 }).forUpdate().first('id'));
+
 /** Gives out `count` piece codes; the caller's transaction holds the counter. */
 export async function takeCodes(src: Source, count: number): Promise<string[]> {
   const row = await src('studio').where({ id: 1 }).forUpdate().first('next_piece_no');

@@ -42,10 +42,11 @@ function tinted(l: number, hue: number, name: string): string {
   const warm = hue > 30 && hue < 115;
   if (warm && l > 84) return 'cream';
   if (warm && hue < 100) return l > 70 ? 'buff' : l > 35 ? 'greyish brown' : 'dark brown';
-  return `${TINTS[name] ?? name} ${grey(l)}`;
+  // “pale green grey”: how dark it is comes first.
+  return grey(l).replace(/\w+$/, (base) => `${TINTS[name] ?? name} ${base}`);
 }
 
-/** One colour in words, as "dark blue" or "green grey". */
+/** One colour in words, as "dark blue" or "pale green grey". */
 export function colourWord(lab: Lab): string {
   const [light, a, b] = oklabOfLinear(linearOfLab(lab));
   const chroma = Math.hypot(a, b);

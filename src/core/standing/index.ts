@@ -4,4 +4,4 @@ export * from './circumstances';
 export type { Division, Side } from './divisions';
 export type { Told } from './apart';
 export * from './words';
-export { plainColours } from './colours';
+export { colourLikeness, plainColours } from './colours';

@@ -39,6 +39,7 @@ import * as kilnRoom from './0037-kiln-room';
 import * as frames from './0038-frames';
 import * as picturesChosen from './0039-pictures-chosen';
 import * as asked from './0040-asked';
+import * as cameAs from './0041-came-as';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -84,6 +85,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0038-frames', ...frames },
   { name: '0039-pictures-chosen', ...picturesChosen },
   { name: '0040-asked', ...asked },
+  { name: '0041-came-as', ...cameAs },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>

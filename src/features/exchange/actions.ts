@@ -1,7 +1,12 @@
+import { piecesOfLot } from '@/data/came';
+import { onNoPiece } from '@/data/coatings';
+import { setArchived } from '@/data/entries';
+import { oneAtATime } from '@/data/studio';
 import { operation } from '@/platform/operation';
 import { telling } from '@/platform/progress';
 import { refuse } from '@/platform/refusal';
 import { permit } from '../people';
+import { piecesOperations } from '../pieces/server';
 import * as contracts from './contracts';
 import { planImport } from './plan';
 import { writeImport } from './write';
@@ -14,8 +19,23 @@ export const importFile = operation({
   run: ({ trx, person, now, operationId }, options, file) =>
     telling(operationId, async (tell) => {
       tell(0, 'Reading the file once more');
+      // The same table in two tabs is the same table: the second finds what the first brought in.
+      await oneAtATime(trx);
       const plan = await planImport(trx, file.bytes, options);
       if (plan.open.length > 0) throw refuse(plan.open[0] as string);
       return (await writeImport(trx, plan, options, file.name, person.id, now, tell)).made;
     }),
+});
+
+export const putAway = operation({
+  contract: contracts.putAway,
+  permit: permit('run the studio'),
+  run: async (act, { lotId, coatingIds, binned }) => {
+    const { trx, now } = act;
+    const pieceIds = await piecesOfLot(trx, lotId, binned ? 'on record' : 'binned last');
+    await piecesOperations.bin.run(act, { pieceIds, binned }, undefined);
+    // What somebody has put on another piece meanwhile stays.
+    const free = binned ? await onNoPiece(trx, coatingIds) : coatingIds;
+    for (const id of free) await setArchived(trx, 'coating', id, binned ? now : null);
+  },
 });

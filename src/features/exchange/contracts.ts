@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { METHODS } from '@/core/zones';
-import { answers, contract, withFile } from '@/platform/contract';
+import { answers, contract, toggled, undoneBy, withFile } from '@/platform/contract';
 import { KNOWN_COLUMNS, type Column } from './columns';
 
 const column = z.custom<Column>(
@@ -40,6 +40,8 @@ export const importOptions = z.object({
   /** Is the cone column what cones showed, or only what was intended? */
   conesShown: z.boolean().default(false),
   leaveOutRefused: z.boolean().default(false),
+  /** Rows that came in before come once more. */
+  again: z.boolean().default(false),
 });
 
 export type ImportOptions = z.output<typeof importOptions>;
@@ -47,6 +49,10 @@ export type ImportOptionsInput = z.input<typeof importOptions>;
 
 /** What an import made. */
 export type Imported = {
+  /** All of its pieces. */
+  lotId: string;
+  /** Coatings that it made. */
+  coatingIds: string[];
   pieces: number;
   firings: number;
   bodies: number;
@@ -54,8 +60,25 @@ export type Imported = {
   kilns: number;
 };
 
-/** All rows of a file, or none. */
-export const importFile = withFile(
-  contract('exchange.import', importOptions, answers<Imported>()),
-  30 * 1024 * 1024,
+/**
+ * Puts what came in together into the bin, and away those coatings it made that nothing else bears; or gives
+ * back what went there at that moment.
+ */
+export const putAway = toggled(
+  contract(
+    'exchange.away',
+    z.object({
+      lotId: z.uuid(),
+      coatingIds: z.array(z.uuid()).max(5000, 'So many coatings come in no table.'),
+      binned: z.boolean(),
+    }),
+  ),
+  'binned',
+);
+
+/** All rows of a file, or none; taken back as one. */
+export const importFile = undoneBy(
+  withFile(contract('exchange.import', importOptions, answers<Imported>()), 30 * 1024 * 1024),
+  putAway,
+  (_, { lotId, coatingIds }) => ({ lotId, coatingIds, binned: true }),
 );

@@ -2,6 +2,7 @@ import { count } from '@/core/units';
 import { plainName } from '@/core/zones';
 import type { Source } from '@/data/database';
 import { listPieces } from '@/data/pieces';
+import { refuseWhatCame } from './came-as';
 import type { Column } from './columns';
 import { interpret, type ImportRow } from './interpret';
 import { fillDown, mend } from './mend';
@@ -40,6 +41,8 @@ export type ImportPlan = PlannedRows & {
     doubtful: number;
     likely: number;
     lost: number;
+    /** Of all rows, those that came in before. */
+    came: number;
     unknownCone: number;
     unknownAtmosphere: number;
     firings: number;
@@ -101,6 +104,7 @@ export async function planImport(
     interpret(line, cells, columns, headings),
   );
   await refuseKnownPieces(src, rows);
+  await refuseWhatCame(src, rows, options.again);
   const { known, ...named } = await planRows(src, rows, options);
   const good = rows.filter((row) => row.errors.length === 0);
   const plan: ImportPlan = {
@@ -109,7 +113,8 @@ export async function planImport(
     notices: table.notices,
     written: table.rows.filter(
       ({ line }, i) =>
-        touched.has(line) || rows[i]!.errors.length > 0 || rows[i]!.warnings.length > 0,
+        touched.has(line) ||
+        (!leftOutAsCame(rows[i]!) && rows[i]!.errors.length + rows[i]!.warnings.length > 0),
     ),
     ...named,
     rowsWithCone: good.filter((row) => row.cone !== null).length,
@@ -117,10 +122,11 @@ export async function planImport(
     known,
     counts: {
       add: good.length,
-      refused: rows.length - good.length,
+      refused: rows.filter((row) => row.errors.length > 0 && !leftOutAsCame(row)).length,
       doubtful: good.filter((row) => row.warnings.length > 0).length,
       likely: good.filter((row) => row.key === 'likely').length,
       lost: good.filter((row) => row.key === 'lost').length,
+      came: rows.filter((row) => row.came !== undefined).length,
       unknownCone: good.filter((row) => row.cone === null).length,
       unknownAtmosphere: good.filter((row) => row.atmosphere === 'unknown').length,
       firings: new Set(good.map(firingKey)).size,
@@ -130,6 +136,10 @@ export async function planImport(
   plan.open = openQuestions(plan, options);
   return plan;
 }
+
+/** It came in before, and stays out of this turn for that alone. */
+const leftOutAsCame = ({ came, errors }: ImportRow): boolean =>
+  came !== undefined && errors.length > 0;
 
 /** The rows that can be taken, with what their names stand for: what is there already, or what was said of them. */
 export async function planRows(
@@ -202,6 +212,9 @@ function openQuestions(plan: ImportPlan, options: ImportOptions): string[] {
     open.push(
       `${count(plan.counts.refused, 'row')} cannot be taken: mend ${plan.counts.refused === 1 ? 'it' : 'them'} in the table, or leave ${plan.counts.refused === 1 ? 'it' : 'them'} out.`,
     );
-  if (plan.counts.add === 0) open.push('No row can be taken.');
+  if (plan.counts.add === 0)
+    open.push(
+      plan.counts.came > 0 ? 'Nothing in it is new: every row that can be taken came in before.' : 'No row can be taken.', // prettier-ignore
+    );
   return open;
 }

@@ -11,6 +11,7 @@ import { newId } from '@/data/ids';
 import { appendObservations, type Observation } from '@/data/observations';
 import { createLot, createPieces, type NewPiece } from '@/data/pieces';
 import type { LayerFields } from '@/data/layers';
+import { cameAs } from './came-as';
 import type { ImportRow } from './interpret';
 import { writeFirings } from './write-firings';
 import { plainBody, plainCoating } from '../store/server';
@@ -132,6 +133,7 @@ export async function writeImport(
       meant: [],
       done: layers.map(({ fields }) => fields),
       keyKnown: row.key,
+      cameAs: cameAs(row),
     });
     placements.push({
       id: newId(),
@@ -219,6 +221,10 @@ export async function writeImport(
     before.filter(({ id }) => id === 'new').length;
   return {
     made: {
+      lotId,
+      coatingIds: coatingNames.flatMap(({ id }, i) =>
+        plan.coatings[i]!.id === 'new' ? [id!] : [],
+      ),
       pieces: pieces.length,
       firings: firings.size,
       bodies: made(plan.bodies),

@@ -2,7 +2,7 @@ import { refreshCells } from '@/data/cells';
 import { pairsOf } from '@/data/fired';
 import { openFiringsOf } from '@/data/placements';
 import { newId } from '@/data/ids';
-import { listPieces, updatePiece } from '@/data/pieces';
+import { listPieces, putIntoBin, updatePiece } from '@/data/pieces';
 import { clearFlag, raiseFlag } from '@/data/flags';
 import { replaceDone } from '@/data/layers';
 import { operation } from '@/platform/operation';
@@ -74,7 +74,7 @@ export const bin = operation({
     const first = [...loaded.values()][0];
     if (binned && first)
       throw refuse(`A piece is still in ${first.label}. Take it out of the load first.`);
-    for (const id of pieceIds) await updatePiece(trx, id, { binned_at: binned ? now : null });
+    await putIntoBin(trx, pieceIds, binned ? now : null);
     await refreshCells(trx, await pairsOf(trx, { pieceIds }));
   },
 });

@@ -2,7 +2,7 @@
 import { colourWords } from '@/core/colour';
 import type { Asked } from '@/core/finding';
 import { signOf } from '@/core/signs';
-import { plainColours } from '@/core/standing';
+import { colourLikeness } from '@/core/standing';
 import type { Body } from '@/data/bodies';
 import type { Source } from '@/data/database';
 import { findCells, type CellFound } from '@/data/finding';
@@ -16,10 +16,7 @@ const SHOWN = 8;
  * part; where nothing was measured, the commonest words have to be among them.
  */
 function inColours(cell: CellFound, wanted: readonly string[]): string | null {
-  const answers = (words: string): boolean => {
-    const plain = plainColours(words);
-    return wanted.every((one) => plainColours(one).some((each) => plain.includes(each)));
-  };
+  const answers = (words: string): boolean => likeness(words, wanted) > 0;
   if (cell.colour !== null) {
     const words = colourWords(cell.colour.parts);
     return answers(words) ? words : null;
@@ -74,7 +71,7 @@ export async function cellsFor(
     .sort(
       (a, b) =>
         share(b.cell, wanted) - share(a.cell, wanted) ||
-        Number(says(b.colour, colours)) - Number(says(a.colour, colours)),
+        likeness(b.colour ?? '', colours) - likeness(a.colour ?? '', colours),
     )
     .slice(0, SHOWN)
     .map(({ cell, colour }) => {
@@ -95,9 +92,9 @@ export async function cellsFor(
     });
 }
 
-/** Does a colour say what was asked for in so many words, and not only lie near it? */
-const says = (colour: string | null, wanted: readonly string[]): boolean =>
-  wanted.every((one) => colour?.toLowerCase().includes(one) ?? false);
+/** How well a colour answers all that is asked for. */
+const likeness = (words: string, wanted: readonly string[]): number =>
+  Math.min(1, ...wanted.map((one) => colourLikeness(words, one)));
 
 /** How much of a cell shows all that is asked for: only tells signs apart. */
 const share = (cell: CellFound, wanted: readonly string[]): number =>

@@ -4,7 +4,7 @@ import { placeOf, tileOf } from '@/core/wallboard';
 import { plainName } from '@/core/zones';
 import { boardOfPieces } from '@/data/cell-pieces';
 import { refreshCells } from '@/data/cells';
-import { listCoatings, onNoPiece } from '@/data/coatings';
+import { listCoatings } from '@/data/coatings';
 import type { Source } from '@/data/database';
 import { setArchived } from '@/data/entries';
 import { greyCard } from '@/data/frames';
@@ -16,7 +16,6 @@ import { found, refuse } from '@/platform/refusal';
 import { planRows, writeImport, type ImportRow } from '../exchange/server';
 import { keepFor, measured } from '../frames/server';
 import { permit } from '../people';
-import { piecesOperations } from '../pieces/server';
 import * as contracts from './contracts';
 import { framesOn, rowsOf, zonesOn } from './rows';
 
@@ -74,6 +73,7 @@ export const bringBoard = operation({
       await refreshCells(trx, pieces);
       const pieceIds = pieces.map(({ pieceId }) => pieceId);
       return {
+        lotId: made.lotId,
         pieceIds,
         coatingIds: await givenBack(trx, rows, there),
         bodies: made.bodies,
@@ -81,16 +81,4 @@ export const bringBoard = operation({
         chart: await boardOfPieces(trx, pieceIds),
       };
     }),
-});
-
-export const putBoardAway = operation({
-  contract: contracts.putBoardAway,
-  permit: permit('run the studio'),
-  run: async (act, { pieceIds, coatingIds, binned }) => {
-    const { trx, now } = act;
-    await piecesOperations.bin.run(act, { pieceIds, binned }, undefined);
-    // What somebody has put on another piece meanwhile stays.
-    const free = binned ? await onNoPiece(trx, coatingIds) : coatingIds;
-    for (const id of free) await setArchived(trx, 'coating', id, binned ? now : null);
-  },
 });

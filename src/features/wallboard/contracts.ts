@@ -3,8 +3,9 @@ import { cornersSchema, spotSchema } from '@/core/frame';
 import { ATMOSPHERES } from '@/core/signs';
 import { AXES } from '@/core/wallboard';
 import { FACE_KINDS, METHODS } from '@/core/zones';
-import { answers, contract, toggled, undoneBy, withFile, withMuch } from '@/platform/contract';
+import { answers, contract, undoneBy, withFile, withMuch } from '@/platform/contract';
 import { dayField, optionalCone } from '@/platform/fields';
+import { putAway } from '../exchange/contracts';
 
 /** So many rows, and so many columns, a board may have. */
 export const MOST_SIDE = 24;
@@ -57,6 +58,8 @@ export type BringBoard = z.output<typeof bringBoardSchema>;
 export type BringBoardInput = z.input<typeof bringBoardSchema>;
 
 export type Brought = {
+  /** All of its tiles. */
+  lotId: string;
   pieceIds: string[];
   /** Coatings that it made. */
   coatingIds: string[];
@@ -66,25 +69,12 @@ export type Brought = {
   chart: { body: string; cone: string; atmosphere: string } | null;
 };
 
-/** Puts the tiles of a board into the bin, and away those coatings it made that nothing else bears; or gives both back. */
-export const putBoardAway = toggled(
-  contract(
-    'wallboard.away',
-    z.object({
-      pieceIds: z.array(z.uuid()).min(1).max(MOST_TILES),
-      coatingIds: z.array(z.uuid()).max(2 * MOST_SIDE + MOST_TILES),
-      binned: z.boolean(),
-    }),
-  ),
-  'binned',
-);
-
 /** A picture of a board becomes its tiles, each with its own part of the picture; taken back as one. */
 export const bringBoard = undoneBy(
   withMuch(
     withFile(contract('wallboard.bring', bringBoardSchema, answers<Brought>()), 40 * 1024 * 1024),
     2 * 1024 * 1024,
   ),
-  putBoardAway,
-  (_, { pieceIds, coatingIds }) => ({ pieceIds, coatingIds, binned: true }),
+  putAway,
+  (_, { lotId, coatingIds }) => ({ lotId, coatingIds, binned: true }),
 );

@@ -78,7 +78,7 @@ const kept = async (part: Partial<BringBoardInput> = {}): Promise<Brought> => {
   return answer.data;
 };
 const cells = () => studio.db('cell').whereNotNull('photo_sha').select('base_slug', 'over_slug', 'photo_cut'); // prettier-ignore
-const away = ({ pieceIds, coatingIds }: Brought, binned: boolean) => studio.must('wallboard.away', { pieceIds, coatingIds, binned }); // prettier-ignore
+const away = ({ lotId, coatingIds }: Brought, binned: boolean) => studio.must('exchange.away', { lotId, coatingIds, binned }); // prettier-ignore
 
 test('six tiles stand in their cells with colours of their halves; new coatings are made; nothing is made up; it is taken back', async () => {
   const made = await kept();

@@ -34,7 +34,7 @@ beforeEach(() => {
 });
 
 test('headings pasted once, an empty hook, a tile with words of its own: sent in one act, and taken back by one', async () => {
-  const sent = server(() => ({ ok: true, data: { pieceIds: [id(1), id(2)], coatingIds: [id(8)], bodies: 0, measured: 0, chart: { body: 'peat', cone: '?6', atmosphere: 'unknown' } } })); // prettier-ignore
+  const sent = server(() => ({ ok: true, data: { lotId: id(9), pieceIds: [id(1), id(2)], coatingIds: [id(8)], bodies: 0, measured: 0, chart: { body: 'peat', cone: '?6', atmosphere: 'unknown' } } })); // prettier-ignore
   const hand = person();
   room();
   open();
@@ -59,7 +59,7 @@ test('headings pasted once, an empty hook, a tile with words of its own: sent in
   expect(input).toMatchObject({ name: 'By the sink', board: { body: 'Peat', top: { lower: 1, upper: 2 }, rows: { headings: ['Pitch', 'Tarn'] } }, firedOn: null, kilnId: null }); // prettier-ignore
   expect(input.tiles.map(({ row, column, own }) => [row, column, own])).toEqual([[0, 0, null], [0, 1, null], [0, 2, null], [1, 0, null], [1, 1, null], [1, 2, 'none']]); // prettier-ignore
   await press(hand, 'Undo');
-  await waitFor(() => expect(sent.at(-1)!.body.input).toEqual({ pieceIds: [id(1), id(2)], coatingIds: [id(8)], binned: true })); // prettier-ignore
+  await waitFor(() => expect(sent.at(-1)!.body.input).toEqual({ lotId: id(9), coatingIds: [id(8)], binned: true })); // prettier-ignore
 });
 
 test('a row more is looked for anew; what is hard to see is said; where nothing is found the corners are drawn by hand', async () => {
@@ -89,7 +89,7 @@ test('a row more is looked for anew; what is hard to see is said; where nothing 
 });
 
 test('a card that was not seen is touched, step by step, and goes with the board', async () => {
-  const sent = server(() => ({ ok: true, data: { pieceIds: [id(1)], coatingIds: [], bodies: 0, measured: 5, chart: null } })); // prettier-ignore
+  const sent = server(() => ({ ok: true, data: { lotId: id(9), pieceIds: [id(1)], coatingIds: [], bodies: 0, measured: 5, chart: null } })); // prettier-ignore
   const hand = person();
   room();
   open();
@@ -152,7 +152,7 @@ test('a refusal keeps everything that was said, and so does the device until it 
   room();
   open();
   await screen.findByText(/5 tiles; 1 place/);
-  answer = { code: 'arrived', message: 'It did arrive.', details: { pieceIds: [id(1)], coatingIds: [], bodies: 0, measured: 0, chart: null } }; // prettier-ignore
+  answer = { code: 'arrived', message: 'It did arrive.', details: { lotId: id(9), pieceIds: [id(1)], coatingIds: [], bodies: 0, measured: 0, chart: null } }; // prettier-ignore
   await press(hand, 'Bring in 5 tiles');
   await screen.findByText('On record: 1 tile of this board');
   expect(screen.getByText('It did arrive.')).toBeTruthy();

@@ -11,9 +11,11 @@ import Link from '@/ui/Link';
 import { useState } from 'react';
 import { askSignIn, call, onRecord, send, type Sent } from '@/platform/client';
 import { useFileAct } from '@/platform/device/file-act';
+import { useSend } from '@/platform/useSend';
 import { useProgress } from '@/platform/useProgress';
 import { Nothing, Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
+import { useSay } from '@/ui/Undo';
 import type { ImportPlan } from '../plan';
 import * as contracts from '../contracts';
 import type { Imported, ImportOptionsInput } from '../contracts';
@@ -32,6 +34,8 @@ export function ImportRoom() {
   const fileAct = useFileAct(contracts.importFile.name);
   const [writing, setWriting] = useState<string | null>(null);
   const progress = useProgress(writing);
+  const say = useSay();
+  const { act, busy: taking, problem: notTaken } = useSend();
 
   const ask = async (from: File, with_: ImportOptionsInput): Promise<Sent<ImportPlan>> => {
     const request = (): Promise<Sent<ImportPlan>> => {
@@ -70,13 +74,25 @@ export function ImportRoom() {
     setDone(imported);
     fileAct.done(file);
   };
+  const another = (): void => {
+    setDone(null);
+    setProblem(null);
+    setPlan(null);
+    setFile(null);
+  };
+  const takeBack = async ({ lotId, coatingIds }: Imported): Promise<void> => {
+    const answer = await act(contracts.putAway, { lotId, coatingIds, binned: true });
+    if (!answer.ok) return;
+    say(`${count(done?.pieces ?? 0, 'piece')} taken back: they are in the bin`, answer.undo);
+    another();
+  };
   const change = (part: ImportOptionsInput): void =>
     void (file && dryRun(file, { ...options, ...part }));
   if (done) {
     return (
       <Box>
         <Typography variant="h2">On record: {count(done.pieces, 'piece')}</Typography>
-        <ProblemNote>{problem}</ProblemNote>
+        <ProblemNote>{problem ?? notTaken}</ProblemNote>
         <Typography sx={{ mb: 2 }}>
           In {count(done.firings, 'firing')}; new: {count(done.bodies, 'body', 'bodies')},{' '}
           {count(done.coatings, 'coating')}, {count(done.kilns, 'kiln')}. Give the new ones their
@@ -88,15 +104,9 @@ export function ImportRoom() {
         <Button component={Link} href="/studio/pictures" variant="outlined">
           Bring in their pictures
         </Button>{' '}
-        <Button
-          onClick={() => {
-            setDone(null);
-            setProblem(null);
-            setPlan(null);
-            setFile(null);
-          }}
-        >
-          Another file
+        <Button onClick={another}>Another file</Button>{' '}
+        <Button disabled={taking} onClick={() => void takeBack(done)}>
+          Take it back
         </Button>
       </Box>
     );
@@ -140,7 +150,11 @@ export function ImportRoom() {
               {plan.counts.likely} likely, {plan.counts.lost} lost. {plan.counts.firings} firings;
               cone unknown in {plan.counts.unknownCone}, atmosphere unknown in{' '}
               {plan.counts.unknownAtmosphere}; {plan.counts.doubtful} with a remark;{' '}
-              {plan.counts.refused} refused. Nothing has been changed yet.
+              {plan.counts.refused} refused
+              {plan.counts.came > 0 && !options.again
+                ? `; ${plan.counts.came} came in before and ${plan.counts.came === 1 ? 'stays' : 'stay'} out`
+                : ''}
+              . Nothing has been changed yet.
             </Typography>
             {plan.notices.map((notice) => (
               <Typography key={notice}>{notice}</Typography>
@@ -155,6 +169,18 @@ export function ImportRoom() {
               onMended={(mended) => change({ mended })}
             />
           </Section>
+          {plan.counts.came > 0 && (
+            <FormControlLabel
+              control={
+                <Checkbox
+                  checked={options.again ?? false}
+                  onChange={(event) => change({ again: event.target.checked })}
+                />
+              }
+              label={`Also bring in the ${count(plan.counts.came, 'row')} that came in before`}
+              sx={{ display: 'flex' }}
+            />
+          )}
           {plan.counts.refused > 0 && (
             <FormControlLabel
               control={

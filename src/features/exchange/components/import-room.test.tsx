@@ -1,6 +1,6 @@
 /** A table that is read first and brought in then: what is one act, and what is another. */
 import { fireEvent, waitFor } from '@testing-library/react';
-import { named, person, screen, server, show } from '../../../../test-support/dom';
+import { named, person, press, screen, server, show } from '../../../../test-support/dom';
 import type { ImportPlan } from '../plan';
 
 const { ImportRoom } = await import('./ImportRoom');
@@ -18,9 +18,10 @@ const PLAN: ImportPlan = {
   rowsWithoutMethod: 0,
   rowsWithCone: 0,
   known: { bodies: [], coatings: [], kilns: [] },
-  counts: { add: 3, refused: 1, doubtful: 0, likely: 0, lost: 0, unknownCone: 0, unknownAtmosphere: 0, firings: 1 }, // prettier-ignore
+  counts: { add: 3, refused: 1, doubtful: 0, likely: 0, lost: 0, came: 0, unknownCone: 0, unknownAtmosphere: 0, firings: 1 }, // prettier-ignore
   open: [],
 };
+const MADE = { lotId: '01a21c4a-ddf1-7100-a12e-5cba80dc409e', coatingIds: [], pieces: 3, firings: 1, bodies: 0, coatings: 0, kilns: 0 }; // prettier-ignore
 const choose = (name: string) => fireEvent.change(named('Choose a CSV file'), { target: { files: [new File(['body\nPeat'], name, { lastModified: 1 })] } }); // prettier-ignore
 
 test('a file stays one act however it is read, so that a lost answer doubles nothing; another file is another', async () => {
@@ -54,9 +55,35 @@ test('a file stays one act however it is read, so that a lost answer doubles not
   // The page was left; the same file is the same act, and what it brought in is told.
   show(<ImportRoom />);
   choose('two.csv');
-  answer = { code: 'arrived', message: 'It did arrive.', details: { pieces: 3, firings: 1, bodies: 0, coatings: 0, kilns: 0 } }; // prettier-ignore
+  answer = { code: 'arrived', message: 'It did arrive.', details: MADE }; // prettier-ignore
   await bring();
   await screen.findByText('On record: 3 pieces');
   expect(screen.getByText('It did arrive.')).toBeTruthy();
   expect(brought()[3]).toBe(other);
+});
+
+test('rows that came in before stay out unless they are wanted again, and what was brought in is taken back as one', async () => {
+  const plan = (again: boolean) => ({ ...PLAN, counts: { ...PLAN.counts, refused: 0, came: 2, add: again ? 5 : 3 } }); // prettier-ignore
+  let asked = 0;
+  const acts = server(({ path }) =>
+    path === '/api/import/plan'
+      ? { ok: true, data: plan(asked++ > 0) }
+      : { ok: true, data: path.endsWith('exchange.away') ? null : MADE },
+  );
+  const hand = person();
+  show(<ImportRoom />);
+  choose('longer.csv');
+  await screen.findByText(/2 came in before and stay out/);
+  await hand.click(screen.getByRole('checkbox', { name: 'Also bring in the 2 rows that came in before' })); // prettier-ignore
+  await screen.findByRole('button', { name: 'Bring in 5 rows' });
+  expect(screen.queryByText(/stay out/)).toBeNull();
+  await press(hand, 'Bring in 5 rows');
+  await screen.findByText('On record: 3 pieces');
+  expect(acts.at(-1)!.body.input).toEqual({ again: true });
+  await press(hand, 'Take it back');
+  await waitFor(() => expect(screen.queryByText('On record: 3 pieces')).toBeNull());
+  expect(acts.at(-1)!.body.input).toEqual({ lotId: MADE.lotId, coatingIds: [], binned: true });
+  await screen.findByText('3 pieces taken back: they are in the bin');
+  await press(hand, 'Undo');
+  await waitFor(() => expect(acts.at(-1)!.body.input).toMatchObject({ binned: false }));
 });

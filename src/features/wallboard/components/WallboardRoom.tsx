@@ -19,7 +19,8 @@ import { Section } from '@/ui/Page';
 import { ProblemNote } from '@/ui/Problem';
 import { useSay } from '@/ui/Undo';
 import { FrameDrawing } from '../../frames';
-import { bringBoard, putBoardAway, type Brought } from '../contracts';
+import { putAway } from '../../exchange/contracts';
+import { bringBoard, type Brought } from '../contracts';
 import { placesOn, toBring } from '../said';
 import { useSaid } from '../useSaid';
 import { useWallPicture } from '../useWallPicture';
@@ -75,7 +76,7 @@ export function WallboardRoom({
     forget();
     wall.close();
     router.refresh();
-    say(`${count(data.pieceIds.length, 'tile')} brought in`, () => void act(putBoardAway, { pieceIds: data.pieceIds, coatingIds: data.coatingIds, binned: true }).then(({ ok }) => { if (ok) { setDone(null); setProblem(null); } router.refresh(); })); // prettier-ignore
+    say(`${count(data.pieceIds.length, 'tile')} brought in`, () => void act(putAway, { lotId: data.lotId, coatingIds: data.coatingIds, binned: true }).then(({ ok }) => { if (ok) { setDone(null); setProblem(null); } router.refresh(); })); // prettier-ignore
   };
   if (done !== null)
     return (
