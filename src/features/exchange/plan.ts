@@ -207,7 +207,9 @@ function openQuestions(plan: ImportPlan, options: ImportOptions): string[] {
   ask('coating', plan.coatings);
   ask('kiln', plan.kilns);
   if (plan.rowsWithoutKiln > 0 && options.kilnForRest === null)
-    open.push(`Say which kiln the ${plan.rowsWithoutKiln} rows belong to that name none.`);
+    open.push(
+      `Say of which kiln ${count(plan.rowsWithoutKiln, 'row')} without one ${plan.rowsWithoutKiln === 1 ? 'is' : 'are'}.`,
+    );
   if (plan.counts.refused > 0 && !options.leaveOutRefused)
     open.push(
       `${count(plan.counts.refused, 'row')} cannot be taken: mend ${plan.counts.refused === 1 ? 'it' : 'them'} in the table, or leave ${plan.counts.refused === 1 ? 'it' : 'them'} out.`,

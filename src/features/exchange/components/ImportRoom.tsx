@@ -22,6 +22,7 @@ import type { Imported, ImportOptionsInput } from '../contracts';
 import { ColumnMap } from './ColumnMap';
 import { NameMap } from './NameMap';
 import { RowGrid } from './RowGrid';
+import { madeWords, planWords } from './words';
 
 /** Brings a spreadsheet of past tests in: the dry run first, then all of it or nothing. */
 export function ImportRoom() {
@@ -93,11 +94,7 @@ export function ImportRoom() {
       <Box>
         <Typography variant="h2">On record: {count(done.pieces, 'piece')}</Typography>
         <ProblemNote>{problem ?? notTaken}</ProblemNote>
-        <Typography sx={{ mb: 2 }}>
-          In {count(done.firings, 'firing')}; new: {count(done.bodies, 'body', 'bodies')},{' '}
-          {count(done.coatings, 'coating')}, {count(done.kilns, 'kiln')}. Give the new ones their
-          kind, range and cautions in the store.
-        </Typography>
+        <Typography sx={{ mb: 2 }}>{madeWords(done)}</Typography>
         <Button component={Link} href="/chart" variant="contained">
           Look at the chart
         </Button>{' '}
@@ -146,15 +143,7 @@ export function ImportRoom() {
         <>
           <Section title={`${plan.counts.add} of ${count(plan.rows.length, 'row')} can be taken`}>
             <Typography>
-              Keys: {plan.counts.add - plan.counts.likely - plan.counts.lost} sure,{' '}
-              {plan.counts.likely} likely, {plan.counts.lost} lost. {plan.counts.firings} firings;
-              cone unknown in {plan.counts.unknownCone}, atmosphere unknown in{' '}
-              {plan.counts.unknownAtmosphere}; {plan.counts.doubtful} with a remark;{' '}
-              {plan.counts.refused} refused
-              {plan.counts.came > 0 && !options.again
-                ? `; ${plan.counts.came} came in before and ${plan.counts.came === 1 ? 'stays' : 'stay'} out`
-                : ''}
-              . Nothing has been changed yet.
+              {planWords(plan, options.again ?? false)}. Nothing has been changed yet.
             </Typography>
             {plan.notices.map((notice) => (
               <Typography key={notice}>{notice}</Typography>

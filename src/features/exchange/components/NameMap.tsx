@@ -80,7 +80,7 @@ export function NameMap({
       )}
       {plan.rowsWithoutKiln > 0 && (
         <Answer
-          label={`${plan.rowsWithoutKiln} rows name no kiln`}
+          label={`${count(plan.rowsWithoutKiln, 'row')} without a kiln`}
           value={options.kilnForRest ?? null}
           known={plan.known.kilns}
           fresh="“Kiln not recorded”"
@@ -108,7 +108,11 @@ export function NameMap({
         </Row>
       )}
       {plan.rowsWithoutMethod > 0 && (
-        <Row label={<>{plan.rowsWithoutMethod} rows do not say how the coats went on</>}>
+        <Row
+          label={
+            <>{count(plan.rowsWithoutMethod, 'row')} without a word of how the coats went on</>
+          }
+        >
           <TextField
             select
             label="were"
