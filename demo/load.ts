@@ -201,6 +201,7 @@ async function writeRecords(
       faces: piece.faces.map((face) => ({
         no: face.no,
         kind: face.kind,
+        surface: face.surface ?? null,
         slipVersionId: face.slip ? ids.versions.get(`${face.slip.slug}#1`)! : null,
       })),
       meant: fields(piece.meant),

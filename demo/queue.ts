@@ -1,8 +1,14 @@
 /** Pieces that the demo’s people made, waiting for their firing. */
+import { hasRings } from '../src/core/designs';
 import type { Atmosphere } from '../src/core/signs';
+import type { Face } from '../src/core/zones';
 import { coatOf, layerOf, type DemoHistory, type DemoPiece } from './history-terms';
-import type { LotSpec } from './plan';
+import type { LotSpec, PieceSpec } from './plan';
 import type { Random } from './random';
+
+/** Of ware the demo tells of one surface: the inside of what is round and open, the outside of pots. */
+const glazedSurface = ({ kind, form }: PieceSpec): Face['surface'] =>
+  kind === 'tile' ? null : hasRings(form, null) ? 'inside' : 'outside';
 
 /** Makes a queue's pieces; they wait for their firing until one takes them. */
 export function queue(
@@ -29,6 +35,7 @@ export function queue(
           no: i + 1,
           kind: face.kind,
           slip: face.slip ? coatOf({ slug: face.slip }) : null,
+          surface: glazedSurface(piece),
         })),
         waitingFor: 'glaze',
         cone,

@@ -64,6 +64,11 @@ test('changes and voices as sentences', () => {
     'They differ: crazing found (Iben), crazing not found (Noor).',
     'They differ: ran 0 mm (Iben), ran 9 mm (Noor).',
   ]);
+  // Of a part of the piece: which one comes first.
+  expect(voicesWords(voices, name, SI, 'inside').slice(0, 2)).toEqual([
+    'inside: Iben and Noor agree: gloss.',
+    'inside: they differ: crazing found (Iben), crazing not found (Noor).',
+  ]);
 });
 
 test('a tile shows what was asked about, that it does not, or that it is sound', () => {

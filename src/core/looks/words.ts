@@ -64,19 +64,24 @@ const sideWords = (about: string, value: string, units: Units): string =>
         ? `coats ${value}`
         : value;
 
-/** Agreement and disagreement of people, as sentences: "Iben and Noor agree: gloss." */
+/**
+ * Agreement and disagreement of people, as sentences: "Iben and Noor agree: gloss."
+ * @param where the part that they looked at, said first: "inside: Iben and Noor agree: gloss."; '' for the whole piece
+ */
 export function voicesWords(
   { people, agree, differ }: Voices,
   nameOf: (person: string) => string,
   units: Units,
+  where = '',
 ): string[] {
+  const at = where === '' ? '' : `${where}: `;
   const names = list(people.map(nameOf));
   const said = agree.map(({ about, value }) => sideWords(about, value, units));
   return [
-    ...(said.length > 0 ? [`${names} agree: ${said.join(', ')}.`] : []),
+    ...(said.length > 0 ? [`${at}${names} agree: ${said.join(', ')}.`] : []),
     ...differ.map(
       ({ about, sides }) =>
-        `They differ: ${sides
+        `${at}${at === '' ? 'They' : 'they'} differ: ${sides
           .map(
             (side) => `${sideWords(about, side.value, units)} (${list(side.people.map(nameOf))})`,
           )

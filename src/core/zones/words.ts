@@ -1,5 +1,5 @@
 import { count as counted } from '../units';
-import { describeRegion } from './region';
+import { describeRegion, EVERYWHERE } from './region';
 import { slipKey } from './keys';
 import type { Face, Layer, StackEntry, Zone } from './types';
 import { zonesOfFace } from './zones';
@@ -86,6 +86,33 @@ export function faceWords(face: Pick<Face, 'kind' | 'slip' | 'surface'>, name: C
     face.slip === null ? FACE_WORDS[face.kind] : name(face.slip.slug, face.slip.version);
   if (face.surface == null) return ground;
   return face.kind === 'bare' && face.slip === null ? face.surface : `${face.surface}, ${ground}`;
+}
+
+type Side = Pick<Face, 'no' | 'kind' | 'slip' | 'surface'>;
+
+/** A side as it is told from the others of its piece: '' where there is but one; by its number besides where two are alike. */
+export function sideWords(face: Side, faces: readonly Side[], name: CoatName): string {
+  if (faces.length < 2) return '';
+  const words = faceWords(face, name);
+  const alike = faces.filter((one) => faceWords(one, name) === words).length > 1;
+  return alike ? `${words}, side ${face.no}` : words;
+}
+
+/**
+ * Where on a piece a zone is: "light slip, upper third", "inside"; of a surface of ware all of it goes without saying. A side
+ * that the piece has no longer is called by its number.
+ */
+export function whereOnPiece(
+  zone: { face: number } & Parameters<typeof describeRegion>[0],
+  faces: readonly Side[],
+  name: CoatName,
+): string {
+  const face = faces.find(({ no }) => no === zone.face);
+  const region = describeRegion(zone);
+  if (face === undefined) return `side ${zone.face}, ${region}`;
+  const side = sideWords(face, faces, name);
+  if (side === '') return region;
+  return face.surface != null && region === describeRegion(EVERYWHERE) ? side : `${side}, ${region}`; // prettier-ignore
 }
 
 const MOST = 3;

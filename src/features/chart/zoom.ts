@@ -3,9 +3,8 @@ import type { PieceColour, Repeats } from '@/core/colour';
 import { firedCautions } from '@/core/chemistry';
 import type { Cut } from '@/core/frame';
 import {
-  describeRegion,
   describeZone,
-  faceWords,
+  whereOnPiece,
   nameIn,
   zonesBearing,
   type Face,
@@ -203,11 +202,9 @@ function whereabouts(
   names: Parameters<typeof describeZone>[2],
 ): Pick<AnyPiece, 'where' | 'what' | 'besides'> {
   const faceOf = (zone: Zone): Face => faces.find(({ no }) => no === zone.face)!;
-  const side = (zone: Zone): string =>
-    faces.length > 1 ? `${faceWords(faceOf(zone), names.coat)}, ` : '';
   const what = (zone: Zone): string => describeZone(zone, faceOf(zone), names, { amounts: true });
   return {
-    where: here.map((zone) => `${side(zone)}${describeRegion(zone)}`).reverse(),
+    where: here.map((zone) => whereOnPiece(zone, faces, names.coat)).reverse(),
     what: here[0] === undefined ? '' : what(here[0]),
     besides: [...new Set(others.map((zone) => describeZone(zone, faceOf(zone), names)))].reverse(),
   };

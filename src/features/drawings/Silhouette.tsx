@@ -1,10 +1,10 @@
 import type { MouseEvent } from 'react';
 import type { Point } from '@/core/looks';
 import {
-  EVERYWHERE,
   describeRegion,
   describeZone,
   faceWords,
+  whereOnPiece,
   sectorParts,
   slipKey,
   zonesOf,
@@ -261,15 +261,6 @@ export function Silhouette(props: {
   );
 }
 
-/** "light slip, upper third", "inside": of a surface of ware all of it goes without saying. */
-function whereWords(zone: Zone, side: string, face: Face): string {
-  const region = describeRegion(zone);
-  if (side === '') return region;
-  return face.surface != null && region === describeRegion(EVERYWHERE)
-    ? side
-    : `${side}, ${region}`;
-}
-
 /** The zones in words, rim first, one line each: where, and what lies there. */
 export function zoneLines(
   faces: readonly Face[],
@@ -285,7 +276,7 @@ export function zoneLines(
       .reverse()
       .map((zone, i) => ({
         key: `${face.no}/${i}`,
-        where: whereWords(zone, faces.length > 1 ? faceName(face, paints) : '', face),
+        where: whereOnPiece(zone, faces, namesOf(paints).coat),
         what: describeZone(zone, face, namesOf(paints), { amounts: true }),
         ground: slipKey(face, zone.ground),
       })),

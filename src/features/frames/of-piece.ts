@@ -2,7 +2,7 @@
 import type { Shape, Spot } from '@/core/frame';
 import type { Lab } from '@/core/colour';
 import type { Beside } from '@/data/repeats';
-import { zonesOf, type Face, type Layer, type Sector, type Stretch } from '@/core/zones';
+import { sideWords, zonesOf, type Face, type Layer, type Sector, type Stretch } from '@/core/zones';
 
 export type FaceZones = {
   no: number;
@@ -22,8 +22,6 @@ export type FramedPhoto = {
   colours: ShownColour[];
 };
 
-const KIND = { bare: 'bare', 'light-slip': 'light', 'dark-slip': 'dark', textured: 'textured' } as const; // prettier-ignore
-
 /** The faces that a picture can show, with their zones; an inside foot is left out. */
 export function facesToFrame(
   faces: readonly Face[],
@@ -31,11 +29,13 @@ export function facesToFrame(
   generation: number,
 ): FaceZones[] {
   const zones = zonesOf(faces, layers, generation);
-  return faces
+  // A slip is called light or dark here: its name is on the drawing beside it.
+  const plain = faces.map((face) => ({ ...face, slip: null }));
+  return plain
     .filter(({ surface }) => surface !== 'foot')
     .map((face) => ({
       no: face.no,
-      label: face.surface ?? (faces.length === 1 ? 'Face' : `Face ${face.no}, ${KIND[face.kind]}`),
+      label: sideWords(face, plain, (slug) => slug) || (face.surface ?? 'Face'),
       zones: zones
         .filter((zone) => zone.face === face.no)
         .map(({ stretch, sector }) => ({ stretch, sector })),

@@ -5,19 +5,12 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import type { Units } from '@/core/units';
-import {
-  KEY_LIKELY,
-  describeRegion,
-  describeZone,
-  plainStack,
-  zoneKey,
-  zonesOf,
-} from '@/core/zones';
+import { KEY_LIKELY, describeZone, plainStack, whereOnPiece, zoneKey, zonesOf } from '@/core/zones'; // prettier-ignore
 import Link from '@/ui/Link';
 import { useKeys } from '@/ui/useKeys';
 import { Picture } from '@/ui/Picture';
 import { MONO } from '@/ui/theme';
-import { Silhouette, faceName, namesOf, paintsOf } from '../../drawings';
+import { Silhouette, namesOf, paintsOf } from '../../drawings';
 import { isWritten, looksAt, type RoomLook, type RoomPiece, type Writer } from '../room';
 import { BeforeRefire } from './BeforeRefire';
 import { LooksHere } from './LooksHere';
@@ -205,11 +198,10 @@ export function PieceInHand(props: InHand) {
             { key: '', label: `the whole piece${isWritten(piece) ? ' ✓' : ''}` },
             ...[...zones].reverse().map((one) => {
               const face = piece.faces.find((entry) => entry.no === one.face)!;
-              const side = piece.faces.length > 1 ? `${faceName(face, paints)}: ` : '';
               const done = looksAt(piece, zoneKey(one)).length > 0 ? ' ✓' : '';
               return {
                 key: zoneKey(one),
-                label: `${side}${describeRegion(one)}: ${describeZone(one, face, namesOf(paints))}${done}`,
+                label: `${whereOnPiece(one, piece.faces, namesOf(paints).coat)}: ${describeZone(one, face, namesOf(paints))}${done}`,
               };
             }),
           ]}

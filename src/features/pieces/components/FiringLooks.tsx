@@ -14,6 +14,7 @@ const asTold = (looks: readonly RecordedObservation[]) =>
 export function FiringLooks({
   looks,
   before,
+  whereOf,
   opened,
   timeZone,
   units,
@@ -21,6 +22,8 @@ export function FiringLooks({
   looks: readonly RecordedObservation[];
   /** The looks after the firing before, where this was a refire. */
   before: readonly RecordedObservation[];
+  /** Words for a zone. */
+  whereOf: (zone: string) => string;
   opened: Date | null;
   timeZone: string;
   units: Units;
@@ -38,7 +41,12 @@ export function FiringLooks({
           whole.cameOut.signs.filter(({ wanted }) => !wanted),
         );
   const voices = voicesOf(standing).flatMap((one) =>
-    voicesWords(one, (id) => names.get(id) ?? id, units),
+    voicesWords(
+      one,
+      (id) => names.get(id) ?? id,
+      units,
+      one.zone === null ? '' : whereOf(one.zone),
+    ),
   );
   return (
     <>
@@ -55,6 +63,7 @@ export function FiringLooks({
         <ObservationView
           key={look.id}
           one={look}
+          where={look.zone === null ? '' : whereOf(look.zone)}
           corrects={looks.find(({ id }) => id === look.supersedes) ?? null}
           corrected={looks.find(({ supersedes }) => supersedes === look.id) ?? null}
           opened={opened}

@@ -4,7 +4,6 @@ import { refireWords } from '@/core/journey';
 import { signOf } from '@/core/signs';
 import { lookWords, whenWords } from '@/core/looks';
 import type { Units } from '@/core/units';
-import { describeRegion, parseZoneKey } from '@/core/zones';
 import type { RecordedObservation } from '@/data/observations';
 import { moment } from '@/ui/time';
 import { RunArrow, SignRow } from '../../drawings';
@@ -12,6 +11,7 @@ import { RunArrow, SignRow } from '../../drawings';
 /** One observation in words and glyphs, with who said it and when. */
 export function ObservationView({
   one,
+  where,
   corrects,
   corrected,
   opened,
@@ -19,6 +19,8 @@ export function ObservationView({
   units,
 }: {
   one: RecordedObservation;
+  /** Which part of the piece it is of; '' for the whole. */
+  where: string;
   /** The look whose words it puts right, and the one that put right its own. */
   corrects: RecordedObservation | null;
   corrected: RecordedObservation | null;
@@ -26,7 +28,6 @@ export function ObservationView({
   timeZone: string;
   units: Units;
 }) {
-  const place = one.zone === null ? null : parseZoneKey(one.zone);
   const facts = lookWords(one, units);
   const refire = one.refire == null ? '' : refireWords(one.refire);
   return (
@@ -40,7 +41,7 @@ export function ObservationView({
     >
       <Typography variant="body2" color="text.secondary">
         {moment(one.seenAt, timeZone)}, {one.seenByName}, {whenWords(one.seenAt, opened, one.place)}
-        {place ? `: face ${place.face}, ${describeRegion(place)}` : ''}
+        {where === '' ? '' : `: ${where}`}
         {corrects
           ? `; puts right what ${corrects.seenByName} wrote ${moment(corrects.seenAt, timeZone)}`
           : ''}

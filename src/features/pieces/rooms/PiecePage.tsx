@@ -9,11 +9,11 @@ import { airAt } from '@/core/atmosphere';
 import { firedCautions } from '@/core/chemistry';
 import { coneWords } from '@/core/firing';
 import { formatLength, inUnits, type Units } from '@/core/units';
-import { COATS_UNKNOWN, KEY_LIKELY, deviations } from '@/core/zones';
+import { COATS_UNKNOWN, KEY_LIKELY, deviations, parseZoneKey, whereOnPiece } from '@/core/zones'; // prettier-ignore
 import { cautionsOf, coatsOn } from '@/data/cautions';
 import { loadPieces } from '@/data/pieces';
 import { unitsOf } from '@/data/studio';
-import { Silhouette, paintsOf, zoneLines } from '@/features/drawings';
+import { Silhouette, namesOf, paintsOf, zoneLines } from '@/features/drawings';
 import { may, maySeePiece, mayTouchPiece, permit } from '@/features/people';
 import { PictureDrop } from '../../media';
 import { listCases } from '@/data/clinic';
@@ -72,6 +72,10 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
   const body = bodies.find((one) => one.id === piece.bodyId);
   const paints = paintsOf(body?.colour ?? '#cccccc', paintable(coatings), piece.bodyName);
   const name = (slug: string): string => paints.coat(slug).name;
+  const whereOf = (zone: string): string => {
+    const place = parseZoneKey(zone);
+    return place === null ? '' : whereOnPiece(place, piece.faces, namesOf(paints).coat);
+  };
   const otherwise = piece.meant.length === 0 ? [] : deviations(piece.meant, piece.done, name);
   const stages = placements
     .map((one) => ({ one, firing: firings.get(one.firingId) }))
@@ -219,6 +223,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                   before={observations.filter(
                     (seen) => one.generation > 1 && seen.firingId === firingBefore(one.generation),
                   )}
+                  whereOf={whereOf}
                   opened={firing?.openedAt ?? null}
                   timeZone={studio.timeZone}
                   units={units}
