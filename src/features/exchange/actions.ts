@@ -21,7 +21,7 @@ export const importFile = operation({
       tell(0, 'Reading the file once more');
       // The same table in two tabs is the same table: the second finds what the first brought in.
       await oneAtATime(trx);
-      const plan = await planImport(trx, file.bytes, options);
+      const plan = await planImport(trx, file.bytes, options, file.name);
       if (plan.open.length > 0) throw refuse(plan.open[0] as string);
       return (await writeImport(trx, plan, options, file.name, person.id, now, tell)).made;
     }),

@@ -19,22 +19,36 @@ export function cameAs(row: ImportRow): string {
   return createHash('sha256').update(JSON.stringify(which)).digest('hex');
 }
 
+/** A file that was fetched twice is the same file: "tests (1).csv". */
+const plainFile = (name: string): string =>
+  plain(name.slice(0, 160).replace(/ ?\(\d+\)(?=\.\w+$|$)/, ''));
+
 /**
- * Refuses rows that came in before, or says so of them where they are to come again. Of tests that
- * are alike so many are refused as are on record: a repeat that was added to the table is taken.
+ * Finds rows that came in before, and leaves them out by a reason, unless they are to come again. Of tests that are alike so
+ * many are found as are on record: a repeat that was added to the table is taken. Without a day the same test may have been
+ * made and fired once more: then only the same file holds the same row, and a row of another may be it, and is taken.
+ * @param file the name of the file
  */
-export async function refuseWhatCame(
+export async function findWhatCame(
   src: Source,
   rows: readonly ImportRow[],
-  again: boolean,
+  file: string,
+  { again, leaveOutMaybe }: { again: boolean; leaveOutMaybe: boolean },
 ): Promise<void> {
   const good = rows.filter(({ errors }) => errors.length === 0);
   const came = await cameBefore(src, good.map(cameAs));
   for (const row of good) {
-    const first = came.get(cameAs(row))?.shift();
+    const there = came.get(cameAs(row)) ?? [];
+    const same = there.findIndex((one) => row.date !== null || plainFile(one.file) === plainFile(file)); // prettier-ignore
+    const [first] = there.splice(Math.max(0, same), 1);
     if (first === undefined) continue;
-    const why = `It came in before, from “${first.file}”, and is ${first.code}.`;
-    (again ? row.warnings : row.errors).push(why);
-    row.came = first.code;
+    const maybe = same < 0;
+    row.came = { code: first.code, maybe };
+    const out = maybe ? leaveOutMaybe : !again;
+    (out ? row.errors : row.warnings).push(
+      maybe
+        ? `It may have come in before, from “${first.file}”, and be ${first.code}: it names no day.`
+        : `It came in before, from “${first.file}”, and is ${first.code}.`,
+    );
   }
 }

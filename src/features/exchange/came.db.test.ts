@@ -10,15 +10,15 @@ beforeAll(async () => {
 afterAll(() => studio.db.destroy());
 
 const bytes = (text: string) => Buffer.from(text);
-const plan = (text: string, input: ImportOptionsInput = {}) =>
-  planImport(studio.db, bytes(text), importOptions.parse(input));
+const plan = (text: string, input: ImportOptionsInput = {}, file = 'file') =>
+  planImport(studio.db, bytes(text), importOptions.parse(input), file);
 const bring = async (text: string, input: ImportOptionsInput = {}): Promise<Imported> => {
   const answer = await studio.actWithFile<Imported>('exchange.import', input, bytes(text));
   if (!answer.ok) throw new Error(answer.problem.message);
   return answer.data;
 };
 const why = (found: Awaited<ReturnType<typeof plan>>) =>
-  found.rows.map(({ errors, warnings, came }) => [came !== undefined, errors.length, warnings.length]); // prettier-ignore
+  found.rows.map(({ errors, warnings, came }) => [came?.maybe === false, errors.length, warnings.length]); // prettier-ignore
 
 const FIRST = `mark,body,coating 1,coats 1,cone,atmosphere,date,kiln
 C1,Peat,Pitch,2,6,oxidation,2024-03-05,Marta
@@ -46,8 +46,8 @@ test('rows that came in before are known, whatever was put right since, and stay
   expect(again.open).toEqual(['Nothing in it is new: every row that can be taken came in before.']);
   expect(again.written).toEqual([]);
   const codes: string[] = await studio.db('piece').orderBy('mark').pluck('code');
-  expect(codes).toContain(again.rows[0]!.came);
-  expect(again.rows[0]!.errors).toEqual([`It came in before, from “file”, and is ${again.rows[0]!.came}.`]); // prettier-ignore
+  expect(codes).toContain(again.rows[0]!.came!.code);
+  expect(again.rows[0]!.errors).toEqual([`It came in before, from “file”, and is ${again.rows[0]!.came!.code}.`]); // prettier-ignore
   const longer = await plan(LONGER);
   expect(why(longer)).toEqual([[true, 1, 0], [true, 1, 0], [true, 1, 0], [true, 1, 0], [false, 0, 0], [false, 0, 0], [false, 0, 0]]); // prettier-ignore
   expect(longer.counts).toMatchObject({ add: 3, refused: 0, came: 4 });
@@ -56,7 +56,25 @@ test('rows that came in before are known, whatever was put right since, and stay
   // Said to be others, they come once more.
   const once = await plan(LONGER, { again: true });
   expect(once.counts).toMatchObject({ add: 7, came: 7, doubtful: 7 });
-  expect(once.open).toEqual([]);
+  expect([once.open, once.written]).toEqual([[], []]);
+});
+
+test('without a day the same file is known, and of another it is said that it may be the same; nothing is left out for it', async () => {
+  const text = `mark,body,coating 1,cone,kiln
+1,Peat,Tarn,6,Marta
+2,Peat,Tarn,6,Marta`;
+  await bring(text);
+  expect(why(await plan(text))).toEqual([[true, 1, 0], [true, 1, 0]]); // prettier-ignore
+  const other = await plan(text, {}, 'july.csv');
+  expect(why(other)).toEqual([[false, 0, 1], [false, 0, 1]]); // prettier-ignore
+  expect(other.counts).toMatchObject({ add: 2, came: 0, maybe: 2, doubtful: 2, refused: 0 });
+  expect(other.rows[0]!.warnings[0]).toMatch(/^It may have come in before, from “file”, and be [A-Z0-9]{5}: it names no day\.$/); // prettier-ignore
+  expect(other.written).toEqual([]);
+  // They stay out when that is said; and a file that was fetched twice is the same.
+  expect((await plan(text, { leaveOutMaybe: true }, 'july.csv')).counts).toMatchObject({ add: 0, maybe: 2, refused: 0 }); // prettier-ignore
+  expect((await plan(text, {}, 'file (2)')).counts).toMatchObject({ add: 0, came: 2 });
+  // With a day it is known from whichever file it comes.
+  expect((await plan(FIRST, {}, 'july.csv')).counts).toMatchObject({ add: 0, came: 4 });
 });
 
 test('sent twice at once as two acts, it comes in once: the second is told that nothing is new', async () => {

@@ -42,6 +42,8 @@ export const importOptions = z.object({
   leaveOutRefused: z.boolean().default(false),
   /** Rows that came in before come once more. */
   again: z.boolean().default(false),
+  /** Rows that may have come in before stay out too. */
+  leaveOutMaybe: z.boolean().default(false),
 });
 
 export type ImportOptions = z.output<typeof importOptions>;

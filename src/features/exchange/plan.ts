@@ -2,7 +2,7 @@ import { count } from '@/core/units';
 import { plainName } from '@/core/zones';
 import type { Source } from '@/data/database';
 import { listPieces } from '@/data/pieces';
-import { refuseWhatCame } from './came-as';
+import { findWhatCame } from './came-as';
 import type { Column } from './columns';
 import { interpret, type ImportRow } from './interpret';
 import { fillDown, mend } from './mend';
@@ -41,8 +41,9 @@ export type ImportPlan = PlannedRows & {
     doubtful: number;
     likely: number;
     lost: number;
-    /** Of all rows, those that came in before. */
+    /** Of all rows, those that came in before, and that may have. */
     came: number;
+    maybe: number;
     unknownCone: number;
     unknownAtmosphere: number;
     firings: number;
@@ -84,11 +85,12 @@ export function resolver(namings: readonly Naming[]): (name: string) => string |
 export const firingKey = (row: ImportRow): string =>
   [plainName(row.kiln ?? ''), row.date ?? '', row.cone ?? '', row.atmosphere].join('|');
 
-/** The dry run: reads everything, changes nothing, says what would happen to each row. */
+/** The dry run: reads everything, changes nothing, says what would happen to each row. @param file its name */
 export async function planImport(
   src: Source,
   bytes: Uint8Array,
   options: ImportOptions,
+  file = '',
 ): Promise<ImportPlan> {
   const table = await readTable(bytes);
   const columns = mapColumns(
@@ -104,18 +106,14 @@ export async function planImport(
     interpret(line, cells, columns, headings),
   );
   await refuseKnownPieces(src, rows);
-  await refuseWhatCame(src, rows, options.again);
+  await findWhatCame(src, rows, file, options);
   const { known, ...named } = await planRows(src, rows, options);
   const good = rows.filter((row) => row.errors.length === 0);
   const plan: ImportPlan = {
     header: table.header,
     columns,
     notices: table.notices,
-    written: table.rows.filter(
-      ({ line }, i) =>
-        touched.has(line) ||
-        (!leftOutAsCame(rows[i]!) && rows[i]!.errors.length + rows[i]!.warnings.length > 0),
-    ),
+    written: table.rows.filter(({ line }, i) => touched.has(line) || isToMend(rows[i]!)),
     ...named,
     rowsWithCone: good.filter((row) => row.cone !== null).length,
     rowsWithoutMethod: good.filter((row) => row.coats.some((coat) => coat.method === null)).length,
@@ -126,7 +124,8 @@ export async function planImport(
       doubtful: good.filter((row) => row.warnings.length > 0).length,
       likely: good.filter((row) => row.key === 'likely').length,
       lost: good.filter((row) => row.key === 'lost').length,
-      came: rows.filter((row) => row.came !== undefined).length,
+      came: rows.filter(({ came }) => came?.maybe === false).length,
+      maybe: rows.filter(({ came }) => came?.maybe === true).length,
       unknownCone: good.filter((row) => row.cone === null).length,
       unknownAtmosphere: good.filter((row) => row.atmosphere === 'unknown').length,
       firings: new Set(good.map(firingKey)).size,
@@ -140,6 +139,10 @@ export async function planImport(
 /** It came in before, and stays out of this turn for that alone. */
 const leftOutAsCame = ({ came, errors }: ImportRow): boolean =>
   came !== undefined && errors.length > 0;
+
+/** Something in it should be looked at; that it came in before is nothing to mend. */
+const isToMend = (row: ImportRow): boolean =>
+  !leftOutAsCame(row) && row.errors.length + row.warnings.length > (row.came === undefined ? 0 : 1);
 
 /** The rows that can be taken, with what their names stand for: what is there already, or what was said of them. */
 export async function planRows(

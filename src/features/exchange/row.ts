@@ -27,8 +27,8 @@ export type ImportRow = {
   rating: number | null;
   verdict: Verdict | null;
   note: string;
-  /** The code of the piece on record that it came in as before. */
-  came?: string;
+  /** The code of the piece on record that it came in as before, and whether it may only be that one. */
+  came?: { code: string; maybe: boolean };
   /** The row cannot be taken for these reasons. */
   errors: string[];
   /** It can be taken, but somebody should know. */

@@ -142,9 +142,7 @@ export function ImportRoom() {
       {plan && (
         <>
           <Section title={`${plan.counts.add} of ${count(plan.rows.length, 'row')} can be taken`}>
-            <Typography>
-              {planWords(plan, options.again ?? false)}. Nothing has been changed yet.
-            </Typography>
+            <Typography>{planWords(plan, options)}. Nothing has been changed yet.</Typography>
             {plan.notices.map((notice) => (
               <Typography key={notice}>{notice}</Typography>
             ))}
@@ -159,26 +157,24 @@ export function ImportRoom() {
             />
           </Section>
           {plan.counts.came > 0 && (
-            <FormControlLabel
-              control={
-                <Checkbox
-                  checked={options.again ?? false}
-                  onChange={(event) => change({ again: event.target.checked })}
-                />
-              }
+            <Choice
               label={`Also bring in the ${count(plan.counts.came, 'row')} that came in before`}
-              sx={{ display: 'flex' }}
+              checked={options.again}
+              onChange={(again) => change({ again })}
+            />
+          )}
+          {plan.counts.maybe > 0 && (
+            <Choice
+              label={`Leave out the ${count(plan.counts.maybe, 'row')} that may have come in before`}
+              checked={options.leaveOutMaybe}
+              onChange={(leaveOutMaybe) => change({ leaveOutMaybe })}
             />
           )}
           {plan.counts.refused > 0 && (
-            <FormControlLabel
-              control={
-                <Checkbox
-                  checked={options.leaveOutRefused ?? false}
-                  onChange={(event) => change({ leaveOutRefused: event.target.checked })}
-                />
-              }
+            <Choice
               label={`Leave ${count(plan.counts.refused, 'refused row')} out`}
+              checked={options.leaveOutRefused}
+              onChange={(leaveOutRefused) => change({ leaveOutRefused })}
             />
           )}
           {plan.open.map((question) => (
@@ -198,5 +194,25 @@ export function ImportRoom() {
         </>
       )}
     </Box>
+  );
+}
+
+function Choice({
+  label,
+  checked,
+  onChange,
+}: {
+  label: string;
+  checked: boolean | undefined;
+  onChange: (checked: boolean) => void;
+}) {
+  return (
+    <FormControlLabel
+      control={
+        <Checkbox checked={checked ?? false} onChange={(event) => onChange(event.target.checked)} />
+      }
+      label={label}
+      sx={{ display: 'flex' }}
+    />
   );
 }

@@ -18,7 +18,7 @@ const PLAN: ImportPlan = {
   rowsWithoutMethod: 0,
   rowsWithCone: 0,
   known: { bodies: [], coatings: [], kilns: [] },
-  counts: { add: 3, refused: 1, doubtful: 0, likely: 0, lost: 0, came: 0, unknownCone: 0, unknownAtmosphere: 0, firings: 1 }, // prettier-ignore
+  counts: { add: 3, refused: 1, doubtful: 0, likely: 0, lost: 0, came: 0, maybe: 0, unknownCone: 0, unknownAtmosphere: 0, firings: 1 }, // prettier-ignore
   open: [],
 };
 const MADE = { lotId: '01a21c4a-ddf1-7100-a12e-5cba80dc409e', coatingIds: [], pieces: 3, firings: 1, bodies: 0, coatings: 0, kilns: 0 }; // prettier-ignore

@@ -1,13 +1,16 @@
 import { count } from '@/core/units';
-import type { Imported } from '../contracts';
+import type { Imported, ImportOptionsInput } from '../contracts';
 import type { ImportPlan } from '../plan';
 
 const said = (parts: readonly (string | false)[], by: string): string =>
   parts.filter((part) => part !== false).join(by);
 
 /** What would become of a file, in one sentence; what there is none of is left out. */
-export function planWords({ counts }: Pick<ImportPlan, 'counts'>, again: boolean): string {
-  const { add, likely, lost, firings, unknownCone, unknownAtmosphere, doubtful, refused, came } = counts; // prettier-ignore
+export function planWords(
+  { counts }: Pick<ImportPlan, 'counts'>,
+  { again = false, leaveOutMaybe = false }: Pick<ImportOptionsInput, 'again' | 'leaveOutMaybe'>,
+): string {
+  const { add, likely, lost, firings, unknownCone, unknownAtmosphere, doubtful, refused, came, maybe } = counts; // prettier-ignore
   const keys = [`${add - likely - lost} sure`, likely > 0 && `${likely} likely`, lost > 0 && `${lost} lost`]; // prettier-ignore
   return said(
     [
@@ -18,6 +21,8 @@ export function planWords({ counts }: Pick<ImportPlan, 'counts'>, again: boolean
       doubtful > 0 && `${doubtful} with a remark`,
       refused > 0 && `${refused} refused`,
       came > 0 && !again && `${came} came in before and ${came === 1 ? 'stays' : 'stay'} out`,
+      maybe > 0 &&
+        `${maybe} may have come in before${leaveOutMaybe ? ` and ${maybe === 1 ? 'stays' : 'stay'} out` : ''}`,
     ],
     '; ',
   );

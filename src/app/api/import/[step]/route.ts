@@ -66,7 +66,7 @@ export function POST(
       const options = importOptions.safeParse(parse(fields.options ?? '{}'));
       if (!options.success)
         throw refuse('The answers about the file could not be read. Choose them again.');
-      return planImport(database(), file.bytes, options.data);
+      return planImport(database(), file.bytes, options.data, file.name);
     });
   });
 }
