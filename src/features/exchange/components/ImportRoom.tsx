@@ -81,10 +81,10 @@ export function ImportRoom() {
     setPlan(null);
     setFile(null);
   };
-  const takeBack = async ({ lotId, coatingIds }: Imported): Promise<void> => {
+  const takeBack = async ({ lotId, coatingIds, pieces }: Imported): Promise<void> => {
     const answer = await act(contracts.putAway, { lotId, coatingIds, binned: true });
     if (!answer.ok) return;
-    say(`${count(done?.pieces ?? 0, 'piece')} taken back: they are in the bin`, answer.undo);
+    say(`${count(pieces, 'piece')} taken back: ${pieces === 1 ? 'it is' : 'they are'} in the bin`, answer.undo); // prettier-ignore
     another();
   };
   const change = (part: ImportOptionsInput): void =>
