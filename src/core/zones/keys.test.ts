@@ -1,5 +1,6 @@
 import {
   coatsOfKey,
+  compareZones,
   groundKey,
   parseZoneKey,
   slipKey,
@@ -98,4 +99,19 @@ test('parts of the relief: all speaks for each, each for itself, and for all it 
   expect(of('hollows+raised', 'raised')).toBe(true);
   expect(of('hollows', 'hollows+raised')).toBe(false);
   expect(of('hollows+raised', 'raised+motif:leaf')).toBe(false);
+});
+
+test('parts of a piece are told all of it first, then side by side, each from its rim down and round it', () => {
+  const order = [
+    null,
+    zoneKey(place({ stretch: { from: 0.5, to: 1 } })),
+    zoneKey(place({ stretch: { from: 0, to: 0.5 }, sector: { from: 0, to: 0.5 } })),
+    zoneKey(place({ stretch: { from: 0, to: 0.5 }, sector: { from: 0.5, to: 1 } })),
+    zoneKey(place({ face: 2, stretch: { from: 0.5, to: 1 } })),
+    zoneKey(place({ face: 2, stretch: { from: 0, to: 1 } })),
+  ];
+  for (const turned of [[...order].reverse(), [...order.slice(3), ...order.slice(0, 3)]])
+    expect(turned.sort(compareZones)).toEqual(order);
+  expect(compareZones(order[1]!, order[1]!)).toBe(0);
+  expect(compareZones(null, null)).toBe(0);
 });

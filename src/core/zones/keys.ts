@@ -72,6 +72,16 @@ export function parseZoneKey(
   };
 }
 
+/** The order in which parts of a piece are told, by their keys: all of it first (null), then side by side, each from its rim down. */
+export function compareZones(a: string | null, b: string | null): number {
+  const [one, other] = [a, b].map((key) => (key === null ? null : parseZoneKey(key)));
+  return (
+    (one?.face ?? 0) - (other?.face ?? 0) ||
+    (other?.stretch.from ?? 0) - (one?.stretch.from ?? 0) ||
+    (one?.sector.from ?? 0) - (other?.sector.from ?? 0)
+  );
+}
+
 /**
  * Does an observation made at `place` speak for `zone`? It does when the zone's middle lies in it, so
  * that observations survive a later correction of the layers; round the piece also when half of the

@@ -2,6 +2,7 @@ import Typography from '@mui/material/Typography';
 import { becameWords, changesWords, stateOf, voicesOf, voicesWords } from '@/core/looks';
 import type { Units } from '@/core/units';
 import type { RecordedObservation } from '@/data/observations';
+import { inTurn } from '../in-turn';
 import { ObservationView } from './ObservationView';
 
 /** The looks that stand, as the core reads them. */
@@ -59,10 +60,11 @@ export function FiringLooks({
           {line}
         </Typography>
       ))}
-      {looks.map((look) => (
+      {inTurn(looks).map(({ look, goesOn }) => (
         <ObservationView
           key={look.id}
           one={look}
+          goesOn={goesOn}
           where={look.zone === null ? '' : whereOf(look.zone)}
           corrects={looks.find(({ id }) => id === look.supersedes) ?? null}
           corrected={looks.find(({ supersedes }) => supersedes === look.id) ?? null}

@@ -12,6 +12,7 @@ import { RunArrow, SignRow } from '../../drawings';
 export function ObservationView({
   one,
   where,
+  goesOn,
   corrects,
   corrected,
   opened,
@@ -21,6 +22,8 @@ export function ObservationView({
   one: RecordedObservation;
   /** Which part of the piece it is of; '' for the whole. */
   where: string;
+  /** Who looked, and when, is said above it. */
+  goesOn: boolean;
   /** The look whose words it puts right, and the one that put right its own. */
   corrects: RecordedObservation | null;
   corrected: RecordedObservation | null;
@@ -33,15 +36,22 @@ export function ObservationView({
   return (
     <Box
       sx={{
-        borderTop: '1px solid',
+        borderTop: goesOn ? 0 : '1px solid',
         borderColor: 'divider',
-        py: 1,
+        pt: goesOn ? 0 : 1,
+        pb: 1,
         opacity: one.superseded ? 0.55 : 1,
       }}
     >
       <Typography variant="body2" color="text.secondary">
-        {moment(one.seenAt, timeZone)}, {one.seenByName}, {whenWords(one.seenAt, opened, one.place)}
-        {where === '' ? '' : `: ${where}`}
+        {[
+          goesOn
+            ? ''
+            : `${moment(one.seenAt, timeZone)}, ${one.seenByName}, ${whenWords(one.seenAt, opened, one.place)}`,
+          where,
+        ]
+          .filter((part) => part !== '')
+          .join(': ')}
         {corrects
           ? `; puts right what ${corrects.seenByName} wrote ${moment(corrects.seenAt, timeZone)}`
           : ''}
