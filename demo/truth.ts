@@ -1,5 +1,5 @@
 /** How the demo studio's glazes behave: what a stack on a ground fires to, so that records and pictures agree. */
-import { colourWord, labOfLinear, LINEAR, type Linear } from '../src/core/colour';
+import { colourWord, labOfLinear, LINEAR } from '../src/core/colour';
 import type { SeenSign } from '../src/core/looks';
 import type { Surface } from '../src/core/signs';
 import type { StackEntry } from '../src/core/zones';
@@ -190,5 +190,7 @@ function reduce(slug: string, colour: Rgb, c: Circumstance): Rgb {
 }
 
 /** A colour as people would say it: by the names that the application gives what it measures, so that the two agree. */
-const said = (colour: Rgb): string =>
-  colourWord(labOfLinear(colour.map((v) => LINEAR[Math.round(v)]!) as unknown as Linear));
+function said([r, g, b]: Rgb): string {
+  const linear = (v: number): number => LINEAR[Math.round(v)]!;
+  return colourWord(labOfLinear([linear(r), linear(g), linear(b)]));
+}

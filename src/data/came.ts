@@ -1,26 +1,26 @@
 /** Pieces that came in from a table, with what they were there, whatever has been put right on them since. */
-import type { Source } from './database';
+import type { Row, Source } from './database';
+import { groupRows } from './rows';
 
-/** A piece on record, the file that it came from, and when. */
-export type Came = { code: string; file: string; at: Date };
+/** A piece on record, and the file that it came from. */
+export type Came = { code: string; file: string };
 
 /** The pieces on record that came in as one of these, by what they came as, the first first; none of the bin's. */
 export async function cameBefore(
   src: Source,
   prints: readonly string[],
 ): Promise<Map<string, Came[]>> {
-  const rows = await src('piece')
+  const rows: Row[] = await src('piece')
     .join('lot', 'lot.id', 'piece.lot_id')
     .whereIn('piece.came_as', [...new Set(prints)])
     .whereNull('piece.binned_at')
     .orderBy([{ column: 'piece.created_at' }, { column: 'piece.id' }])
-    .select('piece.came_as', 'piece.code', 'lot.name', 'piece.created_at');
-  const came = new Map<string, Came[]>();
-  for (const row of rows) {
-    const one: Came = { code: row.code, file: row.name, at: row.created_at };
-    came.set(row.came_as, [...(came.get(row.came_as) ?? []), one]);
-  }
-  return came;
+    .select('piece.came_as', 'piece.code', 'lot.name');
+  return groupRows(
+    rows,
+    (row): Came => ({ code: row.code, file: row.name }),
+    (row) => row.came_as,
+  );
 }
 
 /** The pieces of a lot that are on record; or those that went into the bin last, all at one moment. */

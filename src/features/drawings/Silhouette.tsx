@@ -60,8 +60,7 @@ function zoneColour(face: Face, zone: Zone, paints: Paints): string {
 }
 
 /** "bare body", or the slip that is known to lie there. */
-export const faceName = (face: Face, paints: Paints): string =>
-  faceWords(face, namesOf(paints).coat);
+const faceName = (face: Face, paints: Paints): string => faceWords(face, namesOf(paints).coat);
 
 /** Names for words, of what is painted. */
 export const namesOf = (paints: Paints): { coat: CoatName; body: string | null } => ({

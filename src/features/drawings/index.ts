@@ -4,7 +4,7 @@ export { RunArrow } from './RunArrow';
 export { SignRow } from './SignRow';
 export { Specimen } from './Specimen';
 export { StandingFrame } from './StandingFrame';
-export { Silhouette, within, zoneLines, faceName, namesOf, type Paints } from './Silhouette';
+export { Silhouette, within, zoneLines, namesOf, type Paints } from './Silhouette';
 export { paintsOf, type Painted } from './paints';
 export { GLYPHS } from './glyph-paths';
 export { ConeRow } from './ConeRow';

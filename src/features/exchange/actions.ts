@@ -33,6 +33,8 @@ export const putAway = operation({
   run: async (act, { lotId, coatingIds, binned }) => {
     const { trx, now } = act;
     const pieceIds = await piecesOfLot(trx, lotId, binned ? 'on record' : 'binned last');
+    // Else taking this back would give back what went into the bin by itself.
+    if (binned && pieceIds.length === 0) throw refuse('Nothing of it is on record any more.');
     await piecesOperations.bin.run(act, { pieceIds, binned }, undefined);
     // What somebody has put on another piece meanwhile stays.
     const free = binned ? await onNoPiece(trx, coatingIds) : coatingIds;

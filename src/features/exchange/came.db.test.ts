@@ -72,6 +72,7 @@ test('without a day the same file is known, and of another it is said that it ma
   expect(other.written).toEqual([]);
   // They stay out when that is said; and a file that was fetched twice is the same.
   expect((await plan(text, { leaveOutMaybe: true }, 'july.csv')).counts).toMatchObject({ add: 0, maybe: 2, refused: 0 }); // prettier-ignore
+  expect((await plan(text, { leaveOutMaybe: true }, 'july.csv')).open).toEqual([expect.stringContaining('Nothing in it is new')]); // prettier-ignore
   expect((await plan(text, {}, 'file (2)')).counts).toMatchObject({ add: 0, came: 2 });
   // With a day it is known from whichever file it comes.
   expect((await plan(FIRST, {}, 'july.csv')).counts).toMatchObject({ add: 0, came: 4 });
@@ -108,6 +109,7 @@ E3,Peat,Burdock,6,Marta`;
   });
   await away(true);
   expect(await there()).toEqual({ pieces: [], shelved: ['Burdock'], cells: [] });
+  expect(await studio.act('exchange.away', { lotId: made.lotId, coatingIds: [], binned: true })).toMatchObject({ ok: false, problem: { message: 'Nothing of it is on record any more.' } }); // prettier-ignore
   // Nothing of it is on record now: it could come again.
   expect((await plan(text)).counts).toMatchObject({ came: 0 });
   await away(false);

@@ -6,6 +6,7 @@ import { findWhatCame } from './came-as';
 import type { Column } from './columns';
 import { interpret, type ImportRow } from './interpret';
 import { fillDown, mend } from './mend';
+import { leftOutAsCame } from './row';
 import { mapInTurns } from '@/platform/breath';
 import type { ImportOptions } from './contracts';
 import { mapColumns, readTable } from './table';
@@ -136,10 +137,6 @@ export async function planImport(
   return plan;
 }
 
-/** It came in before, and stays out of this turn for that alone. */
-const leftOutAsCame = ({ came, errors }: ImportRow): boolean =>
-  came !== undefined && errors.length > 0;
-
 /** Something in it should be looked at; that it came in before is nothing to mend. */
 const isToMend = (row: ImportRow): boolean =>
   !leftOutAsCame(row) && row.errors.length + row.warnings.length > (row.came === undefined ? 0 : 1);
@@ -219,7 +216,7 @@ function openQuestions(plan: ImportPlan, options: ImportOptions): string[] {
     );
   if (plan.counts.add === 0)
     open.push(
-      plan.counts.came > 0 ? 'Nothing in it is new: every row that can be taken came in before.' : 'No row can be taken.', // prettier-ignore
+      plan.counts.came + plan.counts.maybe > 0 ? 'Nothing in it is new: every row that can be taken came in before.' : 'No row can be taken.', // prettier-ignore
     );
   return open;
 }

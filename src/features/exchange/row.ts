@@ -35,6 +35,10 @@ export type ImportRow = {
   warnings: string[];
 };
 
+/** It could be taken, and stays out because it came in before. */
+export const leftOutAsCame = ({ came, errors }: Pick<ImportRow, 'came' | 'errors'>): boolean =>
+  came !== undefined && errors.length > 0;
+
 export type Get = (column: Column) => string;
 
 export const joinNote = (note: string, more: string): string =>
