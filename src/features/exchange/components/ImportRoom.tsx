@@ -116,6 +116,7 @@ export function ImportRoom() {
         accept=".csv,.tsv,.txt,text/csv"
         minHeight={84}
         onFile={(chosen) => {
+          setPlan(null);
           void dryRun(chosen, {});
         }}
       />

@@ -87,3 +87,16 @@ test('rows that came in before stay out unless they are wanted again, and what w
   await press(hand, 'Undo');
   await waitFor(() => expect(acts.at(-1)!.body.input).toMatchObject({ binned: false }));
 });
+
+test('of a file that cannot be read nothing is shown but why, and not what an earlier one held', async () => {
+  let answer: object = { ok: true, data: PLAN };
+  server(() => answer);
+  show(<ImportRoom />);
+  choose('good.csv');
+  await screen.findByText(/3 of 0 rows can be taken/);
+  answer = { ok: false, problem: { code: 'invalid', message: 'No header line was found.' } };
+  choose('picture.png');
+  await screen.findByText('No header line was found.');
+  expect(screen.queryByText(/rows can be taken/)).toBeNull();
+  expect(screen.queryByRole('button', { name: /^Bring in/ })).toBeNull();
+});
