@@ -5,7 +5,7 @@ import type { Database } from '../src/data/database';
 import { ripeQuestions } from '../src/data/questions';
 import { caseView } from '../src/features/clinic/queries';
 import { proposalsFor } from '../src/features/clinic/queries';
-import { emptyDatabase } from '../test-support/studio';
+import { emptyDatabase } from '../test-support/database';
 import { foundStory } from './cases';
 import { loadDemo } from './load';
 import { firingStory, pieceStories } from './stories';
@@ -15,7 +15,7 @@ const ALL = [...pieceStories, firingStory];
 
 let db: Database;
 beforeAll(async () => {
-  db = await emptyDatabase('test_demo_clinic');
+  db = await emptyDatabase();
   await loadDemo(db, 'unused', { now: NOW, pictures: false });
 }, 120_000);
 afterAll(() => db.destroy());

@@ -2,13 +2,13 @@
 import type { Database } from '../src/data/database';
 import { listPeople } from '../src/data/people';
 import { search } from '../src/features/shell/server';
-import { emptyDatabase } from '../test-support/studio';
+import { emptyDatabase } from '../test-support/database';
 import { AFTER, BEFORE, SINCE, type AskedOf } from './asked';
 import { loadDemo } from './load';
 
 let db: Database;
 beforeAll(async () => {
-  db = await emptyDatabase('test_finding');
+  db = await emptyDatabase();
   await loadDemo(db, 'unused', { now: new Date('2026-11-01T10:00:00Z'), pictures: false });
 }, 120_000);
 afterAll(() => db.destroy());

@@ -12,7 +12,7 @@ import { listPieces } from '../src/data/pieces';
 import { openFiringsOf } from '../src/data/placements';
 import { boardOf, sortCones } from '../src/features/chart/board';
 import { documentText } from '../src/features/exchange/document';
-import { emptyDatabase } from '../test-support/studio';
+import { emptyDatabase } from '../test-support/database';
 import { loadDemo } from './load';
 import { listBodies } from '../src/data/bodies';
 import { listCoatings } from '../src/data/coatings';
@@ -21,7 +21,7 @@ const DAY = new Date('2026-11-01T10:00:00Z');
 
 let db: Database;
 beforeAll(async () => {
-  db = await emptyDatabase('test_golden');
+  db = await emptyDatabase();
   await loadDemo(db, 'unused', { now: DAY, pictures: false });
 }, 120_000);
 afterAll(() => db.destroy());

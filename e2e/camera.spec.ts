@@ -1,5 +1,8 @@
 import { expect, type Page } from '@playwright/test';
 import { DEMO, signIn, test, WITH_CAMERA } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 test.use({
   viewport: { width: 390, height: 844 },

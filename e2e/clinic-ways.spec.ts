@@ -1,6 +1,9 @@
 /** The other ways into the clinic, and what belongs to it: the opening, the chart, a coating, tests of use, the drill. */
 import { expect } from '@playwright/test';
 import { choose, DEMO, accessible, phoneOf, sending, signIn, test, unfold } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 test('asked in the kiln room without a network, “Why?” is kept as a wish and answered at the next connection', async ({
   browser,

@@ -1,6 +1,9 @@
 /** From a fault to its cause: as a teacher at a desk, as a student on a phone. */
 import { expect, type Page } from '@playwright/test';
 import { DEMO, accessible, phoneOf, sending, signIn, test } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 const CAUSES = { name: 'Causes, the likeliest first' };
 const first = (page: Page) => page.getByRole('list', CAUSES).getByRole('listitem').first();

@@ -17,6 +17,9 @@ import {
   signIn,
   test,
 } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 /** The opening that is half written up, from the Bench. */
 async function openHalfWritten(page: Page): Promise<void> {

@@ -1,9 +1,11 @@
 /** What the front holds back: scripts that are not the server's own, and cookies in the clear. */
 import { expect, request } from '@playwright/test';
 import { DEMO_PASSWORD } from '../demo/studio';
-import { folderOf } from '../src/keeper/folder';
 import { startApplication } from '../test-support/application';
 import { DEMO, signIn, test } from './support';
+import { opens, studioOf } from './studios';
+
+opens('demo');
 
 test('every main view keeps to the policy, and a foreign script does not run', async ({ page }) => {
   test.setTimeout(180_000);
@@ -50,21 +52,25 @@ test('a form that is pressed before its page is awake loses nothing and puts no 
   const asleep = await browser.newContext({ javaScriptEnabled: false });
   const page = await asleep.newPage();
   await page.goto(`${DEMO()}/sign-in`);
+  const asked: string[] = [];
+  page.on('request', (request) => asked.push(request.url()));
   const [login, secret] = [page.getByLabel(/name/i).first(), page.getByLabel(/^password/i)];
   await login.fill('iben');
   await secret.fill('crane-on-the-quay');
   await secret.press('Enter');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.waitForTimeout(500);
+  // By the time it is drawn anew, a page that was sent for has been asked for.
+  await page.screenshot();
+  expect(asked).toEqual([]);
   expect(page.url()).toBe(`${DEMO()}/sign-in`);
   expect(await secret.inputValue()).toBe('crane-on-the-quay');
   await asleep.close();
 });
 
 test('under a certificate the session goes over TLS only, by itself', async () => {
-  const folder = folderOf(process.env.JITEN_E2E_FOLDER as string);
+  const { server, name, data } = studioOf('demo');
   const at = 'test-support/certificates';
-  const application = await startApplication({ server: { folder }, name: 'demo' }, folder.data, {
+  const application = await startApplication({ server, name }, data, {
     JITEN_TLS_CERT: `${at}/leaf.pem`,
     JITEN_TLS_KEY: `${at}/leaf.key`,
   });

@@ -1,6 +1,9 @@
 /** Every door of the server, asked wrongly: who is not signed in, who may not, what cannot be read. */
 import { expect, type APIRequestContext } from '@playwright/test';
 import { DEMO, signIn, test } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 const ID = '0193f7a0-0000-7000-8000-0000000000f1';
 

@@ -3,7 +3,7 @@ import { expect, type Locator, type Page } from '@playwright/test';
 import {
   accessible,
   DEMO,
-  FRESH,
+  EMPTY,
   PASSWORD,
   phoneOf,
   picture,
@@ -11,6 +11,9 @@ import {
   signIn,
   test,
 } from './support';
+import { opens } from './studios';
+
+opens('demo', 'empty');
 
 /** Counts what a person does: a touch, a field filled, a picture chosen. */
 function hand() {
@@ -67,7 +70,7 @@ test('from the Bench: body, coat, cone, air, picture, surface and a fault in at 
 test('a new studio reaches its first cell in at most twenty acts, from an empty screen', async ({
   page,
 }) => {
-  await page.goto(FRESH());
+  await page.goto(EMPTY());
   const me = hand();
   await me.write(page.getByLabel('Studio’s name'), 'Ferry Lane');
   await me.write(page.getByLabel('Your name'), 'Ada Thorne');
@@ -91,8 +94,8 @@ test('a new studio reaches its first cell in at most twenty acts, from an empty 
 test('led from step to step: what was added leads back to the next thing to add', async ({
   page,
 }) => {
-  await signIn(page, FRESH(), 'ada', PASSWORD);
-  await page.goto(`${FRESH()}/store/bodies/new`);
+  await signIn(page, EMPTY(), 'ada', PASSWORD);
+  await page.goto(`${EMPTY()}/store/bodies/new`);
   await page.getByLabel('Name').fill('Plover');
   await page.getByRole('button', { name: 'Add the body' }).click();
   // No kiln yet: back at the Bench, where that is the next step.

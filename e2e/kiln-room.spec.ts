@@ -3,6 +3,9 @@ import { expect, type Page } from '@playwright/test';
 import QRCode from 'qrcode';
 import sharp from 'sharp';
 import { DEMO, signIn, test, WITH_CAMERA } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 test.use({
   launchOptions: WITH_CAMERA,
@@ -34,8 +37,7 @@ test('spoken of the piece in hand, heard on its page, typed up, found by its wor
   const talk = page.getByRole('button', { name: `Speak of ${code}` });
   await talk.hover();
   await page.mouse.down();
-  await expect(page.getByRole('button', { name: /^Recording/ })).toBeVisible();
-  await page.waitForTimeout(1500);
+  await expect(page.getByRole('button', { name: /^Recording 0:01/ })).toBeVisible();
   await page.mouse.up();
   await expect(page.getByText(new RegExp(`^Spoken of ${code}: 0:0[12]`))).toBeVisible();
   await expect(page.getByText(/all of it is on the studio’s server/)).toBeVisible();
@@ -193,7 +195,7 @@ test.describe('on a student’s phone', () => {
     // A touch begins it, a second one ends it: nothing is held with a glove on.
     await talk.dispatchEvent('pointerdown', { pointerId: 1 });
     await page.getByRole('button', { name: /^Recording/ }).dispatchEvent('pointerup', { pointerId: 1 }); // prettier-ignore
-    await page.waitForTimeout(1200);
+    await expect(page.getByRole('button', { name: /^Recording 0:01/ })).toBeVisible();
     await page.getByRole('button', { name: /^Recording/ }).dispatchEvent('pointerdown', { pointerId: 1 }); // prettier-ignore
     await expect(page.getByText(new RegExp(`^Spoken of ${code}`))).toBeVisible();
     await page.getByRole('group', { name: 'Surface' }).getByRole('button', { name: 'satin' }).tap();

@@ -1,5 +1,8 @@
 import { expect } from '@playwright/test';
 import { DEMO, signIn, test, unfold } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 test('a controller’s file is read before it is kept; one that is none is turned away', async ({
   page,

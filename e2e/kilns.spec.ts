@@ -4,6 +4,9 @@ import { runController } from '../stand-ins/controller';
 import { ELECTRIC, fire } from '../stand-ins/kiln';
 import { gaussian } from '../stand-ins/noise';
 import { choose, DEMO, phoneOf, signIn, test, unfold } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 const HOUR = 3_600_000;
 

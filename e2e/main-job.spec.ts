@@ -1,5 +1,8 @@
 import { expect } from '@playwright/test';
 import { EMPTY, PASSWORD, choose, picture, signIn, test } from './support';
+import { opens } from './studios';
+
+opens('empty');
 
 test.describe.configure({ mode: 'serial' });
 

@@ -1,6 +1,9 @@
 /** Two records of one thing: found, read what changes, made one, and taken apart again. */
 import { expect } from '@playwright/test';
 import { DEMO, accessible, choose, sending, signIn, test } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 test('a coating on record twice is made one, its old address shows what it is, and it is taken apart', async ({
   page,

@@ -1,7 +1,10 @@
 import { cableTo, type Cable } from '../test-support/cable';
 import { phone, type Phone } from '../test-support/phone';
 import { DEMO, picture, signIn, test } from './support';
+import { opens } from './studios';
 import { expect, type Page } from '@playwright/test';
+
+opens('demo');
 
 let cable: Cable;
 let hand: Phone;

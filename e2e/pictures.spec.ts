@@ -6,6 +6,9 @@ import { developed, photograph } from '../test-support/photographs/camera';
 import { PLAIN } from '../test-support/photographs/ranges';
 import { drawScene } from '../test-support/photographs/scene';
 import { DEMO, onPhone, seenOnce, signIn, test } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 /** Something glazed beside the demo studio's card. */
 async function photo(): Promise<Buffer> {

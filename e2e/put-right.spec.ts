@@ -1,5 +1,8 @@
 import { expect } from '@playwright/test';
 import { DEMO, sending, signIn, test, unfold } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 test('tiles are put right together from the list: a series of marks in one act, and taken back', async ({
   page,

@@ -1,31 +1,18 @@
 import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { loadDemo } from '../demo/load';
-import { ensureDatabase, openOn, startDatabase } from '../src/keeper/server';
-import { migrate } from '../src/data/migrations';
-import { startApplication, type RunningApplication } from '../test-support/application';
+import { roomForDatabases } from '../test-support/database';
+import { makeSeeds } from './studios';
 
-/** One database server; applications on two empty studios and one on the demo studio. */
+/** The studios that every file of tests takes its copies of. */
 export default async function setup(): Promise<() => Promise<void>> {
-  const directory = mkdtempSync(join(tmpdir(), 'jiten-e2e-'));
-  const server = await startDatabase(directory, { throwaway: true });
+  const directory = mkdtempSync(join(roomForDatabases(), 'jiten-e2e-'));
   process.env.JITEN_E2E_FOLDER = directory;
-  const applications: RunningApplication[] = [];
-  for (const name of ['empty', 'fresh', 'demo'] as const) {
-    await ensureDatabase(server, name);
-    const db = openOn(server, name);
-    await migrate(db);
-    const data = join(directory, `data-${name}`);
-    if (name === 'demo') await loadDemo(db, data);
-    await db.destroy();
-    const application = await startApplication({ server, name }, data);
-    applications.push(application);
-    process.env[`JITEN_E2E_${name.toUpperCase()}`] = application.url;
+  const remove = async (): Promise<void> => rmSync(directory, { recursive: true, force: true });
+  try {
+    await makeSeeds(directory);
+  } catch (error) {
+    await remove();
+    throw error;
   }
-  return async () => {
-    await Promise.all(applications.map((application) => application.stop()));
-    await server.stop();
-    rmSync(directory, { recursive: true, force: true });
-  };
+  return remove;
 }

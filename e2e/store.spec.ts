@@ -1,6 +1,9 @@
 /** The part of the job before the kiln: questions, sheets, recipes, buckets. */
 import { expect } from '@playwright/test';
 import { accessible, DEMO, choose, signIn, onPhone, test, seenOnce } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 test('from a question to the sheets of a 35-tile grid, ticked off and printed', async ({
   page,

@@ -9,6 +9,7 @@ import {
 import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
 import config from '../playwright.config';
+import { studioOf } from './studios';
 
 const { launchOptions } = config.use!;
 /** A browser with a camera and a microphone that nobody has to allow. */
@@ -21,10 +22,9 @@ export const WITH_CAMERA = {
   ],
 };
 
-export const EMPTY = (): string => process.env.JITEN_E2E_EMPTY as string;
-/** A studio in which nobody has set anything up yet. */
-export const FRESH = (): string => process.env.JITEN_E2E_FRESH as string;
-export const DEMO = (): string => process.env.JITEN_E2E_DEMO as string;
+/** An empty studio, in which nobody has set anything up yet. */
+export const EMPTY = (): string => studioOf('empty').application.url;
+export const DEMO = (): string => studioOf('demo').application.url;
 export const PASSWORD = 'a kiln full of tiles';
 
 export async function signIn(

@@ -1,6 +1,9 @@
 /** Every kind of page that links lead to: it answers, throws nothing, folds nothing empty, and fits its screen. */
 import { expect, type Page } from '@playwright/test';
 import { DEMO, phoneOf, signIn, test } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 /** So many pages of a kind are opened: a firing's is another at each of its stages. */
 const most = (kind: string): number => (kind === '/kilns/firings/:id' ? 4 : 1);

@@ -6,6 +6,9 @@ import { developed, photograph } from '../test-support/photographs/camera';
 import { PLAIN } from '../test-support/photographs/ranges';
 import { drawScene } from '../test-support/photographs/scene';
 import { DEMO, phoneOf, seenOnce, signIn, test } from './support';
+import { opens } from './studios';
+
+opens('demo');
 
 /** A board of four rows and seven columns beside the demo studio's card. */
 async function photo(): Promise<{ name: string; mimeType: string; buffer: Buffer }> {

@@ -87,7 +87,7 @@ export const BREAKS: readonly Break[] = [
     file: 'src/core/standing/apart.ts',
     from: 'grouping.p * looked < SURE',
     to: 'grouping.p < SURE',
-    worlds: 'standing/standing',
+    worlds: 'standing/standing-worlds',
   },
   {
     no: 10,
@@ -95,7 +95,7 @@ export const BREAKS: readonly Break[] = [
     file: 'src/core/sight/refine.ts',
     from: 'const INWARDS = 0.12;',
     to: 'const INWARDS = 0.02;',
-    worlds: 'sight/sight',
+    worlds: 'sight/sight-worlds',
   },
   {
     no: 11,
@@ -103,7 +103,7 @@ export const BREAKS: readonly Break[] = [
     file: 'src/core/diagnosis/model.ts',
     from: 'const CAUTION = 0.8;',
     to: 'const CAUTION = 1.5;',
-    worlds: 'clinic/clinic',
+    worlds: 'clinic/clinic-worlds',
   },
   {
     no: 12,

@@ -45,14 +45,13 @@ export async function finish(studio: TestStudio, firingId: string): Promise<void
 
 /** A studio for the tests of a file, and before each of them a kiln of its own. */
 export function kilnTests(
-  name: string,
   give: (given: { studio: TestStudio; kiln: Kiln }) => void,
   fields: object = {},
 ) {
   let studio: TestStudio;
   let kiln: Kiln;
   beforeAll(async () => {
-    studio = await testStudio(name);
+    studio = await testStudio();
   });
   beforeEach(async () => {
     kiln = await ownKiln(studio, fields);

@@ -3,7 +3,7 @@ import { gunzipSync } from 'node:zlib';
 import mysql from 'mysql2/promise';
 import { freshDatabase, openOn } from '../src/keeper/server';
 import type { Database } from '../src/data/database';
-import { SERVER } from './studio';
+import { SERVER } from './database';
 
 /** The demo studio as it lay in the database before step 0010. */
 export async function demoBefore0010(name: string): Promise<Database> {

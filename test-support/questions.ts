@@ -19,8 +19,8 @@ const RECIPES: Record<string, Line[]> = {
 };
 
 /** A studio two of whose glazes have recipes, and what a question about them is made of. */
-export async function questionStudio(name: string) {
-  const studio = await testStudio(name);
+export async function questionStudio() {
+  const studio = await testStudio();
   const materials = await listMaterials(studio.db);
   const material = (called: string) => materials.find((one) => one.name === called)!.id;
   const write = (slug: string, lines: Line[]) => writeRecipe(studio, material, slug, lines);

@@ -1,10 +1,7 @@
-import { UNMEASURED } from '../src/core/load';
 /** A small studio in a database of its own, for integration tests. */
+import { UNMEASURED } from '../src/core/load';
 import { v7 } from 'uuid';
-import { folderOf } from '../src/keeper/folder';
-import { addressIn, freshDatabase, openOn, type Reached } from '../src/keeper/server';
 import type { Database } from '../src/data/database';
-import { migrate } from '../src/data/migrations';
 import type { Role } from '../src/core/studio';
 import { createPerson, type Person } from '../src/data/people';
 import { createStudio } from '../src/data/studio';
@@ -16,26 +13,7 @@ import { createKiln } from '../src/data/kilns';
 import { EVERYWHERE } from '../src/core/zones';
 import { newLayer } from '../src/features/pieces/contracts';
 import { NOTHING_SEEN } from '../src/features/opening/contracts';
-
-/** Where integration tests run their server; a bench brings one of its own. */
-export const FOLDER = folderOf(process.env.JITEN_TEST_DB ?? '.');
-
-/** The throw-away server of all integration tests. */
-export const SERVER: Reached = { address: (name) => addressIn(FOLDER, name) };
-
-/** An empty, migrated database; the application's own pool is pointed at it too. */
-export async function emptyDatabase(name: string): Promise<Database> {
-  await freshDatabase(SERVER, name);
-  Object.assign(process.env, {
-    JITEN_DB_SOCKET: FOLDER.socket,
-    JITEN_DB_KEY: FOLDER.key,
-    JITEN_DB_NAME: name,
-    JITEN_LOG: 'silent',
-  });
-  const db = openOn(SERVER, name);
-  await migrate(db);
-  return db;
-}
+import { emptyDatabase } from './database';
 
 export type TestStudio = {
   db: Database;
@@ -63,8 +41,8 @@ const person = async (db: Database, name: string, role: Role): Promise<Person> =
   return one;
 };
 
-export async function testStudio(name: string): Promise<TestStudio> {
-  const db = await emptyDatabase(name);
+export async function testStudio(): Promise<TestStudio> {
+  const db = await emptyDatabase();
   const now = new Date();
   await createStudio(
     db,

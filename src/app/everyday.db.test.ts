@@ -26,7 +26,7 @@ import { OPERATIONS } from './operations';
 let studio: TestStudio;
 let pictures: string;
 beforeAll(async () => {
-  studio = await testStudio('test_everyday');
+  studio = await testStudio();
   pictures = mkdtempSync(join(tmpdir(), 'jiten-pictures-'));
   process.env.JITEN_DATA = pictures;
 });

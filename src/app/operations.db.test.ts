@@ -9,7 +9,7 @@ import { perform } from '../platform/operation';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_operations');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

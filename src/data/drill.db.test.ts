@@ -8,7 +8,7 @@ let firingId: string;
 let ids: string[];
 let codes: string[];
 beforeAll(async () => {
-  studio = await testStudio('test_drill');
+  studio = await testStudio();
   const made = await fired(studio, [layer(studio.version('tarn'))], { count: 6 });
   ({ firingId, ids, codes } = made);
   const say = (i: number, ...signs: string[]) =>

@@ -17,7 +17,7 @@ import { listFirings } from './firings';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_journey');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

@@ -6,7 +6,7 @@ import { keepRead } from './kept';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_kept');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

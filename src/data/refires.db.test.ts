@@ -5,7 +5,7 @@ import { refirePassages } from './refires';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_refires');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

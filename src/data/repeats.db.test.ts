@@ -20,7 +20,7 @@ const cell = (base: string) => studio.db('cell').where({ base_slug: base }).firs
 const grey = (l: number): Lab => [l, 0, 0];
 
 beforeAll(async () => {
-  studio = await testStudio('test_repeats');
+  studio = await testStudio();
   first = await load();
   second = await load();
 });

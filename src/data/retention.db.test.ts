@@ -4,7 +4,7 @@ import { KEPT_DAYS, forgetOld } from './retention';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_retention');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

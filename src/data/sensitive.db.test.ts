@@ -5,7 +5,7 @@ import { fired, layer, recordInput, testStudio, type TestStudio } from '../../te
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_sensitive');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

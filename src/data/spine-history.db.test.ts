@@ -16,7 +16,7 @@ import { rebuildCells } from './cells';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_spine_history');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

@@ -16,7 +16,7 @@ import { createPhotos } from './photos';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_spine');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

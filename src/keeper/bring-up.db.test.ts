@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoBefore0010 } from '../../test-support/old-demo';
-import { FOLDER, SERVER } from '../../test-support/studio';
+import { FOLDER, SERVER } from '../../test-support/database';
 import type { Database } from '../data/database';
 import { migrate, MIGRATIONS, pendingSteps, takenSteps, TooNew } from '../data/migrations';
 import type { Dumped } from './backup/dump';

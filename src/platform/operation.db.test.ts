@@ -7,7 +7,7 @@ import { Refusal, refuse } from './refusal';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_operation');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

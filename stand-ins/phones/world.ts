@@ -28,7 +28,8 @@ export async function world(pieces: number): Promise<World> {
   let database: RunningDatabase = await startDatabase(directory);
   process.env.JITEN_TEST_DB = directory;
   const { fired, layer, testStudio } = await import('../../test-support/studio');
-  const studio = await testStudio('jiten_phones');
+  const studio = await testStudio();
+  const { nameOf } = await import('../../test-support/database');
   const hash = await hashPassword(PASSWORD);
   await studio.db('person').update({ password_hash: hash });
   const made = await fired(studio, [layer(studio.version('tarn'))], { count: pieces });
@@ -40,7 +41,7 @@ export async function world(pieces: number): Promise<World> {
       env: {
         JITEN_DB_SOCKET: database.folder.socket,
         JITEN_DB_KEY: database.folder.key,
-        JITEN_DB_NAME: 'jiten_phones',
+        JITEN_DB_NAME: nameOf(studio.db),
         JITEN_DATA: join(directory, 'data'),
         JITEN_LOG: 'silent',
       },

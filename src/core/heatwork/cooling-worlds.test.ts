@@ -6,10 +6,11 @@
 import { coolingCase } from '../../../stand-ins/cooling/cases';
 import { fibreLid, ownStandIn, threeStores } from '../../../stand-ins/cooling/stores';
 import { brickWall } from '../../../stand-ins/cooling/wall';
+import { figure, percent, sized } from '../../../test-support/worlds';
 import { coolingCurve, fitCooling, timeToCool } from './index';
 
 const WORLDS = { ownStandIn, threeStores, brickWall, fibreLid };
-const CASES = 40;
+const CASES = sized(10, 40);
 
 function tally(world: keyof typeof WORLDS, held: boolean) {
   const count = { asked: 0, said: 0, inside: 0 };
@@ -31,7 +32,7 @@ function tally(world: keyof typeof WORLDS, held: boolean) {
 describe.each([
   ['left alone', false],
   ['held on the way down', true],
-])('%s', (_, held) => {
+])('%s', (how, held) => {
   const all = { asked: 0, said: 0, inside: 0 };
   test.each(Object.keys(WORLDS) as (keyof typeof WORLDS)[])(
     '%s: it speaks in 70 % below 600 °C, and the truth lies inside',
@@ -40,13 +41,16 @@ describe.each([
       all.asked += asked;
       all.said += said;
       all.inside += inside;
-      expect(asked).toBeGreaterThan(CASES * 0.9);
+      figure('cooling', `${world}, ${how}: speaks, of ${asked}`, percent(said / asked), '≥ 70.0 %');
+      figure('cooling', `${world}, ${how}: truth inside, of ${said}`, percent(inside / said), '≥ 80.0 %');
+      expect(asked).toBeGreaterThanOrEqual(CASES * 0.9);
       expect(said / asked).toBeGreaterThanOrEqual(0.7);
       // 90 % wanted: of 40 cases one world may by chance show less (binomial, 1 in 40).
       expect(inside / said).toBeGreaterThanOrEqual(0.8);
     },
   );
   test('in all four together at least 90 %', () => {
+    figure('cooling', `all four, ${how}: truth inside, of ${all.said}`, percent(all.inside / all.said), '≥ 90.0 %');
     expect(all.said).toBeGreaterThan(CASES * 4 * 0.7);
     expect(all.inside / all.said).toBeGreaterThanOrEqual(0.9);
   });

@@ -1,5 +1,6 @@
 /** Whatever is to be packed: many loads of chance, too slow to be run for every small break. */
 import fc from 'fast-check';
+import { figure, sized } from '../../../test-support/worlds';
 import { fillGaps, fullness, onPost, onShelf, packLoad, tooNear, type Shelf } from './index';
 
 const SQUARE: Shelf = { shape: 'rectangle', widthMm: 450, depthMm: 450 };
@@ -43,8 +44,9 @@ test('whatever is packed lies on its shelf, apart from the others, and within th
         expect(fullness(shelf, 4, 700, standing).height).toBeLessThanOrEqual(1);
       },
     ),
-    { numRuns: 150 },
+    { numRuns: sized(150, 2000) },
   );
+  figure('packing', 'loads of chance that lie on their shelves, apart, clear of posts', `${sized(150, 2000)}`, 'all');
 });
 
 test('nothing is left over that a gap would have taken', () => {
@@ -79,6 +81,7 @@ test('nothing is left over that a gap would have taken', () => {
         expect([...fillGaps(standing, over, shelf, 2).keys()]).toEqual([]);
       },
     ),
-    { numRuns: 25 },
+    { numRuns: sized(25, 300) },
   );
+  figure('packing', 'loads of chance that leave no gap that would have taken a piece', `${sized(25, 300)}`, 'all');
 });

@@ -1,21 +1,7 @@
-/** Boards of made photographs: how many rows and columns they have, and when that is not known. */
+/** Boards drawn square by square: how many rows and columns they have, and when that is not known. */
 import { Random } from '../../../demo/random';
-import { photograph } from '../../../test-support/photographs/camera';
-import { OTHER, PLAIN, type World } from '../../../test-support/photographs/ranges';
-import { drawScene } from '../../../test-support/photographs/scene';
-import { readBoard, type Board } from './board';
+import { readBoard } from './board';
 import type { Raster } from './field';
-
-function taken(world: World, seed: number) {
-  const scene = drawScene(new Random(seed), world, 'board');
-  const { pixels, truth } = photograph(scene, world, seed, 560);
-  const raster: Raster = { width: 560, height: truth.height, channels: 3, data: pixels };
-  return { grid: scene.grid!, raster };
-}
-/** As they come: docs/PICTURES.md has the figures of many. */
-const PLAIN_SEEDS = [600, 601, 602, 603];
-
-const isRight = (board: Board | null, { columns, rows }: { columns: number; rows: number }) => board?.columns === columns && board.rows === rows; // prettier-ignore
 
 /** An even ground with so many even squares on it. */
 function plainBoard(columns: number, rows: number, gap: number): Raster {
@@ -54,17 +40,3 @@ test('a picture without an even ground, or with nothing on it, is no board', () 
   expect(readBoard(noise, null)).toBeNull();
   expect(readBoard({ ...noise, data: new Uint8Array(240 * 180 * 3).fill(170) }, null)).toBeNull();
 });
-
-test('of boards photographed on a plain ground most are counted right; what another world hides is said to be unsure', () => {
-  let right = 0;
-  for (const seed of PLAIN_SEEDS) {
-    const { grid, raster } = taken(PLAIN, seed);
-    if (isRight(readBoard(raster, null), grid)) right++;
-  }
-  expect(right).toBeGreaterThanOrEqual(PLAIN_SEEDS.length - 1);
-  for (const seed of [600, 601]) {
-    const { grid, raster } = taken(OTHER, seed);
-    const board = readBoard(raster, null);
-    if (board !== null && !isRight(board, grid)) expect(board.sure).toBeLessThan(0.8);
-  }
-}, 120_000);

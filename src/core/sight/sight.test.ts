@@ -1,13 +1,9 @@
-/**
- * What is found in synthetic photographs, whose truth is known and which are made by following rays, not by any map that is
- * used here. Few and small ones: the figures of many are in docs/PICTURES.md.
- */
+/** What is found in pictures that are no careful photographs: without a card, of something else, burnt out, cut off. */
 import { Random } from '../../../demo/random';
 import { photograph } from '../../../test-support/photographs/camera';
 import { PLAIN } from '../../../test-support/photographs/ranges';
 import { drawScene, type Subject } from '../../../test-support/photographs/scene';
-import { correctionFrom, deltaE } from '../colour';
-import { onFace, type Spot } from '../frame';
+import type { Spot } from '../frame';
 import { ROUND } from '../zones';
 import { coloursUnder, look, reduced, type Raster } from '.';
 
@@ -16,69 +12,6 @@ function taken(subject: Subject, seed: number, { card = true, width = 560 } = {}
   const raster: Raster = { width, height: truth.height, channels: 3, data: pixels };
   return { raster, truth, cards: [truth.scene.stated] };
 }
-
-/** How far corners are from the true ones, at the worst, as a share of the picture's width. */
-const off = (corners: readonly Spot[], truth: [number, number][], { width, height }: Raster): number => // prettier-ignore
-  Math.max(...corners.map(({ x, y }, i) => Math.hypot(x * width - truth[i]![0], y * height - truth[i]![1]))) / width; // prettier-ignore
-
-test('tiles are framed within a hundredth of the picture’s width, and their zones measured by the card', () => {
-  const errors: number[] = [];
-  const offs: number[] = [];
-  for (const seed of [201, 202, 203, 205, 206]) {
-    const { raster, truth, cards } = taken('tile', seed);
-    const seen = look(raster, { cards, faces: 1 });
-    expect(seen.frames).toHaveLength(1);
-    const { shape } = seen.frames[0]!;
-    if (shape.kind !== 'corners') throw new Error('a tile is no plate');
-    offs.push(off(shape.corners, truth.outlines[0]!, raster));
-    if (seen.grey.found === null) continue;
-    const by = correctionFrom(seen.grey.found.steps, seen.grey.found.card!);
-    if (!by.ok) throw new Error(by.why);
-    for (const { from, to, lab } of truth.scene.slabs[0]!.patches) {
-      if (to - from < 0.1) continue;
-      const colour = coloursUnder(raster, shape, { stretch: { from, to }, sector: ROUND }, by);
-      if (colour !== null) errors.push(deltaE(colour.lab, lab));
-    }
-  }
-  // A tile whose foot has nearly the colour of the table may be framed without it: one of them, not two.
-  offs.sort((a, b) => a - b);
-  expect(offs.at(-2)).toBeLessThan(0.01);
-  expect(offs.at(-1)).toBeLessThan(0.06);
-  expect(errors.length).toBeGreaterThan(6);
-  errors.sort((a, b) => a - b);
-  expect(errors[errors.length >> 1]).toBeLessThan(2);
-  expect(errors.at(-1)).toBeLessThan(5);
-});
-
-test('two faces are two frames, from left to right', () => {
-  const { raster, truth, cards } = taken('two faces', 303);
-  const { frames } = look(raster, { cards });
-  expect(frames).toHaveLength(2);
-  frames.forEach(({ shape }, i) => {
-    if (shape.kind !== 'corners') throw new Error('a tile is no plate');
-    expect(off(shape.corners, truth.outlines[i]!, raster)).toBeLessThan(0.02);
-  });
-});
-
-test('a plate is an ellipse along its rim', () => {
-  const { raster, truth, cards } = taken('plate', 401);
-  const [frame] = look(raster, { cards }).frames;
-  expect(frame!.shape.kind).toBe('ellipse');
-  for (const [x, y] of truth.outlines[0]!) {
-    const at = onFace(frame!.shape, { x: x / raster.width, y: y / raster.height }, raster.height / raster.width, 0.1)!; // prettier-ignore
-    expect(at.height).toBeGreaterThan(0.96);
-  }
-});
-
-test('a shelf of tiles is framed in reading order', () => {
-  const { raster, truth, cards } = taken('shelf', 501, { width: 640 });
-  const { frames } = look(raster, { cards });
-  expect(frames).toHaveLength(truth.outlines.length);
-  frames.forEach(({ shape }, i) => {
-    if (shape.kind !== 'corners') throw new Error('a tile is no plate');
-    expect(off(shape.corners, truth.outlines[i]!, raster)).toBeLessThan(0.03);
-  });
-});
 
 test('no card is no grey, and one that the studio does not have is not taken for its own', () => {
   const bare = taken('tile', 601, { card: false });

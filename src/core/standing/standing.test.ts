@@ -171,32 +171,6 @@ describe('what tells the sides apart', () => {
     expect(cell.divisions[0]!.told).toEqual([]);
     expect(toldWords(cell.divisions[0]!)).toBe('nothing recorded tells them apart (1 looked at)');
   });
-
-  test('in a world of chance “depends” is said in less than one case of twenty', () => {
-    // A world made otherwise: sides and ten circumstances drawn without any tie between them.
-    let seed = 20261125;
-    const draw = (n: number): number => {
-      seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0;
-      return Math.floor((seed / 2 ** 32) * n);
-    };
-    let said = 0;
-    const worlds = 400;
-    for (let world = 0; world < worlds; world++) {
-      const cell = summarise(
-        times(16, () => ({
-          surface: draw(2) === 0 ? 'gloss' : 'matt',
-          variables: Object.fromEntries(
-            Array.from({ length: 10 }, (_, i) => [
-              `c${i}`,
-              i < 5 ? `${draw(6)} s` : 'abc'[draw(3)]!,
-            ]),
-          ),
-        })),
-      );
-      if (cell.standing === 'depends') said++;
-    }
-    expect(said / worlds).toBeLessThan(0.05);
-  });
 });
 
 test('refires, later signs and how the cone is known are counted by pieces', () => {

@@ -10,6 +10,7 @@ import {
   type Watched,
 } from '../../../stand-ins/watched/firing';
 import { FAULTS, RANGES, type Fault } from '../../../stand-ins/watched/ranges';
+import { figure, percent, sized } from '../../../test-support/worlds';
 import { judgeReadings, type Reading } from '../heatwork';
 import { Watch, type Change } from './index';
 
@@ -53,10 +54,12 @@ function alarmsAlong(
   return raised;
 }
 
-test('none of 1,000 sound firings raises an alarm, from lighting to cold', () => {
+const SOUND = sized(100, 1000);
+
+test(`none of ${SOUND} sound firings raises an alarm, from lighting to cold`, () => {
   const false_: number[] = [];
   let hands = 0;
-  for (let seed = SEEDS; seed < SEEDS + 1000; seed++) {
+  for (let seed = SEEDS; seed < SEEDS + SOUND; seed++) {
     const fired = fireWatched(seed);
     // Three in ten are read by hand.
     const hand = seed % 10 < 3;
@@ -64,13 +67,20 @@ test('none of 1,000 sound firings raises an alarm, from lighting to cold', () =>
     const read = hand ? byHand(seed, fired.shown).read : fired.shown;
     if (alarmsAlong(fired, read).length > 0) false_.push(seed);
   }
-  expect(hands).toBe(300);
+  figure('watch', `sound firings that raise an alarm, of ${SOUND}`, `${false_.length}`, '0');
+  expect(hands).toBe((3 * SOUND) / 10);
   expect(RANGES.elements[0]).toBeLessThan(0.7);
   expect(false_).toEqual([]);
 });
 
-/** The share of `count` faulty firings that are found in time. */
-function found(fault: Fault, reading: 'minutes' | 'hand', count: number, asked = false): number {
+/** The share of `count` faulty firings that are found in time, and what of them is wanted. */
+function found(
+  fault: Fault,
+  reading: 'minutes' | 'hand',
+  count: number,
+  wanted: number,
+  asked = false,
+): number {
   let [tried, seen] = [0, 0];
   for (let seed = SEEDS; tried < count; seed++) {
     const fired = fireFaulty(seed, fault, reading);
@@ -82,52 +92,58 @@ function found(fault: Fault, reading: 'minutes' | 'hand', count: number, asked =
     tried++;
     if (alarmsAlong(fired, read, limit, asked).some((at) => at >= fired.shows - 240)) seen++;
   }
+  const how = asked ? 'asked about or found' : 'found';
+  figure('watch', `${fault}, read by ${reading}, ${how}, of ${count}`, percent(seen / tried), `≥ ${percent(wanted)}`);
   return seen / tried;
 }
 
 describe.each(FAULTS)('%s', (fault) => {
   test('found within ten minutes of its first effect at a reading a minute, in 95 %', () => {
-    expect(found(fault, 'minutes', 150)).toBeGreaterThanOrEqual(0.95);
+    expect(found(fault, 'minutes', sized(20, 150), 0.95)).toBeGreaterThanOrEqual(0.95);
   });
 
   // Power lost between two readings by hand is not always told from a fire turned down or a
   // program gone on: docs/HEATWORK.md.
   test(`read by hand, found by the second reading, in ${fault === 'power' ? 80 : 93} %`, () => {
-    expect(found(fault, 'hand', 100)).toBeGreaterThanOrEqual(fault === 'power' ? 0.8 : 0.93);
+    const wanted = fault === 'power' ? 0.8 : 0.93;
+    expect(found(fault, 'hand', sized(16, 100), wanted)).toBeGreaterThanOrEqual(wanted);
   });
 });
 
 test('power lost between two readings by hand is alarmed or asked about by the second, in 95 %', () => {
-  expect(found('power', 'hand', 250, true)).toBeGreaterThanOrEqual(0.95);
+  expect(found('power', 'hand', sized(20, 250), 0.95, true)).toBeGreaterThanOrEqual(0.95);
 });
 
 test('a sound firing read by hand is asked about in fewer than one of four', () => {
   let asked = 0;
-  for (let seed = SEEDS; seed < SEEDS + 200; seed++) {
+  const count = sized(40, 200);
+  for (let seed = SEEDS; seed < SEEDS + count; seed++) {
     const fired = fireWatched(seed);
     if (alarmsAlong(fired, byHand(seed, fired.shown).read, Infinity, true).length > 0) asked++;
   }
-  expect(asked / 200).toBeLessThan(0.25);
+  figure('watch', `sound, read by hand, asked about, of ${count}`, percent(asked / count), '< 25 %');
+  expect(asked / count).toBeLessThan(0.25);
 });
 
-describe.each([2, 3, 5, 6])('read every %i minutes', (every) => {
+describe.each(sized([3], [2, 3, 5, 6]))('read every %i minutes', (every) => {
   const thinned = ({ shown }: Watched): Shown[] => shown.filter((_, i) => i % every === 0);
 
-  test('no sound firing of 150 raises an alarm', () => {
-    const seeds = Array.from({ length: 150 }, (_, i) => SEEDS + i);
-    expect(
-      seeds.filter((seed) => {
-        const fired = fireWatched(seed);
-        return alarmsAlong(fired, thinned(fired)).length > 0;
-      }),
-    ).toEqual([]);
+  const sound = sized(30, 150);
+  test(`no sound firing of ${sound} raises an alarm`, () => {
+    const seeds = Array.from({ length: sound }, (_, i) => SEEDS + i);
+    const alarmed = seeds.filter((seed) => {
+      const fired = fireWatched(seed);
+      return alarmsAlong(fired, thinned(fired)).length > 0;
+    });
+    figure('watch', `sound, read every ${every} minutes, alarms of ${sound}`, `${alarmed.length}`, '0');
+    expect(alarmed).toEqual([]);
   });
 
   test.each(FAULTS)(
     '%s: found by the third reading that shows it, or within ten minutes, in 85 %',
     (fault) => {
       let [tried, seen] = [0, 0];
-      for (let seed = SEEDS; tried < 60; seed++) {
+      for (let seed = SEEDS; tried < sized(12, 60); seed++) {
         const fired = fireFaulty(seed, fault);
         if (fired === null) continue;
         const read = thinned(fired);
@@ -138,6 +154,7 @@ describe.each([2, 3, 5, 6])('read every %i minutes', (every) => {
         if (alarmsAlong(fired, read, limit).some((at) => at >= fired.shows - 60 * every - 240))
           seen++;
       }
+      figure('watch', `${fault}, read every ${every} minutes, found, of ${tried}`, percent(seen / tried), '≥ 85.0 %');
       expect(seen / tried).toBeGreaterThanOrEqual(0.85);
     },
   );

@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { SERVER } from '../../../test-support/studio';
+import { SERVER } from '../../../test-support/database';
 import { freshDatabase, openOn } from '../../keeper/server';
 import type { Database } from '../database';
 import { demoBefore0010 } from '../../../test-support/old-demo';

@@ -5,7 +5,7 @@ import { daySheet } from './sheet';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_bench');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

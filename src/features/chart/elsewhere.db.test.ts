@@ -14,7 +14,7 @@ import { elsewhereThan, zoomHere } from './zoom';
 let studio: TestStudio;
 let body: string;
 beforeAll(async () => {
-  studio = await testStudio('test_elsewhere');
+  studio = await testStudio();
   body = (await studio.db('body').where({ id: studio.body }).first('slug')).slug as string;
 });
 afterAll(() => studio.db.destroy());

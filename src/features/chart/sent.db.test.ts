@@ -18,7 +18,7 @@ let firing: string;
 let piece: string;
 let at: string;
 beforeAll(async () => {
-  studio = await testStudio('test_sent');
+  studio = await testStudio();
   const made = await fired(studio, [layer(studio.version('tarn'))]);
   firing = made.firingId;
   piece = made.ids[0]!;

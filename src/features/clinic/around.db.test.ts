@@ -17,7 +17,7 @@ import { firingEvidence } from './evidence-wide';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_clinic_around');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

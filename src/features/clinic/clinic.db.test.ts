@@ -23,7 +23,7 @@ let firing: string;
 let thick: string;
 let thin: string[];
 beforeAll(async () => {
-  studio = await testStudio('test_clinic');
+  studio = await testStudio();
   const tarn = studio.version('tarn');
   const made = await fired(studio, [{ ...layer(tarn), coats: 2 }], { count: 4 });
   firing = made.firingId;

@@ -21,7 +21,7 @@ let studio: TestStudio;
 let firing: string;
 let thick: string[];
 beforeAll(async () => {
-  studio = await testStudio('test_clinic_evidence');
+  studio = await testStudio();
   const tarn = studio.version('tarn');
   const pits = { surface: 'gloss', signs: [{ sign: 'pit', severity: 2, wanted: false }] };
   for (let i = 0; i < 2; i++) {

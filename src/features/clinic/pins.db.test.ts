@@ -18,7 +18,7 @@ let studio: TestStudio;
 let made: { firingId: string; ids: string[] };
 let sha: string;
 beforeAll(async () => {
-  studio = await testStudio('test_pins');
+  studio = await testStudio();
   // Tarn below, tarn twice above: thin and thick of one coat.
   made = await fired(studio, [layer(studio.version('tarn'), 0, 0.5), layer(studio.version('tarn'), 0.5, 1, { coats: 2 })], { count: 1 }); // prettier-ignore
   await studio.must('opening.record', recordInput(made.firingId, made.ids, { surface: 'gloss' }));

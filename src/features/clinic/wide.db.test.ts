@@ -20,7 +20,7 @@ import { subjectOf } from './subject';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_clinic_wide');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

@@ -5,7 +5,7 @@ import { fired, layer, makePieces, planFiring, recordInput, testStudio, type Tes
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_control');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

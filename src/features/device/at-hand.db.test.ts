@@ -16,7 +16,7 @@ import { atHand } from './at-hand';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_at_hand');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

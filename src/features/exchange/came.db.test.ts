@@ -5,7 +5,7 @@ import { importOptions, type Imported, type ImportOptionsInput } from './contrac
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_came');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

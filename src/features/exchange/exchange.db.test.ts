@@ -28,7 +28,7 @@ import { importOptions, type ImportOptionsInput, type Imported } from './contrac
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_exchange');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

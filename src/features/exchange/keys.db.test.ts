@@ -18,7 +18,7 @@ import { writeImport } from './write';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_keys');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

@@ -12,7 +12,7 @@ import { STAYS_BEHIND, sumOf, wholeTables, type TableSum } from '@/data/whole';
 import { folderStore, keepPicture } from '@/platform/objects';
 import { Refusal } from '@/platform/refusal';
 import { loadDemo } from '../../../demo/load';
-import { emptyDatabase } from '../../../test-support/studio';
+import { emptyDatabase } from '../../../test-support/database';
 import { firstRun } from '../people/server';
 import { bringWhole } from './whole-in';
 import { wholeBytes } from './whole-out';
@@ -24,7 +24,7 @@ let from: Database;
 let whole: Buffer;
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'jiten-whole-test-'));
-  from = await emptyDatabase('test_whole_from');
+  from = await emptyDatabase();
   await loadDemo(from, join(folder, 'from'), { pictures: false });
   const store = folderStore(join(folder, 'from', 'pictures'));
   await keepPicture(store, await sharp({ create: { width: 60, height: 40, channels: 3, background: '#3a5' } }).jpeg().toBuffer()); // prettier-ignore
@@ -46,8 +46,8 @@ const sent = (bytes: Buffer): AsyncIterable<Uint8Array> =>
   })();
 
 /** An empty studio with one technician of that sign-in name. */
-async function empty(name: string, login: string): Promise<{ db: Database; id: string }> {
-  const db = await emptyDatabase(name);
+async function empty(login: string): Promise<{ db: Database; id: string }> {
+  const db = await emptyDatabase();
   const person = { name: 'New', login, password: 'a long enough one' };
   return { db, id: await firstRun(db, { studio: STUDIO, ...person }, new Date()) };
 }
@@ -67,7 +67,7 @@ const cells = async (db: Database): Promise<unknown> => [
 ];
 
 test('what leaves comes into an empty studio with equal sums, and everything follows from it again', async () => {
-  const { db, id } = await empty('test_whole_into', 'newcomer');
+  const { db, id } = await empty('newcomer');
   const store = folderStore(join(folder, 'into'));
   const brought = await bringWhole(db, store, sent(whole));
   const people = (await from('person').pluck('id')) as string[];
@@ -89,7 +89,7 @@ test('what leaves comes into an empty studio with equal sums, and everything fol
 
 test('whoever brings it in under a name of theirs is that person from now on, signed in as before', async () => {
   const iben = await from('person').where({ login: 'iben' }).first();
-  const { db, id } = await empty('test_whole_same', 'iben');
+  const { db, id } = await empty('iben');
   const token = await createSession(db, id, new Date());
   await bringWhole(db, folderStore(join(folder, 'same')), sent(whole));
   expect(await findSession(db, token, new Date())).toMatchObject({ id: iben.id, name: iben.name });
@@ -128,7 +128,7 @@ const inRecords = (edit: (text: string) => string) =>
   );
 
 test('what is foreign, cut off, altered or of another version is refused in words, and nothing is changed', async () => {
-  const { db } = await empty('test_whole_wrong', 'newcomer');
+  const { db } = await empty('newcomer');
   const store = folderStore(join(folder, 'wrong'));
   const found = await wholeTables(db);
   const before = await Promise.all(found.map((table) => sumOf(db, table)));
@@ -166,7 +166,7 @@ test('what is foreign, cut off, altered or of another version is refused in word
 }, 240_000);
 
 test('of two that come at once one is here, and the other is told that it is no empty studio any more', async () => {
-  const { db } = await empty('test_whole_twice', 'newcomer');
+  const { db } = await empty('newcomer');
   const store = folderStore(join(folder, 'twice'));
   const both = await Promise.allSettled([1, 2].map(() => bringWhole(db, store, sent(whole))));
   expect(both.map(({ status }) => status).sort()).toEqual(['fulfilled', 'rejected']);
@@ -187,7 +187,7 @@ function withoutTable(text: string, table: string): string {
 
 test('it is refused when nobody could run the studio afterwards', async () => {
   const student = await from('person').where({ role: 'student' }).first();
-  const { db } = await empty('test_whole_student', student.login);
+  const { db } = await empty(student.login);
   const store = folderStore(join(folder, 'student'));
   await expect(bringWhole(db, store, sent(whole))).rejects.toThrow(/nobody could run/);
   expect(await db('piece').first('id')).toBeUndefined();

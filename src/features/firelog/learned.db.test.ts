@@ -12,7 +12,7 @@ import { firingRoom } from './room';
 const HOUR = 3_600_000;
 let studio: TestStudio;
 let kiln: Kiln;
-const { lit, finish } = kilnTests('test_learned', (given) => ({ studio, kiln } = given));
+const { lit, finish } = kilnTests((given) => ({ studio, kiln } = given));
 /** A firing to about cone 6, read every five minutes. */
 const toSix = (one: typeof ELECTRIC, noise: ReturnType<typeof gaussian>) =>
   fire(

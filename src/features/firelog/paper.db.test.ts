@@ -11,7 +11,7 @@ import { firingRoom } from './room';
 
 let studio: TestStudio;
 let kiln: Kiln;
-const { lit, finish } = kilnTests('test_paper', (given) => ({ studio, kiln } = given));
+const { lit, finish } = kilnTests((given) => ({ studio, kiln } = given));
 const ms = (from: Date, minutes: number): number => from.getTime() + minutes * 60_000;
 
 test('a log from paper is kept in one act, taught from, taken back and given again', async () => {

@@ -11,7 +11,7 @@ import { type Kiln } from '@/data/kilns';
 const HOUR = 3_600_000;
 let studio: TestStudio;
 let kiln: Kiln;
-const { lit, finish } = kilnTests('test_readings', (given) => ({ studio, kiln } = given));
+const { lit, finish } = kilnTests((given) => ({ studio, kiln } = given));
 const token = async (): Promise<{ id: string; secret: string }> =>
   studio.must('kilns.make-token', { kilnId: kiln.id, name: 'Controller' });
 type Batch = { kept: number; repeated: number; stray: number; doubted: { why: string }[] };

@@ -16,7 +16,7 @@ import { type Kiln } from '@/data/kilns';
 const HOUR = 3_600_000;
 let studio: TestStudio;
 let kiln: Kiln;
-const { lit } = kilnTests('test_room', (given) => ({ studio, kiln } = given), {
+const { lit } = kilnTests((given) => ({ studio, kiln } = given), {
   control: 'shut-off',
   volumeL: 45,
   powerKw: 4,

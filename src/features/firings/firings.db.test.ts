@@ -13,7 +13,7 @@ import {
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_kilns');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

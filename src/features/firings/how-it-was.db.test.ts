@@ -12,7 +12,7 @@ import { findFiring } from '@/data/firings';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_how_it_was');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

@@ -14,7 +14,7 @@ import {
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_one_load');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

@@ -19,7 +19,7 @@ const photos = [v7(), v7()];
 const KEEP = { x: 0.5, y: 0, width: 0.5, height: 1 };
 
 beforeAll(async () => {
-  studio = await testStudio('test_crop');
+  studio = await testStudio();
   folder = await mkdtemp(join(tmpdir(), 'crop-'));
   process.env.JITEN_DATA = folder;
   load = await fired(studio, [layer(studio.version('tarn'), 0, 1)], { count: 2 });

@@ -44,7 +44,7 @@ async function taken(): Promise<Buffer> {
 }
 
 beforeAll(async () => {
-  studio = await testStudio('test_frames');
+  studio = await testStudio();
   folder = await mkdtemp(join(tmpdir(), 'frames-'));
   process.env.JITEN_DATA = folder;
   piece = await fired(studio, [

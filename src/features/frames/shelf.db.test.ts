@@ -23,7 +23,7 @@ const CARD = [30, 60, 90];
 const LIGHT = [35, 50, 65, 80];
 
 beforeAll(async () => {
-  studio = await testStudio('test_shelf');
+  studio = await testStudio();
   folder = await mkdtemp(join(tmpdir(), 'shelf-'));
   process.env.JITEN_DATA = folder;
   load = await fired(studio, [layer(studio.version('tarn'), 0, 1)], { count: 4 });

@@ -16,7 +16,7 @@ const BLUE: Lab = [35, 5, -40];
 const GREEN: Lab = [55, -35, 25];
 
 beforeAll(async () => {
-  studio = await testStudio('test_what');
+  studio = await testStudio();
   const made = await fired(studio, [layer(studio.version('tarn'), 0, 0.5), layer(studio.version('pitch'), 0.5, 1)], { count: 2 }); // prettier-ignore
   // Tarn was called red by whoever wrote it up; its picture says blue.
   await studio.must('opening.record', recordInput(made.firingId, made.ids, { surface: 'satin', colour: 'red' })); // prettier-ignore

@@ -8,7 +8,7 @@ let firingId: string;
 let ids: string[];
 const LONG_AGO = new Date(0);
 beforeAll(async () => {
-  studio = await testStudio('test_handing');
+  studio = await testStudio();
   ({ firingId, ids } = await fired(studio, [layer(studio.version('tarn'))], { count: 3 }));
   await studio.db('piece').whereIn('id', ids.slice(0, 2)).update({ owner_id: studio.student.id });
   await studio.must('opening.record', recordInput(firingId, ids, { verdict: 'give' }));

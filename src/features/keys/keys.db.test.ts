@@ -8,7 +8,7 @@ import { changesOf, readKeyRow } from './key-grid';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_keys');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

@@ -11,7 +11,7 @@ import {
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_grind');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

@@ -5,7 +5,7 @@ import { testStudio, type TestStudio } from '../../../test-support/studio';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_posts');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

@@ -14,7 +14,7 @@ import { checkedLoad } from './load-check';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_load');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

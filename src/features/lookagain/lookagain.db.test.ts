@@ -11,7 +11,7 @@ const OPENED = '2026-03-01';
 const day = (n: number): string => dayAfter(OPENED, n);
 const on = (n: number): string => `${day(n)}T12:00:00.000Z`;
 beforeAll(async () => {
-  studio = await testStudio('test_lookagain');
+  studio = await testStudio();
   ({ firingId, ids } = await fired(studio, [layer(studio.version('tarn'))], { count: 4 }));
   await studio.db('firing').where({ id: firingId }).update({ opened_at: new Date(`${OPENED}T10:00:00Z`) }); // prettier-ignore
   await studio.must('opening.record', recordInput(firingId, ids, { surface: 'gloss', verdict: 'keep' }, { seenAt: on(0) })); // prettier-ignore

@@ -12,7 +12,7 @@ import { maySeePicture } from './who-sees';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_who_sees');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

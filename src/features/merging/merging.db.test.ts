@@ -22,7 +22,7 @@ import {
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_merging');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

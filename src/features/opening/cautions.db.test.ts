@@ -17,7 +17,7 @@ import { openingRoom } from './queries';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  const room = await questionStudio('test_cautions');
+  const room = await questionStudio();
   studio = room.studio;
   await room.write('tarn', [
     ['Potash feldspar', 60],

@@ -17,7 +17,7 @@ import {
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_in_hand');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

@@ -15,7 +15,7 @@ import {
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_looks');
+  studio = await testStudio();
 });
 beforeEach(() => clearPieces(studio.db));
 afterAll(() => studio.db.destroy());

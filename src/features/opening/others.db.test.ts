@@ -14,7 +14,7 @@ let studio: TestStudio;
 let firingId: string;
 let ids: string[];
 beforeAll(async () => {
-  studio = await testStudio('test_others');
+  studio = await testStudio();
   ({ firingId, ids } = await fired(studio, [layer(studio.version('tarn'))], { count: 2 }));
 });
 afterAll(() => studio.db.destroy());

@@ -14,7 +14,7 @@ let studio: TestStudio;
 let firingId: string;
 let ids: string[];
 beforeAll(async () => {
-  studio = await testStudio('test_own_opening');
+  studio = await testStudio();
   const made = await fired(studio, [layer(studio.version('tarn'))], { count: 3 });
   [firingId, ids] = [made.firingId, made.ids];
   await studio.db('piece').whereIn('id', ids.slice(0, 2)).update({ owner_id: studio.student.id });

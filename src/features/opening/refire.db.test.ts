@@ -16,7 +16,7 @@ import {
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_refire');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

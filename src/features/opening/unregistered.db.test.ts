@@ -5,7 +5,7 @@ import { loadFor } from './server';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_unregistered');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

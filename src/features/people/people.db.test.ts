@@ -13,12 +13,8 @@ import {
 import { database } from '@/platform/database';
 import { WRONG_TRIES } from '@/platform/limits';
 import { Refusal } from '@/platform/refusal';
-import {
-  emptyDatabase,
-  makeInput,
-  testStudio,
-  type TestStudio,
-} from '../../../test-support/studio';
+import { emptyDatabase, nameOf, pointAt } from '../../../test-support/database';
+import { makeInput, testStudio, type TestStudio } from '../../../test-support/studio';
 import { acceptInvitation, checkSignIn, firstRun, resetPassword } from './door';
 import { firstRunSchema, studioSchema } from './contracts';
 
@@ -47,7 +43,7 @@ const DAY = 86_400_000;
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_people');
+  studio = await testStudio();
 });
 afterAll(async () => {
   await studio.db.destroy();
@@ -55,7 +51,7 @@ afterAll(async () => {
 });
 
 test('the first run makes the studio and its technician once, even when two try at once', async () => {
-  const db = await emptyDatabase('test_first_run');
+  const db = await emptyDatabase();
   const tries = await Promise.allSettled([
     firstRun(db, SETUP, new Date()),
     firstRun(db, { ...SETUP, login: 'other' }, new Date()),
@@ -64,7 +60,7 @@ test('the first run makes the studio and its technician once, even when two try 
   expect(await listPeople(db)).toMatchObject([{ role: 'technician' }]);
   expect(await refusal(firstRun(db, SETUP, new Date()))).toContain('set up already');
   await db.destroy();
-  process.env.JITEN_DB_NAME = 'test_people';
+  pointAt(nameOf(studio.db));
 });
 
 test('settings that cannot be are refused with the reason', () => {

@@ -4,7 +4,7 @@ import { measure } from '../../../test-support/measured';
 import { fired, layer, recordInput, testStudio } from '../../../test-support/studio';
 
 test('attempts to match stand by their distance, those that were measured first', async () => {
-  const studio = await testStudio('test_near');
+  const studio = await testStudio();
   const made = await fired(studio, [layer(studio.version('tarn'), 0, 1)], { count: 4 });
   await studio.must('opening.record', recordInput(made.firingId, made.ids, { surface: 'gloss' }));
   const [aim, far, close, unmeasured] = made.ids as [string, string, string, string];

@@ -15,7 +15,7 @@ import { askChoices, questionData, ripe, sheetPdf } from './server';
 let room: Awaited<ReturnType<typeof questionStudio>>;
 let studio: TestStudio;
 beforeAll(async () => {
-  room = await questionStudio('test_questions');
+  room = await questionStudio();
   ({ studio } = room);
 });
 afterAll(() => studio.db.destroy());

@@ -7,7 +7,7 @@ import { askChoices } from './server';
 let room: Awaited<ReturnType<typeof questionStudio>>;
 let studio: TestStudio;
 beforeAll(async () => {
-  room = await questionStudio('test_stock');
+  room = await questionStudio();
   ({ studio } = room);
 });
 afterAll(() => studio.db.destroy());

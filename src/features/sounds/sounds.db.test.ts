@@ -19,7 +19,7 @@ let firingId: string;
 let mine: string;
 let theirs: string;
 beforeAll(async () => {
-  studio = await testStudio('test_sounds');
+  studio = await testStudio();
   folder = mkdtempSync(join(tmpdir(), 'jiten-sounds-'));
   process.env.JITEN_DATA = folder;
   const made = await fired(studio, [layer(studio.version('tarn'))], { count: 2 });

@@ -28,7 +28,7 @@ async function see(slug: string, count: number, signs: object[], coats = 1): Pro
 }
 
 beforeAll(async () => {
-  room = await questionStudio('test_fits');
+  room = await questionStudio();
   ({ studio } = room);
   await studio.must('questions.test-body', {
     bodyId: studio.body,

@@ -18,7 +18,7 @@ let materials: Material[];
 const material = (name: string): Material => materials.find((one) => one.name === name)!;
 
 beforeAll(async () => {
-  studio = await testStudio('test_store');
+  studio = await testStudio();
   materials = await listMaterials(studio.db);
 });
 afterAll(() => studio.db.destroy());

@@ -17,7 +17,7 @@ import {
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_tests');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

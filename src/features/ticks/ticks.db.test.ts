@@ -4,7 +4,7 @@ import { testStudio, type TestStudio } from '../../../test-support/studio';
 
 let studio: TestStudio;
 beforeAll(async () => {
-  studio = await testStudio('test_ticks');
+  studio = await testStudio();
 });
 afterAll(() => studio.db.destroy());
 

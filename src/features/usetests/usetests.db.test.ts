@@ -14,7 +14,7 @@ let studio: TestStudio;
 let pieceId: string;
 let firingId: string;
 beforeAll(async () => {
-  studio = await testStudio('test_usetests');
+  studio = await testStudio();
   const made = await fired(studio, [layer(studio.version('tarn'))], { count: 2 });
   [pieceId, firingId] = [made.ids[0]!, made.firingId];
   const crazed = { surface: 'gloss', signs: [{ sign: 'crazing', severity: 2, wanted: false }] };

@@ -26,7 +26,7 @@ const LIGHT = [
 ] as const;
 
 beforeAll(async () => {
-  studio = await testStudio('test_wallboard');
+  studio = await testStudio();
   folder = await mkdtemp(join(tmpdir(), 'wallboard-'));
   process.env.JITEN_DATA = folder;
   await studio.must('frames.card', { card: CARD });

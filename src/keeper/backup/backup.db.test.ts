@@ -20,15 +20,8 @@ import type { Readable } from 'node:stream';
 import sharp from 'sharp';
 import tar from 'tar-stream';
 import { demoBefore0010 } from '../../../test-support/old-demo';
-import {
-  FOLDER,
-  fired,
-  overlap,
-  recordInput,
-  SERVER,
-  testStudio,
-  type TestStudio,
-} from '../../../test-support/studio';
+import { FOLDER, nameOf, SERVER } from '../../../test-support/database';
+import { fired, overlap, recordInput, testStudio, type TestStudio } from '../../../test-support/studio';
 import type { Database } from '../../data/database';
 import { createPhotos } from '../../data/photos';
 import { folderStore, keepPicture } from '../../platform/objects';
@@ -41,7 +34,6 @@ import { bringBack } from './restore';
 import { picturesIn, Shelf } from './shelf';
 import { tryBackup } from './verify';
 
-const NAME = 'test_backup';
 let studio: TestStudio;
 let directory: string;
 let server: Dumped;
@@ -51,7 +43,7 @@ beforeAll(async () => {
   directory = mkdtempSync(join(tmpdir(), 'jiten-backup-'));
   const pictures = join(directory, 'pictures');
   server = { ...SERVER, folder: { ...FOLDER, data: directory, pictures } };
-  studio = await testStudio(NAME);
+  studio = await testStudio();
   const { firingId, ids } = await fired(studio, overlap(studio, 'pitch', 'tarn'));
   for (const colour of ['#446688', '#884422']) await picture(ids[0]!, firingId, colour);
   await studio.must('opening.record', recordInput(firingId, ids, { surface: 'gloss' }));
@@ -73,7 +65,7 @@ async function picture(pieceId: string, firingId: string, background: string): P
   return kept.sha;
 }
 
-const make = () => makeBackup(server, NAME, shelf, 'asked');
+const make = () => makeBackup(server, nameOf(studio.db), shelf, 'asked');
 const after = (): Promise<void> => Promise.resolve();
 
 /** What every table says, row by row: a FLOAT is what it is read as, its last bits are nobody's. */
@@ -332,7 +324,7 @@ test('on the shelf too: a file that is missing, cut off or altered is named', as
 
 test('what is forgotten takes along only pictures that no other backup holds; an unreadable list keeps all', async () => {
   const own = new Shelf(join(directory, 'own'));
-  const making = () => makeBackup(server, NAME, own, 'asked');
+  const making = () => makeBackup(server, nameOf(studio.db), own, 'asked');
   const first = await making();
   const sha = await picture((await studio.db('piece').first('id')).id, (await studio.db('firing').first('id')).id, '#22aa55'); // prettier-ignore
   const second = await making();
