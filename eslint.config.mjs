@@ -37,10 +37,7 @@ export default tseslint.config(
     files: ['**/*.{ts,tsx,mjs}'],
     settings: { react: { version: '19.3' } },
     rules: {
-      '@typescript-eslint/no-unused-vars': [
-        'error',
-        { argsIgnorePattern: '^_', varsIgnorePattern: '^_$' },
-      ],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_$' }],
       'no-console': 'error',
       'import/no-restricted-paths': [
         'error',
@@ -63,11 +60,7 @@ export default tseslint.config(
               ['app', 'features', 'platform', 'ui', 'workers'],
               'data stands below features and platform.',
             ),
-            zone(
-              'platform',
-              ['app', 'features', 'ui', 'workers'],
-              'platform stands below features.',
-            ),
+            zone('platform', ['app', 'features', 'ui', 'workers'], 'platform stands below features.'),
             zone('features', ['app'], 'Routes use features, not the other way round.'),
             { target: './src/app', from: './src/features', except: DOORS, message: DOOR_MESSAGE },
             ...FEATURES.map((feature) => ({

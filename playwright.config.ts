@@ -23,8 +23,8 @@ export default defineConfig({
       ],
     },
     viewport: { width: 1280, height: 800 },
-    // A device keeps the whole shell once; here every test is a new device. Phones (test-support/phone.ts) and the
-    // specs that say so have it.
+    // A device keeps the whole shell once; here every test is a new device. Phones (test-support/phone.ts)
+    // and the specs that say so have it.
     serviceWorkers: 'block',
   },
 });

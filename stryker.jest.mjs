@@ -1,7 +1,10 @@
 import jest from './jest.config.mjs';
 import { noticedBy, operation } from './stryker.rooms.mjs';
 
-/** Only the tests beside the code: what others notice by chance is no test of it. An operation needs a database. */
+/**
+ * Only the tests beside the code: what others notice by chance is no test of it. An operation needs a
+ * database.
+ */
 const [unit, , integration] = jest.projects;
 const config = {
   ...(operation ? integration : unit),

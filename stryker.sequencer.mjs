@@ -5,8 +5,6 @@ const SLOW = /\/decisions\.test\.ts$/;
 
 export default class QuickFirst extends Sequencer {
   sort(tests) {
-    return [...tests].sort(
-      (a, b) => SLOW.test(a.path) - SLOW.test(b.path) || (a.path < b.path ? -1 : 1),
-    );
+    return [...tests].sort((a, b) => SLOW.test(a.path) - SLOW.test(b.path) || (a.path < b.path ? -1 : 1));
   }
 }

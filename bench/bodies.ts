@@ -1,4 +1,7 @@
-/** Somebody sends far too much: how long another person's health check takes meanwhile, and what it costs in memory. */
+/**
+ * Somebody sends far too much: how long another person's health check takes meanwhile, and what it costs in
+ * memory.
+ */
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { readFileSync, mkdtempSync, rmSync } from 'node:fs';
@@ -13,7 +16,15 @@ import { build } from '../scripts/build';
 import { median } from './measure';
 
 const MB = 1024 * 1024;
-const STUDIO = { name: 'Kiln Lane', timeZone: 'UTC', temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', crackAtC: 100, unloadAtC: 40 }; // prettier-ignore
+const STUDIO = {
+  name: 'Kiln Lane',
+  timeZone: 'UTC',
+  temperatureUnit: 'C',
+  lengthUnit: 'mm',
+  massUnit: 'g',
+  crackAtC: 100,
+  unloadAtC: 40,
+};
 
 /** A process of its own, so that its own work is not taken for the server's. */
 const SENDER = `
@@ -53,7 +64,10 @@ export async function benchBodies(server: Dumped): Promise<void> {
       password: 'a-long-way-to-go',
     }),
   });
-  const cookie = opened.headers.getSetCookie().map((one) => one.split(';')[0]).join('; '); // prettier-ignore
+  const cookie = opened.headers
+    .getSetCookie()
+    .map((one) => one.split(';')[0])
+    .join('; ');
 
   /** Health checks, one after another, while something is sent (or nothing is, for so long). */
   async function checked(work: Promise<unknown>): Promise<{ times: number[]; mostMb: number }> {
@@ -72,9 +86,7 @@ export async function benchBodies(server: Dumped): Promise<void> {
   await checked(wait(1500));
   const { times: idle } = await checked(wait(3000));
   const usual = median([...idle]);
-  console.log(
-    `health check, usually: median ${usual.toFixed(1)} ms, ${residentMb(pid).toFixed(0)} MB`,
-  );
+  console.log(`health check, usually: median ${usual.toFixed(1)} ms, ${residentMb(pid).toFixed(0)} MB`);
   for (const [what, path, unit, bytes, sender] of [
     ['100 MB of brackets from a stranger', '/api/act/pieces.bin', '[],', 100 * MB, ''],
     ['100 MB of brackets from a technician', '/api/act/pieces.bin', '[],', 100 * MB, cookie],
@@ -87,7 +99,8 @@ export async function benchBodies(server: Dumped): Promise<void> {
       env: { ...process.env, URL_: url + path, UNIT: unit, BYTES: String(bytes), COOKIE: sender },
     });
     const { times, mostMb } = await checked(once(sending, 'exit'));
-    const at = (share: number): number => times[Math.min(times.length - 1, Math.floor(share * times.length))]!; // prettier-ignore
+    const at = (share: number): number =>
+      times[Math.min(times.length - 1, Math.floor(share * times.length))]!;
     console.log(
       `${what}, five times: health check median ${at(0.5).toFixed(1)} ms (${(at(0.5) / usual).toFixed(1)} × its usual; wanted: at most 5), longest ${at(1).toFixed(0)} ms of ${times.length}, at most ${mostMb.toFixed(0)} MB (wanted: under 600)`,
     );

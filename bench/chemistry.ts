@@ -4,13 +4,9 @@ import { clock, median, report } from './measure';
 
 /** Chemistry against the bare matrix product, and the target search against the solver alone. */
 export function benchChemistry(): void {
-  const known = MATERIALS.flatMap(({ name, analysis }) =>
-    analysis === null ? [] : [{ name, analysis }],
-  );
+  const known = MATERIALS.flatMap(({ name, analysis }) => (analysis === null ? [] : [{ name, analysis }]));
   const recipes = Array.from({ length: 10_000 }, (_, i) =>
-    known
-      .slice(i % 20, (i % 20) + 8)
-      .map((one, j) => ({ ...one, amount: 1 + ((i * 7 + j * 13) % 40) })),
+    known.slice(i % 20, (i % 20) + 8).map((one, j) => ({ ...one, amount: 1 + ((i * 7 + j * 13) % 40) })),
   );
   // The floor: amounts × oxides as plain arrays, with nothing made of the product.
   const matrices = recipes.map((recipe) => ({

@@ -6,7 +6,10 @@ import type { Reached } from '../src/keeper/server';
 import { clock, median, ratio } from './measure';
 import { bring, csv, studio } from './studio';
 
-/** A ranking, which has to follow a touch; the evidence of a piece and what goes with a fault in a studio of 50,000. */
+/**
+ * A ranking, which has to follow a touch; the evidence of a piece and what goes with a fault in a studio of
+ * 50,000.
+ */
 export async function benchClinic(server: Reached): Promise<void> {
   const facts = { thickness: 'worse-thick', heat: 'upper', bisque: 'fast' };
   const each = COMPLAINTS.map(({ id }) => {
@@ -21,9 +24,7 @@ export async function benchClinic(server: Reached): Promise<void> {
   );
   const db = await studio(server, 'bench_clinic');
   await bring(db, csv(50_000));
-  const pairs = (await db('sighting')
-    .limit(200)
-    .select('piece_id', 'firing_id', 'cell_id')) as Row[];
+  const pairs = (await db('sighting').limit(200).select('piece_id', 'firing_id', 'cell_id')) as Row[];
   const at = (i: number): Row => pairs[Math.abs(i) % pairs.length]!;
   await ratio(
     'Evidence of one piece of 50,000',

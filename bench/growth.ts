@@ -37,12 +37,7 @@ async function askQuestion(db: Database): Promise<number> {
     coating: version.id,
     coats: [1, 2, 3],
   });
-  const asked = await perform(
-    db,
-    OPERATIONS.get('questions.ask')!,
-    { id: v7(), input },
-    technician,
-  );
+  const asked = await perform(db, OPERATIONS.get('questions.ask')!, { id: v7(), input }, technician);
   if (!asked.ok) throw new Error(asked.problem.message);
   return (asked.data as { no: number }).no;
 }
@@ -156,9 +151,7 @@ const sighting = (i: number): Testimony => ({
   met: null,
   rating: 4,
   signs: i % 7 ? [] : [{ sign: 'pit', severity: 2, wanted: false }],
-  variables: Object.fromEntries(
-    Array.from({ length: 10 }, (_, v) => [`v${v}`, `${i % (v + 2)} s`]),
-  ),
+  variables: Object.fromEntries(Array.from({ length: 10 }, (_, v) => [`v${v}`, `${i % (v + 2)} s`])),
   coneKnown: 'read',
   changes: { later: [], gone: [], surfaceWas: null },
   split: [],

@@ -54,9 +54,7 @@ async function benchIngest(db: Database): Promise<void> {
     await Promise.all(
       kilns.map(async ({ secret }, i) => {
         // Spread over the second, as kilns do.
-        await new Promise((go) =>
-          setTimeout(go, Math.max(0, began + second * 1000 + i * 20 - Date.now())),
-        );
+        await new Promise((go) => setTimeout(go, Math.max(0, began + second * 1000 + i * 20 - Date.now())));
         const sent = performance.now();
         const one = {
           at: new Date(lit.getTime() + 3_600_000 + second * 1000).toISOString(),
@@ -134,11 +132,7 @@ async function benchRoom(db: Database): Promise<void> {
     9,
     () => firingRoom(db, firing, kiln, { crackAtC: 100, unloadAtC: 40 }),
     () =>
-      db('reading')
-        .where({ firing_id: firingId })
-        .whereNull('doubt')
-        .orderBy('at')
-        .select('at', 'celsius'),
+      db('reading').where({ firing_id: firingId }).whereNull('doubt').orderBy('at').select('at', 'celsius'),
   );
 }
 
@@ -151,8 +145,7 @@ function benchComputing(): void {
   const bare = (): number => {
     let sum = 0;
     for (let i = 1; i < log.length; i++)
-      sum +=
-        Math.exp(-80_000 * (1 / (log[i]!.c + 273.15) - 1 / 1495)) * (log[i]!.t - log[i - 1]!.t);
+      sum += Math.exp(-80_000 * (1 / (log[i]!.c + 273.15) - 1 / 1495)) * (log[i]!.t - log[i - 1]!.t);
     return sum;
   };
   predictedOrdinal(log);
@@ -174,9 +167,7 @@ function benchComputing(): void {
     },
   }));
   const shelf = { shape: 'rectangle', widthMm: 480, depthMm: 480 } as const;
-  const packing = median(
-    Array.from({ length: 9 }, () => clock(() => packLoad(pieces, shelf, 5, 900))),
-  );
+  const packing = median(Array.from({ length: 9 }, () => clock(() => packLoad(pieces, shelf, 5, 900))));
   console.log(`Packing 80 pieces on 5 shelves: ${packing.toFixed(1)} ms (wanted: under 1000 ms)`);
 }
 

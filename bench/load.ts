@@ -1,7 +1,8 @@
 /**
- * `npm run load URL [SECONDS [PEOPLE [BOARDS]]]`: a studio on the demo's data in use: people on the chart, two of them
- * writing up openings. Prints requests a second and how long each kind takes; run it against two versions, turn
- * about, on the same machine. With BOARDS each person opens so many and is done: the same work for both. It says what it does to the server, not what a browser paints.
+ * `npm run load URL [SECONDS [PEOPLE [BOARDS]]]`: a studio on the demo's data in use: people on the chart,
+ * two of them writing up openings. Prints requests a second and how long each kind takes; run it against two
+ * versions, turn about, on the same machine. With BOARDS each person opens so many and is done: the same work
+ * for both. It says what it does to the server, not what a browser paints.
  */
 import { Agent, request } from 'node:http';
 import { gunzipSync } from 'node:zlib';
@@ -33,7 +34,9 @@ const agent = new Agent({ keepAlive: true, maxSockets: 64 });
 
 type Init = { method?: string; body?: string };
 
-/** Asks as a browser does, and takes no more work over it than must be: it shares the machine with the server. */
+/**
+ * Asks as a browser does, and takes no more work over it than must be: it shares the machine with the server.
+ */
 function send(
   browser: Browser,
   path: string,
@@ -45,7 +48,9 @@ function send(
       cookie: browser.cookie,
       'accept-encoding': 'gzip',
       ...(mark === undefined ? {} : { 'if-none-match': mark }),
-      ...(body === undefined ? {} : { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) }), // prettier-ignore
+      ...(body === undefined
+        ? {}
+        : { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) }),
     };
     const sent = request(url + path, { agent, method, headers }, (answer) => {
       const parts: Buffer[] = [];
@@ -74,12 +79,7 @@ function count(kind: Kind, ms: number, status: number | string): void {
 }
 
 /** Asks, and keeps how long it took. What an answer says is only read where somebody wants to know. */
-async function ask(
-  kind: Kind,
-  browser: Browser,
-  path: string,
-  init: Init = {},
-): Promise<() => string> {
+async function ask(kind: Kind, browser: Browser, path: string, init: Init = {}): Promise<() => string> {
   const began = performance.now();
   const answer = await send(browser, path, init);
   count(kind, performance.now() - began, answer.status);
@@ -93,7 +93,10 @@ async function signIn(login: string): Promise<Browser> {
     body: JSON.stringify({ login, password: DEMO_PASSWORD }),
   });
   if (!answer.ok) throw new Error(`${login} could not sign in: ${answer.status}`);
-  const cookie = answer.headers.getSetCookie().map((one) => one.split(';')[0]).join('; '); // prettier-ignore
+  const cookie = answer.headers
+    .getSetCookie()
+    .map((one) => one.split(';')[0])
+    .join('; ');
   return { cookie, kept: new Map(), pictures: new Set(), read: new Set() };
 }
 
@@ -110,7 +113,9 @@ const among = <T>(list: readonly T[]): T => list[turn++ % list.length]!;
 /** Does this version send the board by itself, beside its page? Older ones send it within. */
 let apart = false;
 
-/** A board is open when its page and the board are there: a browser asks for both at once. One request, here. */
+/**
+ * A board is open when its page and the board are there: a browser asks for both at once. One request, here.
+ */
 async function open(browser: Browser, path: string, board: string): Promise<void> {
   const kind = browser.kept.has(path) ? 'chart again' : 'chart';
   const began = performance.now();
@@ -120,7 +125,9 @@ async function open(browser: Browser, path: string, board: string): Promise<void
   count(kind, performance.now() - began, answers.map(({ status }) => status).join('+'));
 }
 
-/** Somebody opens a board, looks closer twice, and goes on; each picture is fetched once, as a browser does. */
+/**
+ * Somebody opens a board, looks closer twice, and goes on; each picture is fetched once, as a browser does.
+ */
 async function look(browser: Browser): Promise<void> {
   for (let opened = 0; Date.now() < until && opened < Number(boards); opened++) {
     const board = among(BOARDS);
@@ -148,8 +155,26 @@ let looking = 0;
 async function write(browser: Browser, pairs: [string, string][]): Promise<void> {
   for (let i = 0; Date.now() < until && looking > 0; i++) {
     const [firingId, pieceId] = pairs[i % pairs.length]!;
-    const seen = { surface: 'gloss', opacity: null, colour: null, movementMm: i % 20, met: null, rating: null, verdict: null, note: '', signs: [] }; // prettier-ignore
-    const input = { firingId, zone: null, replace: false, place: 'desk', seenAt: new Date().toISOString(), seen, pieces: [{ pieceId, observationId: v7(), corrects: null, basedOn: null }] }; // prettier-ignore
+    const seen = {
+      surface: 'gloss',
+      opacity: null,
+      colour: null,
+      movementMm: i % 20,
+      met: null,
+      rating: null,
+      verdict: null,
+      note: '',
+      signs: [],
+    };
+    const input = {
+      firingId,
+      zone: null,
+      replace: false,
+      place: 'desk',
+      seenAt: new Date().toISOString(),
+      seen,
+      pieces: [{ pieceId, observationId: v7(), corrects: null, basedOn: null }],
+    };
     await ask('record', browser, '/api/act/opening.record', {
       method: 'POST',
       body: JSON.stringify({ id: v7(), input }),
@@ -159,12 +184,13 @@ async function write(browser: Browser, pairs: [string, string][]): Promise<void>
 
 /** Firings with a piece of theirs each, from the export. */
 async function opened(browser: Browser): Promise<[string, string][]> {
-  const text = await (await fetch(`${url}/api/export/json`, { headers: { cookie: browser.cookie } })).text(); // prettier-ignore
-  const { placement, firing } = JSON.parse(text) as { placement: { firing_id: string; piece_id: string }[]; firing: { id: string; status: string }[] }; // prettier-ignore
+  const text = await (await fetch(`${url}/api/export/json`, { headers: { cookie: browser.cookie } })).text();
+  const { placement, firing } = JSON.parse(text) as {
+    placement: { firing_id: string; piece_id: string }[];
+    firing: { id: string; status: string }[];
+  };
   const open = new Set(firing.filter(({ status }) => status === 'opened').map(({ id }) => id));
-  return placement
-    .filter((one) => open.has(one.firing_id))
-    .map((one) => [one.firing_id, one.piece_id]);
+  return placement.filter((one) => open.has(one.firing_id)).map((one) => [one.firing_id, one.piece_id]);
 }
 
 const logins = ['iben', 'tomasz', 'noor'];
@@ -193,7 +219,8 @@ console.log(`${all} requests in ${spent.toFixed(0)} s: ${(all / spent).toFixed(1
 took.set('any chart', [...(took.get('chart') ?? []), ...(took.get('chart again') ?? [])]);
 for (const [kind, list] of took) {
   list.sort((a, b) => a - b);
-  const at = (share: number): string => list[Math.min(list.length - 1, Math.floor(share * list.length))]!.toFixed(0); // prettier-ignore
+  const at = (share: number): string =>
+    list[Math.min(list.length - 1, Math.floor(share * list.length))]!.toFixed(0);
   console.log(
     `${kind.padEnd(12)} ${String(list.length).padStart(6)}   median ${at(0.5)} ms   95th percentile ${at(0.95)} ms`,
   );

@@ -5,8 +5,7 @@ export const timed = async (work: () => Promise<unknown>): Promise<number> => {
   await work();
   return performance.now() - began;
 };
-export const median = (values: number[]): number =>
-  values.sort((a, b) => a - b)[values.length >> 1]!;
+export const median = (values: number[]): number => values.sort((a, b) => a - b)[values.length >> 1]!;
 
 /** Milliseconds of something that does not wait. */
 export const clock = (work: () => unknown): number => {

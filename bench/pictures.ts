@@ -22,7 +22,14 @@ async function photo(subject: Subject, seed: number): Promise<Buffer> {
   return sharp(small).resize(4000, 3000, { fit: 'fill' }).jpeg({ quality: 88 }).toBuffer();
 }
 
-const zone = (from: number, to: number): Zone => ({ face: 1, stretch: { from, to }, sector: ROUND, relief: 'all', ground: [], stack: [] }); // prettier-ignore
+const zone = (from: number, to: number): Zone => ({
+  face: 1,
+  stretch: { from, to },
+  sector: ROUND,
+  relief: 'all',
+  ground: [],
+  stack: [],
+});
 const CARD = [20.5, 49.5, 95.3];
 
 /** What a look at a picture and a search by colour cost against what they cannot do without. */
@@ -38,7 +45,12 @@ export async function benchPictures(server: Reached): Promise<void> {
     async () => {
       const { frames, grey } = look(shown, { cards: [CARD] });
       const steps = grey.found?.steps.map(({ at }) => at) ?? null;
-      measured(raster, frames.map(({ shape }) => ({ face: 1, shape, guessed: true })), [zone(0, 0.5), zone(0.5, 1)], { steps, card: CARD }); // prettier-ignore
+      measured(
+        raster,
+        frames.map(({ shape }) => ({ face: 1, shape, guessed: true })),
+        [zone(0, 0.5), zone(0.5, 1)],
+        { steps, card: CARD },
+      );
     },
     () => rasterOf(one),
   );
@@ -55,8 +67,21 @@ export async function benchPictures(server: Reached): Promise<void> {
   await bring(db, csv(50_000));
   await measureAll(db);
   const random = new Random(9);
-  const labs = Array.from({ length: 40 }, (): Lab => [100 * random.next(), 60 * random.next() - 30, 60 * random.next() - 30]); // prettier-ignore
-  const asked = (i: number) => ({ lab: labs[Math.abs(i) % labs.length]!, byGrey: true, body: null, cone: null, atmosphere: null, surface: null, among: [], effect: '' }); // prettier-ignore
+  const labs = Array.from({ length: 40 }, (): Lab => [
+    100 * random.next(),
+    60 * random.next() - 30,
+    60 * random.next() - 30,
+  ]);
+  const asked = (i: number) => ({
+    lab: labs[Math.abs(i) % labs.length]!,
+    byGrey: true,
+    body: null,
+    cone: null,
+    atmosphere: null,
+    surface: null,
+    among: [],
+    effect: '',
+  });
   await ratio(
     'Colour search over 50,000 measured zones, against its SQL',
     1.5,
@@ -74,12 +99,47 @@ async function measureAll(db: Database): Promise<void> {
   const now = new Date();
   for (let i = 0; i < rows.length; i += 1000) {
     const some = rows.slice(i, i + 1000).map((row) => ({ row, photo: v7(), frame: v7() }));
-    await db('photo').insert(some.map(({ row, photo: id }, k) => ({ id, sha: (i + k).toString(16).padStart(64, '0'), width: 300, height: 400, original_name: '', piece_id: row.piece_id, firing_id: row.firing_id, uploaded_by: technician.id, created_at: now }))); // prettier-ignore
-    await db('frame').insert(some.map(({ row, photo: photoId, frame: id }) => ({ id, photo_id: photoId, face_no: row.face_no, shape: '{}', guessed: true, method: 1, set_by: technician.id, at: now, current_key: `${photoId}/1` }))); // prettier-ignore
+    await db('photo').insert(
+      some.map(({ row, photo: id }, k) => ({
+        id,
+        sha: (i + k).toString(16).padStart(64, '0'),
+        width: 300,
+        height: 400,
+        original_name: '',
+        piece_id: row.piece_id,
+        firing_id: row.firing_id,
+        uploaded_by: technician.id,
+        created_at: now,
+      })),
+    );
+    await db('frame').insert(
+      some.map(({ row, photo: photoId, frame: id }) => ({
+        id,
+        photo_id: photoId,
+        face_no: row.face_no,
+        shape: '{}',
+        guessed: true,
+        method: 1,
+        set_by: technician.id,
+        at: now,
+        current_key: `${photoId}/1`,
+      })),
+    );
     await db('zone_colour').insert(
       some.map(({ row, frame }) => {
         const [l, a, b] = [100 * random.next(), 60 * random.next() - 30, 60 * random.next() - 30];
-        return { frame_id: frame, zone: row.zone, l, a, b, parts: JSON.stringify([{ lab: [l, a, b], share: 1 }]), variegation: 1, glare: 0, by_grey: true, method: 2 }; // prettier-ignore
+        return {
+          frame_id: frame,
+          zone: row.zone,
+          l,
+          a,
+          b,
+          parts: JSON.stringify([{ lab: [l, a, b], share: 1 }]),
+          variegation: 1,
+          glare: 0,
+          by_grey: true,
+          method: 2,
+        };
       }),
     );
   }

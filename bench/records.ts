@@ -24,9 +24,7 @@ const writable = (row: Row): Row =>
   Object.fromEntries(
     Object.entries(row).map(([key, value]) => [
       key,
-      value !== null && typeof value === 'object' && !(value instanceof Date)
-        ? JSON.stringify(value)
-        : value,
+      value !== null && typeof value === 'object' && !(value instanceof Date) ? JSON.stringify(value) : value,
     ]),
   );
 
@@ -57,8 +55,7 @@ export async function benchBoard(server: Reached): Promise<void> {
     'Board of 25 × 25 cells, 20,000 pieces',
     1.5,
     25,
-    () =>
-      chartData(db, { body: body.slug as string, cone: '6', atmosphere: 'oxidation', ground: '' }),
+    () => chartData(db, { body: body.slug as string, cone: '6', atmosphere: 'oxidation', ground: '' }),
     () => db('cell').where({ body_id: body.id, cone: '6', atmosphere: 'oxidation', slips: '' }),
   );
 
@@ -113,9 +110,7 @@ export async function benchBoard(server: Reached): Promise<void> {
           verdict: 'study',
           note: '',
         });
-        const own = (
-          await trx('sighting').where({ piece_id: pieceId, firing_id: firingId })
-        )[0] as Row;
+        const own = (await trx('sighting').where({ piece_id: pieceId, firing_id: firingId }))[0] as Row;
         await trx('sighting').where({ piece_id: pieceId, firing_id: firingId }).delete();
         await trx('sighting').insert({
           ...own,

@@ -26,9 +26,7 @@ const BENCHES: Record<string, (server: Dumped) => unknown> = {
 const named = process.argv.slice(2);
 const strange = named.filter((name) => !(name in BENCHES));
 if (strange.length > 0) {
-  console.error(
-    `No bench is called ${strange.join(', ')}; there are ${Object.keys(BENCHES).join(', ')}.`,
-  );
+  console.error(`No bench is called ${strange.join(', ')}; there are ${Object.keys(BENCHES).join(', ')}.`);
   process.exit(1);
 }
 const directory = mkdtempSync(join(tmpdir(), 'jiten-bench-'));

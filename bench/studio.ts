@@ -41,9 +41,7 @@ export async function studio(server: Reached, name: string): Promise<Database> {
  * other bodies: whatever the studio's size, the cells of the first body stay as large.
  */
 export function csv(rows: number, apart = Infinity): Uint8Array {
-  const lines = [
-    'mark,body,coating 1,coats 1,coating 2,coats 2,cone,atmosphere,date,kiln,surface,defects',
-  ];
+  const lines = ['mark,body,coating 1,coats 1,coating 2,coats 2,cone,atmosphere,date,kiln,surface,defects'];
   for (let i = 0; i < rows; i++) {
     const pair = i % 625;
     lines.push(
@@ -75,9 +73,7 @@ export async function bring(db: Database, bytes: Uint8Array): Promise<void> {
   const first = await planImport(db, bytes, importOptions.parse({}));
   const known = everything() as { bodies: object; kilns: object; coatings: object };
   const pick = (all: object, names: readonly { name: string }[]): object =>
-    Object.fromEntries(
-      Object.entries(all).filter(([name]) => names.some((one) => one.name === name)),
-    );
+    Object.fromEntries(Object.entries(all).filter(([name]) => names.some((one) => one.name === name)));
   const options = importOptions.parse({
     bodies: pick(known.bodies, first.bodies),
     kilns: pick(known.kilns, first.kilns),
@@ -85,13 +81,6 @@ export async function bring(db: Database, bytes: Uint8Array): Promise<void> {
     conesShown: true,
   });
   await transact(db, async (trx) =>
-    writeImport(
-      trx,
-      await planImport(trx, bytes, options),
-      options,
-      'bench',
-      technician.id,
-      new Date(),
-    ),
+    writeImport(trx, await planImport(trx, bytes, options), options, 'bench', technician.id, new Date()),
   );
 }

@@ -74,7 +74,7 @@ export const AFTER: readonly AskedOf[] = [
 
 /** Written with what the search learned since: bodies by their ground, shades of a colour. */
 export const SINCE: readonly AskedOf[] = [
-  { q: 'a gloss black on a dark body that does not run', by: 'noor', first: /^cell Pitch (Peat|Gantry)/ }, // prettier-ignore
+  { q: 'a gloss black on a dark body that does not run', by: 'noor', first: /^cell Pitch (Peat|Gantry)/ },
   { q: 'dark red gloss', by: 'iben', first: /^cell Ember .*dark red/ },
   { q: 'dark blue', by: 'noor', first: /^cell Hull Wash .*dark blue/ },
   { q: 'white on dark clay at cone 6', by: 'noor', first: /^cell .*Peat.*cone 6.*white/ },

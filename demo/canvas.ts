@@ -19,8 +19,7 @@ export class Canvas {
   blend(x: number, y: number, colour: Rgb, share: number): void {
     if (x < 0 || y < 0 || x >= WIDTH || y >= HEIGHT) return;
     const i = (Math.floor(y) * WIDTH + Math.floor(x)) * 3;
-    for (let c = 0; c < 3; c++)
-      this.data[i + c] = this.data[i + c]! * (1 - share) + colour[c]! * share;
+    for (let c = 0; c < 3; c++) this.data[i + c] = this.data[i + c]! * (1 - share) + colour[c]! * share;
   }
 
   disc(cx: number, cy: number, radius: number, colour: Rgb, share: number): void {

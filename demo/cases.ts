@@ -27,15 +27,16 @@ export async function foundStory(
     .whereNull('piece.owner_id')
     .orderBy('piece.code');
   if (story.sign !== null)
-    query.whereRaw('JSON_CONTAINS(sighting.signs, ?)', [
-      JSON.stringify({ sign: story.sign, wanted: false }),
-    ]);
+    query.whereRaw('JSON_CONTAINS(sighting.signs, ?)', [JSON.stringify({ sign: story.sign, wanted: false })]);
   if (story.surface !== undefined) query.where('sighting.surface', story.surface);
   const row: Row | undefined = await query.first('sighting.piece_id', 'sighting.firing_id');
   return row === undefined ? null : { pieceId: row.piece_id, firingId: row.firing_id };
 }
 
-/** Opens them in the order in which they were brought, closes those that are over, and makes the test one waits for. */
+/**
+ * Opens them in the order in which they were brought, closes those that are over, and makes the test one
+ * waits for.
+ */
 export async function askClinic(db: Database, now: Date): Promise<void> {
   const people = await listPeople(db);
   const by = (login: string): Person => people.find((one) => one.login === login)!;
@@ -74,14 +75,8 @@ export async function askClinic(db: Database, now: Date): Promise<void> {
   }
 }
 
-async function makeTest(
-  db: Database,
-  caseId: string,
-  fact: string,
-  by: Person,
-  now: Date,
-): Promise<void> {
+async function makeTest(db: Database, caseId: string, fact: string, by: Person, now: Date): Promise<void> {
   const input = { caseId, revision: 1, fact };
-  const answer = await perform(db, OPERATIONS.get('clinic.make-test')!, { id: v7(), input }, by, now); // prettier-ignore
+  const answer = await perform(db, OPERATIONS.get('clinic.make-test')!, { id: v7(), input }, by, now);
   if (!answer.ok) throw new Error(answer.problem.message);
 }

@@ -27,7 +27,7 @@ test('every story is on record and was brought as a case, with its number in the
   expect(byDay.map(({ no }) => no)).toEqual(ALL.map((_, i) => i + 1));
   expect(cases.filter(({ closedAt }) => closedAt === null)).toHaveLength(5);
   // One waits for its tiles; nothing is ripe that nobody looked at.
-  const waits = cases.filter(({ questionId, closedAt }) => questionId !== null && closedAt === null); // prettier-ignore
+  const waits = cases.filter(({ questionId, closedAt }) => questionId !== null && closedAt === null);
   expect(waits).toHaveLength(1);
   expect((await ripeQuestions(db)).every(({ waiting }) => waiting === null)).toBe(true);
 });
@@ -37,8 +37,7 @@ test.each(ALL.map((story) => [`${story.complaints.join(' and ')} (${story.truth[
   async (_, story) => {
     const found = (await foundStory(db, story))!;
     const one = (await listCases(db, { firingId: found.firingId })).find(
-      ({ pieceId, complaints }) =>
-        pieceId === found.pieceId && complaints[0] === story.complaints[0],
+      ({ pieceId, complaints }) => pieceId === found.pieceId && complaints[0] === story.complaints[0],
     )!;
     const { told } = await caseView(db, one, NOW);
     const { causes } = diagnose({
@@ -57,7 +56,6 @@ test('the under-reduced firing, and no other, is proposed as a case of its own',
   for (const { id } of (await db('firing').where({ status: 'opened' }).select('id')) as {
     id: string;
   }[])
-    // prettier-ignore
     if ((await proposalsFor(db, id)).length > 0) proposed.push(id);
   expect(proposed).toEqual([firingId]);
 });

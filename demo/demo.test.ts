@@ -10,9 +10,7 @@ test('it is the same every time', () => {
 
 test('it is a studio: firings in three kilns, hundreds of pieces, one climbing, one cooling, one half written up', () => {
   expect(history.firings.length).toBeGreaterThanOrEqual(30);
-  expect(new Set(history.firings.map((firing) => firing.kiln))).toEqual(
-    new Set(['marta', 'pip', 'gable']),
-  );
+  expect(new Set(history.firings.map((firing) => firing.kiln))).toEqual(new Set(['marta', 'pip', 'gable']));
   expect(history.pieces.length).toBeGreaterThanOrEqual(600);
   expect(
     history.firings.filter((firing) => firing.status === 'firing' && firing.pieces.length > 5),

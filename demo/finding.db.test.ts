@@ -1,4 +1,6 @@
-/** What people type, on the demo: of sixty lines at least fifty come first as expected; the misses are listed. */
+/**
+ * What people type, on the demo: of sixty lines at least fifty come first as expected; the misses are listed.
+ */
 import type { Database } from '../src/data/database';
 import { listPeople } from '../src/data/people';
 import { search } from '../src/features/shell/server';
@@ -62,8 +64,7 @@ test('what nobody has seen is said, what is left out to find anything too, and e
 });
 
 test('a student finds cells, coatings and own pieces, and nobody’s records, questions or people', async () => {
-  const kinds = async (q: string) =>
-    new Set((await answer(q, 'noor')).found.map(({ kind }) => kind));
+  const kinds = async (q: string) => new Set((await answer(q, 'noor')).found.map(({ kind }) => kind));
   expect([...(await kinds('crazing'))]).toEqual(['cell']);
   for (const q of ['marta 12', 'damper slipped', 'tomasz', 'plan a firing', 'silica kaolin'])
     expect([q, [...(await kinds(q))]]).toEqual([q, []]);

@@ -1,4 +1,7 @@
-/** The frames that the demo’s people accepted in its pictures: where the faces were painted, measured as any picture is. */
+/**
+ * The frames that the demo’s people accepted in its pictures: where the faces were painted, measured as any
+ * picture is.
+ */
 import type { Corners } from '../src/core/frame';
 import type { Zone } from '../src/core/zones';
 import { replaceFrames, type NewFrame } from '../src/data/frames';
@@ -43,5 +46,11 @@ export async function keepFrames(
 ): Promise<void> {
   if (frames.length === 0) return;
   const grey = { steps: GREY_STEPS, card: GREY_CARD };
-  await replaceFrames(trx, photoId, { frames, grey, unframed: false, frameMethod: FRAME_METHOD, colourMethod: COLOUR_METHOD }, by, now); // prettier-ignore
+  await replaceFrames(
+    trx,
+    photoId,
+    { frames, grey, unframed: false, frameMethod: FRAME_METHOD, colourMethod: COLOUR_METHOD },
+    by,
+    now,
+  );
 }

@@ -4,7 +4,10 @@ import type { Transaction } from '../src/data/database';
 import { DAY, type DemoHistory, type DemoPiece } from './history-terms';
 import { Random } from './random';
 
-/** Days from glazing to the firing; those of the story were glazed when the bucket was thin, and held long to make up for it. */
+/**
+ * Days from glazing to the firing; those of the story were glazed when the bucket was thin, and held long to
+ * make up for it.
+ */
 const USUAL = 2;
 const THIN = 12;
 
@@ -13,9 +16,7 @@ const held = ({ done }: DemoPiece): boolean =>
   done.some(({ coat }) => coat.slug === 'gull');
 
 const firstGlaze = (history: DemoHistory, piece: DemoPiece) =>
-  history.firings.find(
-    ({ kind, pieces }) => kind === 'glaze' && pieces.some((one) => one.piece === piece),
-  );
+  history.firings.find(({ kind, pieces }) => kind === 'glaze' && pieces.some((one) => one.piece === piece));
 
 /** The day on which a piece was glazed; null while it waits. */
 export function glazedOn(history: DemoHistory, piece: DemoPiece): Date | null {
@@ -40,11 +41,5 @@ export async function writeThinBucket(
     [glazed, 1.37, 2, 'Somebody rinsed a jug into it.'],
     [new Date(glazed.getTime() + (THIN - USUAL) * DAY), 1.48, 4, 'Settled, and poured off.'],
   ] as const)
-    await addEntry(
-      trx,
-      bucket.id,
-      { id: random.id(at), ...measured, sg, seconds, note },
-      iben!,
-      at,
-    );
+    await addEntry(trx, bucket.id, { id: random.id(at), ...measured, sg, seconds, note }, iben!, at);
 }

@@ -1,7 +1,7 @@
 /**
  * The demo as data: what a change of structure must leave as it is. A difference is either a fault or
- * a rule that was changed on purpose; then `JITEN_GOLDEN=write npm run integration -- --testPathPatterns golden`
- * writes the files again, and the commit says what moved and why.
+ * a rule that was changed on purpose; then `JITEN_GOLDEN=write npm run integration -- --testPathPatterns
+ * golden` writes the files again, and the commit says what moved and why.
  */
 import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';

@@ -61,9 +61,7 @@ export const hex = (colour: string): Rgb =>
 
 export const BODY_COLOUR = new Map(BODIES.map((body) => [slugify(body.name), hex(body.colour)]));
 
-export const BODY_DARK = new Map(
-  BODIES.map((body) => [slugify(body.name), body.ground === 'dark']),
-);
+export const BODY_DARK = new Map(BODIES.map((body) => [slugify(body.name), body.ground === 'dark']));
 
 export const coatOf = (spec: Pick<CoatSpec, 'slug' | 'version'>): Coat => ({
   slug: spec.slug,

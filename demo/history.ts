@@ -175,14 +175,9 @@ function refires(history: DemoHistory, random: Random, now: Date): void {
       .filter((one) => one.verdict === 'refire' && now.getTime() - one.seenAt.getTime() > 120 * DAY)
       .map((one) => one.pieceId),
   );
-  const load = history.pieces
-    .filter((piece) => wanted.has(piece.id) && piece.cone === '6')
-    .slice(0, 9);
+  const load = history.pieces.filter((piece) => wanted.has(piece.id) && piece.cone === '6').slice(0, 9);
   for (const piece of load)
-    piece.done = [
-      ...piece.done,
-      layerOf({ slug: 'yard-clear', from: 0.1, to: 1, method: 'spray' }, 2),
-    ];
+    piece.done = [...piece.done, layerOf({ slug: 'yard-clear', from: 0.1, to: 1, method: 'spray' }, 2)];
   if (load.length > 0)
     add(history, random, {
       kiln: 'marta',
@@ -245,8 +240,7 @@ function bisques(history: DemoHistory, random: Random, now: Date, start: Date): 
   const raw = new Set(waiting.slice(-14));
   for (const piece of raw) piece.waitingFor = 'bisque';
   for (const firing of history.firings)
-    if (firing.kind === 'bisque')
-      firing.pieces = firing.pieces.filter(({ piece }) => !raw.has(piece));
+    if (firing.kind === 'bisque') firing.pieces = firing.pieces.filter(({ piece }) => !raw.has(piece));
   history.firings.push({
     id: random.id(now),
     kiln: 'pip',

@@ -1,4 +1,6 @@
-/** What the kiln room left behind: looks that are due, where things lie, and six cups that nobody registered. */
+/**
+ * What the kiln room left behind: looks that are due, where things lie, and six cups that nobody registered.
+ */
 import { facesOfForm } from '../src/core/designs';
 import { dayAfter } from '../src/core/looks';
 import { NOWHERE } from '../src/core/load';
@@ -27,7 +29,13 @@ export async function writeKilnRoom(db: Database, now: Date): Promise<void> {
   const iben = (await db('person').where({ login: 'iben' }).first('id')).id as string;
   await transact(db, async (trx) => {
     const opened = await listFirings(trx, { statuses: ['opened'], limit: 60 });
-    const weekOld = opened.find(({ kind, openedAt, writtenUpAt }) => kind === 'glaze' && writtenUpAt !== null && openedAt !== null && now.getTime() - openedAt.getTime() > 8 * DAY); // prettier-ignore
+    const weekOld = opened.find(
+      ({ kind, openedAt, writtenUpAt }) =>
+        kind === 'glaze' &&
+        writtenUpAt !== null &&
+        openedAt !== null &&
+        now.getTime() - openedAt.getTime() > 8 * DAY,
+    );
     if (weekOld !== undefined) {
       await setCollectFrom(trx, weekOld.id, 'the low rack by the kiln room door');
       const held = await listPlacements(trx, { firingId: weekOld.id });
@@ -45,7 +53,11 @@ export async function writeKilnRoom(db: Database, now: Date): Promise<void> {
       );
     }
     const body = await trx('body').whereNull('archived_at').orderBy('name').first('id');
-    const kiln = await trx('kiln').where({ nobody_knows: false }).whereNull('archived_at').orderBy('name').first('id'); // prettier-ignore
+    const kiln = await trx('kiln')
+      .where({ nobody_knows: false })
+      .whereNull('archived_at')
+      .orderBy('name')
+      .first('id');
     const day = new Date(now.getTime() - 3 * DAY);
     const firingId = await unrecordedFiring(
       trx,
@@ -76,7 +88,7 @@ export async function writeKilnRoom(db: Database, now: Date): Promise<void> {
         madeOn: null,
         notes: '',
         madeFor: 'glaze' as const,
-        been: [{ kind: 'glaze' as const, status: 'opened' as const, order: 0, verdict: null, refire: null }], // prettier-ignore
+        been: [{ kind: 'glaze' as const, status: 'opened' as const, order: 0, verdict: null, refire: null }],
         wantedCone: null,
         wantedAtmosphere: null,
         faces: facesOfForm('mug').map((face) => ({ ...face, slipVersionId: null })),
@@ -123,13 +135,23 @@ export async function writeKilnRoom(db: Database, now: Date): Promise<void> {
         note: '',
         signs:
           i === 2
-            ? [{ sign: 'pit', severity: 1 as const, wanted: false, points: [{ face: 1, sha: null, x: 0.4, y: 0.1 }] }] // prettier-ignore
+            ? [
+                {
+                  sign: 'pit',
+                  severity: 1 as const,
+                  wanted: false,
+                  points: [{ face: 1, sha: null, x: 0.4, y: 0.1 }],
+                },
+              ]
             : [],
       })),
       iben,
       day,
     );
-    await refreshCells(trx, pieceIds.map((pieceId) => ({ pieceId, firingId }))); // prettier-ignore
+    await refreshCells(
+      trx,
+      pieceIds.map((pieceId) => ({ pieceId, firingId })),
+    );
     await settleJourneys(trx, pieceIds);
   });
 }

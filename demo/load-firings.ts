@@ -19,11 +19,7 @@ import { type DemoFiring, type DemoHistory } from './history-terms';
 function shelfPlan(firing: DemoFiring): Pick<ReturnType<typeof packLoad>, 'spots' | 'turned'> {
   const kiln = KILNS.find(({ name }) => name.toLowerCase() === firing.kiln)!;
   const shelf = shelfOf(kiln);
-  if (
-    shelf === null ||
-    (firing.status === 'opened' && firing.writtenUp) ||
-    firing.kind === 'bisque'
-  )
+  if (shelf === null || (firing.status === 'opened' && firing.writtenUp) || firing.kind === 'bisque')
     return { spots: new Map(), turned: new Set() };
   return packLoad(
     firing.pieces.map(({ piece }) => ({
@@ -145,9 +141,7 @@ export async function writeFiring(
         position: '',
         setting,
         generation,
-        ...(spot
-          ? { xMm: spot.xMm, yMm: spot.yMm, turned: planned.turned.has(piece.id) }
-          : NOWHERE),
+        ...(spot ? { xMm: spot.xMm, yMm: spot.yMm, turned: planned.turned.has(piece.id) } : NOWHERE),
         open: firing.status !== 'opened',
       };
     }),

@@ -71,7 +71,7 @@ export async function loadDemo(
     await writeShelves(trx, ids.people, random, now);
     await writeThinBucket(trx, history, ids.people);
     await writeKilns(trx, history, ids, random, now);
-    const photos = kept.map(({ frames, ...picture }, i) => ({ id: random.id(now), frames, picture, i })); // prettier-ignore
+    const photos = kept.map(({ frames, ...picture }, i) => ({ id: random.id(now), frames, picture, i }));
     await createPhotos(
       trx,
       photos.map(({ id, picture, i }) => ({
@@ -151,17 +151,11 @@ async function writeStore(trx: Transaction, random: Random, now: Date): Promise<
     }
   }
   for (const coating of await listCoatings(trx))
-    for (const version of coating.versions)
-      ids.versions.set(`${coating.slug}#${version.no}`, version.id);
+    for (const version of coating.versions) ids.versions.set(`${coating.slug}#${version.no}`, version.id);
   return ids;
 }
 
-async function writeRecords(
-  trx: Transaction,
-  history: DemoHistory,
-  ids: Ids,
-  random: Random,
-): Promise<void> {
+async function writeRecords(trx: Transaction, history: DemoHistory, ids: Ids, random: Random): Promise<void> {
   const [iben, tomasz] = ids.people as [string, string];
   const fields = (layers: readonly Layer[]): LayerFields[] =>
     layers.map(({ coat, ...layer }) => ({
@@ -170,12 +164,7 @@ async function writeRecords(
     }));
   const lotIds = history.lots.map(({ at }) => random.id(at));
   for (const [i, lot] of history.lots.entries())
-    await createLot(
-      trx,
-      { id: lotIds[i]!, kind: lot.spec.kind, name: lot.spec.name },
-      iben,
-      lot.at,
-    );
+    await createLot(trx, { id: lotIds[i]!, kind: lot.spec.kind, name: lot.spec.name }, iben, lot.at);
   const raw = new Set(
     history.firings
       .filter(({ kind }) => kind === 'bisque')

@@ -70,8 +70,7 @@ test('one kiln climbs by its controller, one cools, and no reading is still to c
   const cooling = logs.find(({ firing }) => firing.status === 'cooling')!;
   expect(cooling.log!.readings.at(-1)!.celsius).toBeLessThan(400);
   for (const { log } of logs)
-    for (const { at } of log?.readings ?? [])
-      expect(at.getTime()).toBeLessThanOrEqual(now.getTime());
+    for (const { at } of log?.readings ?? []) expect(at.getTime()).toBeLessThanOrEqual(now.getTime());
 });
 
 test('logs agree with the cones that were read beside them', () => {

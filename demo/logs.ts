@@ -15,7 +15,9 @@ const MARTA_BEFORE = 11;
 /** Days before today. */
 const MARTA_ELEMENTS = 300;
 
-/** The kiln that Marta's climbing firing runs on, and its program: the stand-in controller goes on with it. */
+/**
+ * The kiln that Marta's climbing firing runs on, and its program: the stand-in controller goes on with it.
+ */
 export const MARTA: Kiln = { ...ELECTRIC, readsLow: READS_LOW.marta };
 export const MARTA_SEED = 20_261;
 export const MARTA_EVERY = 60;
@@ -112,9 +114,7 @@ function past(firing: DemoFiring, now: Date, seed: number): Reading[] {
 
 function lowOf(firing: DemoFiring, now: Date): number {
   if (firing.kiln === 'marta')
-    return now.getTime() - firing.at.getTime() > MARTA_ELEMENTS * DAY
-      ? MARTA_BEFORE
-      : READS_LOW.marta;
+    return now.getTime() - firing.at.getTime() > MARTA_ELEMENTS * DAY ? MARTA_BEFORE : READS_LOW.marta;
   return firing.kiln === 'pip' ? READS_LOW.pip : READS_LOW.gable;
 }
 
@@ -160,8 +160,7 @@ export function demoLog(firing: DemoFiring, index: number, now: Date): DemoLog |
       celsius: Math.max(15, Math.round((c - low * Math.min(1, c / 400) + 0.8 * noise()) * 10) / 10),
     }));
   const under = firing.notes.startsWith('Damper');
-  const when = (celsius: number): Date =>
-    at((truth.find(({ c }) => c >= celsius) ?? truth.at(-1)!).t);
+  const when = (celsius: number): Date => at((truth.find(({ c }) => c >= celsius) ?? truth.at(-1)!).t);
   const entries: DemoLog['entries'] =
     firing.kiln === 'gable'
       ? [

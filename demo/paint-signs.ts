@@ -47,8 +47,7 @@ export function paintSign(
     box.left + 4 + random.next() * (box.width - 8),
     box.top + (1 - band.to) * box.height + random.next() * area,
   ];
-  const many = (count: number): number =>
-    Math.round(count * severity * Math.max(0.25, band.to - band.from));
+  const many = (count: number): number => Math.round(count * severity * Math.max(0.25, band.to - band.from));
   const darker = mixRgb(band.colour, [0, 0, 0], 0.45);
   const lighter = mixRgb(band.colour, [255, 255, 255], 0.5);
   if (sign === 'pit' || sign === 'pinhole') {
@@ -92,8 +91,7 @@ export function paintSign(
       canvas.disc(x, y, r, sign === 'lifting' ? [92, 68, 54] : face.ground, 1);
     }
   } else if (sign === 'cloudy' || sign === 'smoke' || sign === 'blush') {
-    const tint: Rgb =
-      sign === 'cloudy' ? [236, 236, 232] : sign === 'smoke' ? [60, 56, 54] : [226, 150, 158];
+    const tint: Rgb = sign === 'cloudy' ? [236, 236, 232] : sign === 'smoke' ? [60, 56, 54] : [226, 150, 158];
     for (let i = 0; i < many(9); i++) canvas.disc(...spot(), random.between(14, 30), tint, 0.16);
   }
 }

@@ -96,8 +96,7 @@ export function paint(scene: Scene): Uint8ClampedArray {
 function table(canvas: Canvas, random: Random): void {
   for (let y = 0; y < HEIGHT; y++) {
     for (let x = 0; x < WIDTH; x++) {
-      const v =
-        178 - 16 * Math.hypot((x - 150) / WIDTH, (y - 180) / HEIGHT) + (random.next() - 0.5) * 6;
+      const v = 178 - 16 * Math.hypot((x - 150) / WIDTH, (y - 180) / HEIGHT) + (random.next() - 0.5) * 6;
       canvas.set(x, y, v, v, v);
     }
   }
@@ -138,11 +137,8 @@ function edges(face: FaceScene, box: Box, pxPerMm: number, fine: (x: number, y: 
     for (let x = 0; x < box.width; x++) {
       const wobble = fine(x / 17, 3) * 0.014 + fine(x / 6, 9) * 0.006;
       const drip =
-        band.movementMm *
-        pxPerMm *
-        (0.45 + 1.1 * Math.max(0, fine(x / 14, band.from * 31 + 5) + 0.25));
-      low[x] =
-        band.from - (band.from > 0.001 || band.movementMm > 9 ? drip / box.height : 0) + wobble;
+        band.movementMm * pxPerMm * (0.45 + 1.1 * Math.max(0, fine(x / 14, band.from * 31 + 5) + 0.25));
+      low[x] = band.from - (band.from > 0.001 || band.movementMm > 9 ? drip / box.height : 0) + wobble;
       high[x] = band.to + wobble;
     }
     return {
@@ -197,12 +193,8 @@ function paintFace(
       if (glazed) {
         const distance = Math.min(v - ends[at]!.low[x]!, ends[at]!.high[x]! - v) * box.height;
         const cloud = band.mottle < 0.05 ? 0 : fine(x / 23, y / 31) + 0.5 * fine(x / 9, y / 14);
-        const broken = Math.min(
-          1,
-          raised * band.breaks + (distance < 5 ? (1 - distance / 5) * 0.35 : 0),
-        );
-        const shade =
-          (1 + cloud * band.mottle * 0.55 + columns[x]!.flow * band.mottle * 0.35) * (1 - broken);
+        const broken = Math.min(1, raised * band.breaks + (distance < 5 ? (1 - distance / 5) * 0.35 : 0));
+        const shade = (1 + cloud * band.mottle * 0.55 + columns[x]!.flow * band.mottle * 0.35) * (1 - broken);
         r = band.colour[0] * shade + band.edge[0] * broken;
         g = band.colour[1] * shade + band.edge[1] * broken;
         b = band.colour[2] * shade + band.edge[2] * broken;
@@ -221,8 +213,7 @@ function paintFace(
       const glare =
         (glazed ? GLOSS[band.surface] : 0) * (columns[x]!.highlight * glint + raised * 0.12) * 190;
       const grain =
-        (random.next() - 0.5) *
-        (!glazed || band.surface === 'dry' ? 18 : band.surface === 'matt' ? 9 : 3);
+        (random.next() - 0.5) * (!glazed || band.surface === 'dry' ? 18 : band.surface === 'matt' ? 9 : 3);
       canvas.set(
         box.left + x,
         box.top + y,

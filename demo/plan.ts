@@ -40,11 +40,7 @@ const TWO = [
   { from: 1 / 3, to: 1 },
 ] as const;
 
-export const tile = (
-  body: string,
-  coats: CoatSpec[],
-  rest: Partial<PieceSpec> = {},
-): PieceSpec => ({
+export const tile = (body: string, coats: CoatSpec[], rest: Partial<PieceSpec> = {}): PieceSpec => ({
   body,
   form: 'L tile',
   kind: 'tile',
@@ -69,13 +65,11 @@ export const alone = (slug: string): CoatSpec[] => [
   { slug, from: 0.5, to: 1, seconds: 3, dried: true },
 ];
 
-/** A board: every base under every over, both orders, each by itself; `again` makes some of it twice or thrice. */
-export function board(
-  body: string,
-  slugs: readonly string[],
-  again: number,
-  random: Random,
-): LotSpec {
+/**
+ * A board: every base under every over, both orders, each by itself; `again` makes some of it twice or
+ * thrice.
+ */
+export function board(body: string, slugs: readonly string[], again: number, random: Random): LotSpec {
   const pieces: PieceSpec[] = slugs.map((slug) => tile(body, alone(slug)));
   for (const base of slugs) {
     for (const top of slugs) {
@@ -153,20 +147,19 @@ export function coneSix(random: Random): LotSpec[] {
   lots.push({
     kind: 'alike',
     name: 'Chalk Slip on dry clay',
-    pieces: (['leather-hard', 'leather-hard', 'bone-dry', 'bone-dry', 'bone-dry'] as const).map(
-      (stage, i) =>
-        tile(
-          'peat',
-          [
-            { slug: 'chalk-slip', method: 'brush', coats: 2, stage },
-            { slug: 'yard-clear', seconds: 3 },
-          ],
-          {
-            faces: [{ kind: 'bare' }],
-            mark: `CS${i + 1}`,
-            ...(stage === 'bone-dry' ? { flag: 'Slip went on too dry' } : {}),
-          },
-        ),
+    pieces: (['leather-hard', 'leather-hard', 'bone-dry', 'bone-dry', 'bone-dry'] as const).map((stage, i) =>
+      tile(
+        'peat',
+        [
+          { slug: 'chalk-slip', method: 'brush', coats: 2, stage },
+          { slug: 'yard-clear', seconds: 3 },
+        ],
+        {
+          faces: [{ kind: 'bare' }],
+          mark: `CS${i + 1}`,
+          ...(stage === 'bone-dry' ? { flag: 'Slip went on too dry' } : {}),
+        },
+      ),
     ),
   });
   lots.push({
@@ -221,9 +214,7 @@ export function coneSix(random: Random): LotSpec[] {
   // Stories come among the boards, early enough to be fired; ware fills in between and after.
   const mixed = chunked(lots.slice(0, 4));
   const among = (some: readonly LotSpec[], first: number): void =>
-    random
-      .shuffle(some)
-      .forEach((lot, i) => mixed.splice(Math.min(mixed.length, first + i * 2), 0, lot));
+    random.shuffle(some).forEach((lot, i) => mixed.splice(Math.min(mixed.length, first + i * 2), 0, lot));
   among(
     lots.slice(4).filter((lot) => lot.pieces[0]?.owner !== true),
     1,

@@ -97,9 +97,7 @@ export async function askQuestions(db: Database, now: Date): Promise<void> {
   const by = (await listPeople(db)).find(({ login }) => login === 'iben')!;
   await crazingCase(db, by, now);
   const bodies = new Map((await listBodies(db)).map((body) => [body.slug, body.id]));
-  const version = new Map(
-    (await listCoatings(db)).map((coating) => [coating.slug, coating.versions[0]!.id]),
-  );
+  const version = new Map((await listCoatings(db)).map((coating) => [coating.slug, coating.versions[0]!.id]));
   const material = new Map((await listMaterials(db)).map((one) => [one.slug, one.id]));
   const ask = async (
     fields: { text: string; varied: string; held: string; expected: string },

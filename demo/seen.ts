@@ -31,9 +31,7 @@ export function seeAndPaint(
   const fates = zones.map((zone) => {
     const face = piece.faces.find((one) => one.no === zone.face)!;
     const slip = zone.ground.at(-1);
-    const ground = slip
-      ? hex(COATINGS.find((coating) => slugify(coating.name) === slip.slug)!.colour)
-      : body;
+    const ground = slip ? hex(COATINGS.find((coating) => slugify(coating.name) === slip.slug)!.colour) : body;
     const dark = slip ? slip.slug === 'soot-slip' : BODY_DARK.get(piece.spec.body)!;
     const fate = fateOf(
       zone.stack,
@@ -43,19 +41,12 @@ export function seeAndPaint(
         dark,
         heat: firing.reached - coneOrdinal(firing.target),
         reduction:
-          firing.atmosphere === 'heavy reduction'
-            ? 1
-            : firing.atmosphere === 'light reduction'
-              ? 0.3
-              : 0,
+          firing.atmosphere === 'heavy reduction' ? 1 : firing.atmosphere === 'light reduction' ? 0.3 : 0,
         underReduced: under,
         seconds: slow,
-        slipOnDry: piece.done.some(
-          (layer) => layer.coat.kind === 'slip' && layer.stage === 'bone-dry',
-        ),
+        slipOnDry: piece.done.some((layer) => layer.coat.kind === 'slip' && layer.stage === 'bone-dry'),
         besideRosehip: piece.spec.besideRosehip ?? false,
-        versionOf: (slug) =>
-          piece.done.find((layer) => layer.coat.slug === slug)?.coat.version ?? 1,
+        versionOf: (slug) => piece.done.find((layer) => layer.coat.slug === slug)?.coat.version ?? 1,
       },
       random,
     );
@@ -65,9 +56,7 @@ export function seeAndPaint(
   const seenAt = new Date(firing.at.getTime() + (firing.writtenUp ? 2 : 1.4) * DAY);
   const worst = Math.max(
     0,
-    ...fates.flatMap(({ fate }) =>
-      fate.signs.filter((sign) => !sign.wanted).map((sign) => sign.severity),
-    ),
+    ...fates.flatMap(({ fate }) => fate.signs.filter((sign) => !sign.wanted).map((sign) => sign.severity)),
   );
   const observe = (zone: string | null, fate: Fate, rest: Partial<Observation>): void => {
     history.observations.push({

@@ -1,4 +1,6 @@
-/** What stands in the demo studio's store besides bodies and coatings: recipes, buckets, blanks, measurements. */
+/**
+ * What stands in the demo studio's store besides bodies and coatings: recipes, buckets, blanks, measurements.
+ */
 import { addEntry, createBucket } from '../src/data/buckets';
 import type { Transaction } from '../src/data/database';
 import { listMaterials, updateMaterial } from '../src/data/materials';
@@ -112,12 +114,81 @@ const BUCKETS: readonly {
   dips: number;
   readings: readonly [daysAgo: number, sg: number, seconds: number][];
 }[] = [
-  { coating: 'yard-clear', name: 'Yard Clear, grey lid', litres: 18, sg: 1.44, seconds: 3, dips: 1, readings: [[160, 1.44, 3], [120, 1.45, 3], [71, 1.46, 3], [30, 1.47, 3], [6, 1.44, 3]] }, // prettier-ignore
-  { coating: 'tarn', name: 'Tarn, blue lid', litres: 14, sg: 1.48, seconds: 4, dips: 2, readings: [[140, 1.48, 4], [80, 1.49, 4], [12, 1.5, 4]] }, // prettier-ignore
-  { coating: 'pitch', name: 'Pitch, black lid', litres: 16, sg: 1.5, seconds: 3, dips: 1, readings: [[150, 1.5, 3], [96, 1.53, 3], [40, 1.58, 3], [9, 1.6, 2]] }, // prettier-ignore
-  { coating: 'gull', name: 'Gull, white lid', litres: 12, sg: 1.46, seconds: 3, dips: 2, readings: [[100, 1.46, 3], [33, 1.45, 3]] }, // prettier-ignore
-  { coating: 'ember', name: 'Ember, red tape', litres: 7, sg: 1.42, seconds: 2, dips: 1, readings: [[64, 1.42, 2], [20, 1.47, 2]] }, // prettier-ignore
-  { coating: 'slack-tide', name: 'Slack Tide, keep off the foot', litres: 6.5, sg: 1.45, seconds: 2, dips: 1, readings: [[51, 1.45, 2]] }, // prettier-ignore
+  {
+    coating: 'yard-clear',
+    name: 'Yard Clear, grey lid',
+    litres: 18,
+    sg: 1.44,
+    seconds: 3,
+    dips: 1,
+    readings: [
+      [160, 1.44, 3],
+      [120, 1.45, 3],
+      [71, 1.46, 3],
+      [30, 1.47, 3],
+      [6, 1.44, 3],
+    ],
+  },
+  {
+    coating: 'tarn',
+    name: 'Tarn, blue lid',
+    litres: 14,
+    sg: 1.48,
+    seconds: 4,
+    dips: 2,
+    readings: [
+      [140, 1.48, 4],
+      [80, 1.49, 4],
+      [12, 1.5, 4],
+    ],
+  },
+  {
+    coating: 'pitch',
+    name: 'Pitch, black lid',
+    litres: 16,
+    sg: 1.5,
+    seconds: 3,
+    dips: 1,
+    readings: [
+      [150, 1.5, 3],
+      [96, 1.53, 3],
+      [40, 1.58, 3],
+      [9, 1.6, 2],
+    ],
+  },
+  {
+    coating: 'gull',
+    name: 'Gull, white lid',
+    litres: 12,
+    sg: 1.46,
+    seconds: 3,
+    dips: 2,
+    readings: [
+      [100, 1.46, 3],
+      [33, 1.45, 3],
+    ],
+  },
+  {
+    coating: 'ember',
+    name: 'Ember, red tape',
+    litres: 7,
+    sg: 1.42,
+    seconds: 2,
+    dips: 1,
+    readings: [
+      [64, 1.42, 2],
+      [20, 1.47, 2],
+    ],
+  },
+  {
+    coating: 'slack-tide',
+    name: 'Slack Tide, keep off the foot',
+    litres: 6.5,
+    sg: 1.45,
+    seconds: 2,
+    dips: 1,
+    readings: [[51, 1.45, 2]],
+  },
 ];
 
 const STOCK: Record<string, [grams: number, price: number]> = {
@@ -174,7 +245,12 @@ export async function writeShelves(
     for (const [step, version] of coatings.get(slug)!.versions.entries()) {
       // Foxglove's later versions are the steps of its crazing ladder.
       const more: Line[] =
-        step === 0 ? [] : [['Silica', 1.25 * step, true], ['Kaolin', step, true]]; // prettier-ignore
+        step === 0
+          ? []
+          : [
+              ['Silica', 1.25 * step, true],
+              ['Kaolin', step, true],
+            ];
       await setRecipe(trx, version.id, {
         unit: PARTS.has(slug) ? 'parts' : 'percent',
         notes: PARTS.has(slug) ? 'Equal thirds by weight.' : '',
@@ -232,12 +308,7 @@ export async function writeShelves(
   }
   for (const body of await listBodies(trx)) {
     const test = async (kind: string, value: number, cone: string | null, note: string) =>
-      addBodyTest(
-        trx,
-        { id: random.id(ago(200)), bodyId: body.id, kind, value, cone, note },
-        iben,
-        ago(200),
-      );
+      addBodyTest(trx, { id: random.id(ago(200)), bodyId: body.id, kind, value, cone, note }, iben, ago(200));
     const expansion = EXPANSIONS[body.slug];
     if (expansion) await test('expansion', expansion, null, 'from which glazes craze on it');
     const absorbed = ABSORPTIONS[body.slug];
@@ -245,8 +316,13 @@ export async function writeShelves(
     const blanks = { saltbox: 64, drift: 23, peat: 41, eider: 9 }[body.slug];
     if (blanks === undefined) continue;
     const kind = { bodyId: body.id, form: 'L tile', faces: 'bare, light-slip' };
-    await moveTiles(trx, { id: random.id(ago(60)), ...kind, number: blanks + 40, why: 'made' }, iben, ago(60)); // prettier-ignore
-    await moveTiles(trx, { id: random.id(ago(20)), ...kind, number: -40, why: 'used' }, iben, ago(20)); // prettier-ignore
+    await moveTiles(
+      trx,
+      { id: random.id(ago(60)), ...kind, number: blanks + 40, why: 'made' },
+      iben,
+      ago(60),
+    );
+    await moveTiles(trx, { id: random.id(ago(20)), ...kind, number: -40, why: 'used' }, iben, ago(20));
   }
   for (const card of FORM_CARDS)
     await saveFormCard(

@@ -1,4 +1,6 @@
-/** How the demo studio's glazes behave: what a stack on a ground fires to, so that records and pictures agree. */
+/**
+ * How the demo studio's glazes behave: what a stack on a ground fires to, so that records and pictures agree.
+ */
 import { colourWord, labOfLinear, LINEAR } from '../src/core/colour';
 import type { SeenSign } from '../src/core/looks';
 import type { Surface } from '../src/core/signs';
@@ -85,12 +87,7 @@ const coatsOf = (entry: StackEntry): number =>
   (entry.amount.includes('heavy') ? 0.8 : entry.amount.includes('thin') ? -0.4 : 0);
 
 /** What a stack on a ground becomes. `heat` is cones past the glaze's middle: more of it runs more. */
-export function fateOf(
-  stack: readonly StackEntry[],
-  ground: Rgb,
-  c: Circumstance,
-  random: Random,
-): Fate {
+export function fateOf(stack: readonly StackEntry[], ground: Rgb, c: Circumstance, random: Random): Fate {
   let colour: Rgb = ground;
   let flow = 0;
   let top: Character | null = null;
@@ -122,24 +119,14 @@ export function fateOf(
   if (movementMm >= 8) add(sign('running', movementMm >= 14 ? 3 : 2));
   let surface: Surface = top?.surface ?? 'dry';
   if (stack.length === 0) surface = 'dry';
-  if (
-    slugs.includes('ember') &&
-    stack.some((entry) => entry.coat.slug === 'ember' && coatsOf(entry) >= 2)
-  )
+  if (slugs.includes('ember') && stack.some((entry) => entry.coat.slug === 'ember' && coatsOf(entry) >= 2))
     add(sign('pit', 2));
   if (over === 'barnacle') add(sign('crater', 2, true));
   else if (under.includes('barnacle')) add(sign('froth', 2, true));
   if (over === 'cinder' && under.length > 0) add(sign('blister', random.chance(0.5) ? 3 : 2));
-  if (
-    c.body === 'eider' &&
-    (over === 'yard-clear' || (over === 'foxglove' && c.versionOf('foxglove') < 3))
-  )
+  if (c.body === 'eider' && (over === 'yard-clear' || (over === 'foxglove' && c.versionOf('foxglove') < 3)))
     add(sign('crazing', c.versionOf('foxglove') === 2 ? 1 : 2));
-  if (
-    over === 'gull' &&
-    under.some((slug) => ['pitch', 'snowmelt'].includes(slug)) &&
-    random.chance(0.35)
-  )
+  if (over === 'gull' && under.some((slug) => ['pitch', 'snowmelt'].includes(slug)) && random.chance(0.35))
     add(sign('crawling', random.chance(0.5) ? 2 : 1));
   if (over === 'snowmelt' && thick > 2 && random.chance(0.3)) add(sign('pinhole', 1));
   if (over === 'yard-clear' && thick >= 2.5) add(sign('cloudy', 1));
@@ -162,11 +149,7 @@ export function fateOf(
   const edge =
     top === null
       ? ground
-      : mix(
-          colour,
-          over === 'pitch' ? [126, 72, 40] : over === 'slack-tide' ? [170, 142, 92] : ground,
-          0.75,
-        );
+      : mix(colour, over === 'pitch' ? [126, 72, 40] : over === 'slack-tide' ? [170, 142, 92] : ground, 0.75);
   const jitter = (): number => random.between(-5, 5);
   return {
     colour: [colour[0] + jitter(), colour[1] + jitter(), colour[2] + jitter()],
@@ -189,7 +172,10 @@ function reduce(slug: string, colour: Rgb, c: Circumstance): Rgb {
   return mix(colour, [colour[0] * 0.92, colour[1] * 0.9, colour[2] * 0.88], 0.6);
 }
 
-/** A colour as people would say it: by the names that the application gives what it measures, so that the two agree. */
+/**
+ * A colour as people would say it: by the names that the application gives what it measures, so that the two
+ * agree.
+ */
 function said([r, g, b]: Rgb): string {
   const linear = (v: number): number => LINEAR[Math.round(v)]!;
   return colourWord(labOfLinear([linear(r), linear(g), linear(b)]));

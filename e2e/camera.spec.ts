@@ -16,8 +16,7 @@ async function openHalfWritten(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Go on writing up' }).first().click();
   await expect(page.getByText(/all of it is on the studio’s server/)).toBeVisible();
 }
-const waits = (page: Page, n: number) =>
-  expect(page.getByText(`${n} on this device`)).toBeVisible();
+const waits = (page: Page, n: number) => expect(page.getByText(`${n} on this device`)).toBeVisible();
 
 test('picture first: shot by the large button and by key, each of the piece in hand; a clean tile is two touches after it', async ({
   page,
@@ -58,7 +57,7 @@ test('shot now, said later: the tray keeps what is taken, and it is laid by touc
     .toBeGreaterThan(0);
   for (let n = 1; n <= 3; n++) {
     await take.tap();
-    await expect(page.getByRole('button', { name: new RegExp(`^Picture ${n}, taken`) })).toBeVisible(); // prettier-ignore
+    await expect(page.getByRole('button', { name: new RegExp(`^Picture ${n}, taken`) })).toBeVisible();
   }
   // They lie there through a page that is loaded again, and nobody else sees them.
   await page.reload();

@@ -1,4 +1,7 @@
-/** The other ways into the clinic, and what belongs to it: the opening, the chart, a coating, tests of use, the drill. */
+/**
+ * The other ways into the clinic, and what belongs to it: the opening, the chart, a coating, tests of use,
+ * the drill.
+ */
 import { expect } from '@playwright/test';
 import { choose, DEMO, accessible, phoneOf, sending, signIn, test, unfold } from './support';
 import { opens } from './studios';
@@ -16,7 +19,7 @@ test('asked in the kiln room without a network, “Why?” is kept as a wish and
   await context.setOffline(true);
   await page.getByRole('button', { name: /^Blisters/ }).tap();
   await page.getByRole('button', { name: 'Why?' }).tap();
-  await expect(page.getByText('“Why?” is kept, and asked when the server is reached.')).toBeVisible(); // prettier-ignore
+  await expect(page.getByText('“Why?” is kept, and asked when the server is reached.')).toBeVisible();
   await context.setOffline(false);
   // What was said of it went first: the clinic reads it.
   await page.getByRole('link', { name: 'Its case' }).tap({ timeout: 20_000 });
@@ -38,7 +41,7 @@ test('from a cell of the chart and from a coating to a case, each for where it w
   await page.getByRole('button', { name: /^Why pits\?/ }).click();
   await expect(page).toHaveURL(/\/clinic\/cases\//);
   await expect(page.getByText('with several coats', { exact: false }).first()).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'What goes with it in our records' })).toBeVisible(); // prettier-ignore
+  await expect(page.getByRole('heading', { name: 'What goes with it in our records' })).toBeVisible();
   await expect(page.getByText('coats: two and more')).toBeVisible();
   // Firings and the store are no student’s pages: what is said leads nowhere they may not go.
   await expect(page.locator('main a[href^="/kilns/firings/"]')).toHaveCount(0);
@@ -80,7 +83,7 @@ test('the drill on a student’s phone: a touch, the reason, the next; and with 
   const { context, page } = await phoneOf(browser, 'noor');
   await page.goto(`${DEMO()}/clinic/drill`);
   await expect(page.getByText('1 of 10')).toBeVisible();
-  const choices = page.getByRole('heading', { name: 'What is this?' }).locator('..').getByRole('button'); // prettier-ignore
+  const choices = page.getByRole('heading', { name: 'What is this?' }).locator('..').getByRole('button');
   await expect(choices).toHaveCount(4);
   await choices.first().tap();
   await expect(page.getByRole('status')).toHaveText(/^(Yes|No)\. /);
@@ -98,13 +101,9 @@ test('what unrelated stacks of a load share is a case of the firing, with the ca
 }) => {
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/clinic`);
-  await page
-    .getByRole('listitem')
-    .filter({ hasText: 'the whole load of Gable' })
-    .getByRole('link')
-    .click();
+  await page.getByRole('listitem').filter({ hasText: 'the whole load of Gable' }).getByRole('link').click();
   const causes = page.getByRole('list', { name: 'Causes, the likeliest first' });
-  await expect(causes.getByRole('listitem').first()).toContainText('Reduced too late or too weakly'); // prettier-ignore
+  await expect(causes.getByRole('listitem').first()).toContainText('Reduced too late or too weakly');
   await expect(causes.getByRole('listitem').first()).toContainText('the diary: reduction from');
   await page.locator('main a[href^="/kilns/firings/"]').first().click();
   await expect(page.getByRole('heading', { name: 'What the whole load shares' })).toBeVisible();

@@ -12,8 +12,10 @@ const first = (page: Page) => page.getByRole('list', CAUSES).getByRole('listitem
 async function pitted(page: Page): Promise<string> {
   const board = 'body=saltbox&cone=6&atmosphere=oxidation&ground=';
   const answer = await page.request.get(`${DEMO()}/api/zoom?${board}&base=ember`);
-  const { data } = (await answer.json()) as { data: { pieces: { code: string; signs: { sign: string; wanted: boolean }[] }[] } }; // prettier-ignore
-  return data.pieces.find(({ signs }) => signs.some((one) => one.sign === 'pit' && !one.wanted))!.code; // prettier-ignore
+  const { data } = (await answer.json()) as {
+    data: { pieces: { code: string; signs: { sign: string; wanted: boolean }[] }[] };
+  };
+  return data.pieces.find(({ signs }) => signs.some((one) => one.sign === 'pit' && !one.wanted))!.code;
 }
 
 test('from the Bench to a pitted piece, its ranked causes and the tiles of the next test in five acts; closed with what it was', async ({
@@ -67,12 +69,10 @@ test('a student on a phone: a fault in the hand, named by its drawing, asked abo
   await page.goto(`${DEMO()}/clinic`);
   await page.getByRole('button', { name: /^Lime pops/ }).click();
   await expect(page).toHaveURL(/\/clinic\/cases\//);
-  await expect(page.getByText('Throws sharp chips days or weeks later', { exact: false })).toBeVisible(); // prettier-ignore
+  await expect(page.getByText('Throws sharp chips days or weeks later', { exact: false })).toBeVisible();
   const question = page.getByRole('heading', { name: 'What is at the bottom of the pop?' });
   await expect(question).toBeVisible();
-  await sending(page, () =>
-    page.getByRole('button', { name: 'a soft chip, as of plaster' }).click(),
-  );
+  await sending(page, () => page.getByRole('button', { name: 'a soft chip, as of plaster' }).click());
   await expect(first(page)).toContainText('Plaster in the clay');
   await expect(question).toHaveCount(0);
   await accessible(page);
@@ -98,9 +98,7 @@ test('a student on a phone: from a pitted piece to its causes and the sheets of 
   await context.close();
 });
 
-test('what the clinic knows is searched, and disagreed with by a technician alone', async ({
-  page,
-}) => {
+test('what the clinic knows is searched, and disagreed with by a technician alone', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/clinic/knows`);
   await page.getByLabel('Search faults, causes and remedies').fill('plaster in the clay');
@@ -128,8 +126,6 @@ test('how to get it: what brings an effect about, what it costs, and where it wa
   await page.getByRole('link', { name: 'How to get it' }).click();
   await expect(page.getByRole('heading', { name: 'Large zinc crystals' })).toBeVisible();
   await expect(page.getByText('Steered by:').first()).toBeVisible();
-  await expect(
-    page.getByText('Weaker, goes on cracking for years', { exact: false }),
-  ).toBeVisible();
+  await expect(page.getByText('Weaker, goes on cracking for years', { exact: false })).toBeVisible();
   await accessible(page);
 });

@@ -6,17 +6,7 @@ import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
-import {
-  accessible,
-  DEMO,
-  firstPiece,
-  phoneOf,
-  picture,
-  seenOnce,
-  sending,
-  signIn,
-  test,
-} from './support';
+import { accessible, DEMO, firstPiece, phoneOf, picture, seenOnce, sending, signIn, test } from './support';
 import { opens } from './studios';
 
 opens('demo');
@@ -83,7 +73,9 @@ test('a student sees the chart and own pieces, and is not let further', async ({
   await signIn(page, DEMO(), 'noor');
   // Never sent away in silence: it says who may, and where to go.
   await page.goto(`${DEMO()}/store`);
-  await expect(page.getByText(/That is for technicians and teachers; you are signed in as Noor/)).toBeVisible(); // prettier-ignore
+  await expect(
+    page.getByText(/That is for technicians and teachers; you are signed in as Noor/),
+  ).toBeVisible();
   await page.getByRole('link', { name: 'To the chart' }).click();
   await expect(page).toHaveURL(/\/chart/);
   await expect(page.getByRole('link', { name: 'Store' })).toHaveCount(0);
@@ -98,8 +90,7 @@ test('a student reads study tiles, coatings, buckets and labels with their cauti
   await signIn(page, DEMO(), 'iben');
   const find = async (q: string): Promise<{ title: string; href: string }[]> => {
     const answer = await page.request.get(`${DEMO()}/api/search?q=${encodeURIComponent(q)}`);
-    return ((await answer.json()) as { data: { found: { title: string; href: string }[] } }).data
-      .found;
+    return ((await answer.json()) as { data: { found: { title: string; href: string }[] } }).data.found;
   };
   await page.goto(`${DEMO()}/store/coatings/tarn`);
   const bucket = await page
@@ -152,9 +143,7 @@ test('writing up without a network on a phone: all is kept, leaving loses nothin
 }) => {
   const { context, page } = await phoneOf(browser, 'iben');
   await openHalfWritten(page);
-  const before = Number(
-    /(\d+) of/.exec((await page.getByRole('status').first().textContent()) ?? '')?.[1],
-  );
+  const before = Number(/(\d+) of/.exec((await page.getByRole('status').first().textContent()) ?? '')?.[1]);
   await context.setOffline(true);
   await page
     .getByLabel('Take or choose a picture')
@@ -192,14 +181,10 @@ test('two people write up the same piece: both looks stand; a correction of what
   const other = seenOnce(await (await browser.newContext()).newPage());
   await signIn(other, DEMO(), 'tomasz');
   await other.goto(page.url());
-  const kept = (who: Page) =>
-    expect(who.getByText(/all of it is on the studio’s server/)).toBeVisible();
+  const kept = (who: Page) => expect(who.getByText(/all of it is on the studio’s server/)).toBeVisible();
   await kept(other);
   const say = async (who: Page, surface: string): Promise<void> => {
-    await who
-      .getByRole('group', { name: 'Surface' })
-      .getByRole('button', { name: surface })
-      .click();
+    await who.getByRole('group', { name: 'Surface' }).getByRole('button', { name: surface }).click();
     await sending(who, () => who.getByRole('button', { name: 'Save, next piece' }).click());
     await kept(who);
   };
@@ -207,9 +192,7 @@ test('two people write up the same piece: both looks stand; a correction of what
   await say(other, 'matt');
   const piece = `${page.url().split('?')[0]}?piece=${code}`;
   await page.goto(piece);
-  await expect(
-    page.getByText('They differ: gloss (Iben Raskov), matt (Tomasz Wieland).'),
-  ).toBeVisible();
+  await expect(page.getByText('They differ: gloss (Iben Raskov), matt (Tomasz Wieland).')).toBeVisible();
 
   // One's own words of the day are put right: on two devices at once, the one that comes later is asked.
   const again = seenOnce(await (await browser.newContext()).newPage());
@@ -222,9 +205,7 @@ test('two people write up the same piece: both looks stand; a correction of what
   await again.getByRole('button', { name: 'Save, next piece' }).click();
   await expect(again.getByText(/1 on this device/)).toBeVisible();
   await again.context().setOffline(false);
-  await expect(
-    again.getByRole('dialog').getByText(/changed meanwhile by Iben Raskov/),
-  ).toBeVisible();
+  await expect(again.getByRole('dialog').getByText(/changed meanwhile by Iben Raskov/)).toBeVisible();
   await sending(again, () => again.getByRole('button', { name: 'Add mine as a look' }).click());
   await kept(again);
   await page.goto(`${DEMO()}/pieces/${code}`);
@@ -271,9 +252,7 @@ test('a picture of 200 megapixels is refused before it is opened, and said so be
   await expect(page.getByText(/megapixel/i)).toBeVisible({ timeout: 30_000 });
 });
 
-test('a CSV of 100,000 rows and one that is no CSV are turned away with what to do', async ({
-  page,
-}) => {
+test('a CSV of 100,000 rows and one that is no CSV are turned away with what to do', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/studio/import`);
   const drop = (name: string, buffer: Buffer): Promise<void> =>
@@ -313,9 +292,7 @@ test('everything can be taken out: the document keeps to its schema, the tables 
     skipEmptyLines: true,
   });
   // The first line under the names holds the units.
-  expect(pieces.data.slice(1).map(({ code }) => code)).toEqual(
-    studio.piece.map(({ code }) => code),
-  );
+  expect(pieces.data.slice(1).map(({ code }) => code)).toEqual(studio.piece.map(({ code }) => code));
 });
 
 test('a folder of pictures finds its pieces by the codes in the file names', async ({ page }) => {

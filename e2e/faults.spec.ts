@@ -33,9 +33,7 @@ test.afterAll(async () => {
   rmSync(directory, { recursive: true, force: true });
 });
 
-test('the database stops under a form: the words stay, and go through when it is back', async ({
-  page,
-}) => {
+test('the database stops under a form: the words stay, and go through when it is back', async ({ page }) => {
   test.setTimeout(120_000);
   await page.goto(application.url);
   await page.getByLabel('Studio’s name').fill('Kiln Lane');
@@ -74,8 +72,7 @@ test('the application is killed in the middle of an import: all or nothing', asy
   const rows = Array.from({ length: 20_000 }, (_, i) => `M${i},Peat,Dune,1,6,oxidation`);
   const csv = Buffer.from(['mark,body,coating 1,coats 1,cone,atmosphere', ...rows].join('\n'));
   const db = open();
-  const written = async (): Promise<number> =>
-    Number((await db('piece').count({ n: '*' }).first())?.n);
+  const written = async (): Promise<number> => Number((await db('piece').count({ n: '*' }).first())?.n);
   const sent = page.request
     .post(`${application.url}/api/act/exchange.import`, {
       timeout: 60_000,
@@ -97,20 +94,16 @@ test('the application is killed in the middle of an import: all or nothing', asy
   await expect
     .poll(
       async () =>
-        Number(
-          (await db('information_schema.INNODB_TRX').max({ n: 'trx_rows_modified' }).first())?.n ??
-            0,
-        ),
+        Number((await db('information_schema.INNODB_TRX').max({ n: 'trx_rows_modified' }).first())?.n ?? 0),
       { intervals: [250], timeout: 30_000 },
     )
     .toBeGreaterThan(2000);
   process.kill(application.pid, 'SIGKILL');
   expect(await sent).toBe('cut off');
   await expect
-    .poll(
-      async () => Number((await db('information_schema.INNODB_TRX').count({ n: '*' }).first())?.n),
-      { intervals: [250] },
-    )
+    .poll(async () => Number((await db('information_schema.INNODB_TRX').count({ n: '*' }).first())?.n), {
+      intervals: [250],
+    })
     .toBe(0);
   expect(await written()).toBe(0);
   await db.destroy();

@@ -1,4 +1,7 @@
-/** A picture of a tile becomes a record: framed by itself, nudged, measured by the studio's grey card, and seen on the chart. */
+/**
+ * A picture of a tile becomes a record: framed by itself, nudged, measured by the studio's grey card, and
+ * seen on the chart.
+ */
 import { expect, type Page } from '@playwright/test';
 import { Random } from '../demo/random';
 import { GREY_CARD } from '../demo/paint';
@@ -75,7 +78,10 @@ test('on a phone a corner goes by finger, and the chart then shows the zone itse
   const corner = dialog.getByRole('button', { name: /foot left/ }).first();
   await expect(corner).toBeVisible();
   const { x, y, width, height } = (await corner.boundingBox())!;
-  const [from, to] = [{ x: x + width / 2, y: y + height / 2 }, { x: x + width / 2 - 12, y: y + height / 2 + 9 }]; // prettier-ignore
+  const [from, to] = [
+    { x: x + width / 2, y: y + height / 2 },
+    { x: x + width / 2 - 12, y: y + height / 2 + 9 },
+  ];
   const place = await corner.getAttribute('transform');
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();

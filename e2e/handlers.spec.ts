@@ -79,8 +79,7 @@ test('a device without a token, with a wrong one, or with nonsense is told what 
 
 test('a student is let to the chart and no further', async ({ page }) => {
   await signIn(page, DEMO(), 'noor');
-  const status = async (path: string): Promise<number> =>
-    (await page.request.get(DEMO() + path)).status();
+  const status = async (path: string): Promise<number> => (await page.request.get(DEMO() + path)).status();
   expect(await status('/api/export/json')).toBe(403);
   // A question that was not made for a case of theirs is not told from one that is not there.
   expect(await status('/api/sheets/2')).toBe(404);
@@ -104,18 +103,16 @@ test('a student is let to the chart and no further', async ({ page }) => {
 test('without a session nobody looks for a colour, frames a picture or asks for an opening’s order', async ({
   request,
 }) => {
-  const status = async (path: string): Promise<number> => (await request.get(DEMO() + path)).status(); // prettier-ignore
+  const status = async (path: string): Promise<number> => (await request.get(DEMO() + path)).status();
   expect(await status('/api/what?l=50&a=0&b=0&grey=no')).toBe(401);
   expect(await status(`/api/frame?piece=${ID}&sha=${'a'.repeat(64)}`)).toBe(401);
-  expect((await request.post(`${DEMO()}/api/import/order`, { data: { firingId: ID } })).status()).toBe(401); // prettier-ignore
+  expect((await request.post(`${DEMO()}/api/import/order`, { data: { firingId: ID } })).status()).toBe(401);
 });
 
 const act = (request: APIRequestContext, name: string, data: unknown) =>
   request.post(`${DEMO()}/api/act/${name}`, { data: data as object });
 
-test('what cannot be read is said to be so, and what is not there is not there', async ({
-  page,
-}) => {
+test('what cannot be read is said to be so, and what is not there is not there', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   const { request } = page;
   expect((await act(request, 'no.such-act', { id: ID, input: {} })).status()).toBe(404);
@@ -134,9 +131,7 @@ test('what cannot be read is said to be so, and what is not there is not there',
   for (const path of ['/api/export/nonsense', '/api/sheets/9999', '/api/sheets/nonsense'])
     expect([path, (await request.get(DEMO() + path)).status()]).toEqual([path, 404]);
   for (const sha of ['../../etc/passwd', 'a'.repeat(64)])
-    expect(
-      (await request.get(`${DEMO()}/api/pictures/${encodeURIComponent(sha)}/small`)).status(),
-    ).toBe(404);
+    expect((await request.get(`${DEMO()}/api/pictures/${encodeURIComponent(sha)}/small`)).status()).toBe(404);
 });
 
 test('an import without its file, with options that are no options, or for no step is refused', async ({
@@ -170,22 +165,18 @@ test('a picture for no piece, or without one, is refused with what to do', async
   const post = (multipart: object) =>
     page.request.post(`${DEMO()}/api/act/media.add-picture`, { multipart: multipart as Multipart });
   expect(
-    (await problem(await post({ id: ID, input: JSON.stringify({ pieceId: ID, firingId: null }) })))
-      .message,
+    (await problem(await post({ id: ID, input: JSON.stringify({ pieceId: ID, firingId: null }) }))).message,
   ).toMatch(/did not arrive whole/);
   expect(
-    (
-      await post({ file, id: ID, input: JSON.stringify({ pieceId: 'x', firingId: null }) })
-    ).status(),
+    (await post({ file, id: ID, input: JSON.stringify({ pieceId: 'x', firingId: null }) })).status(),
   ).toBe(422);
-  expect(
-    (await post({ file, id: ID, input: JSON.stringify({ pieceId: ID, firingId: null }) })).ok(),
-  ).toBe(false);
+  expect((await post({ file, id: ID, input: JSON.stringify({ pieceId: ID, firingId: null }) })).ok()).toBe(
+    false,
+  );
 });
 
 test('wrong passwords are counted, and a link that is none opens nothing', async ({ page }) => {
-  const door = (name: string, data: object) =>
-    page.request.post(`${DEMO()}/api/door/${name}`, { data });
+  const door = (name: string, data: object) => page.request.post(`${DEMO()}/api/door/${name}`, { data });
   const wrong = await door('sign-in', { login: 'odile', password: 'not it at all' });
   expect(wrong.ok()).toBe(false);
   // The same words for a name that exists and one that does not.
@@ -212,7 +203,11 @@ test('a share link opens its one board and nothing more, and its secret is in no
   });
   const { token } = ((await made.json()) as { data: { token: string } }).data;
   type Zoom = {
-    data: { cells: unknown[]; elsewhere: { body: string; cone: string; atmosphere: string; slips: string }[]; pieces: { photos: { sha: string }[] }[] }; // prettier-ignore
+    data: {
+      cells: unknown[];
+      elsewhere: { body: string; cone: string; atmosphere: string; slips: string }[];
+      pieces: { photos: { sha: string }[] }[];
+    };
   };
   const zoom = async (from: APIRequestContext, query: string): Promise<Zoom['data']> =>
     ((await (await from.get(`${DEMO()}/api/zoom?${query}`)).json()) as Zoom).data;
@@ -248,9 +243,7 @@ test('a share link opens its one board and nothing more, and its secret is in no
   await stranger.dispose();
 });
 
-test('a write from a page of another site is not carried out, whatever it says', async ({
-  page,
-}) => {
+test('a write from a page of another site is not carried out, whatever it says', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   const input = { name: 'Somebody', role: 'technician' };
   for (const headers of [
@@ -273,9 +266,7 @@ test('a write from a page of another site is not carried out, whatever it says',
   expect((await page.request.get(`${DEMO()}/api/search?q=tarn`)).ok()).toBe(true);
 });
 
-test('every answer says what a page may load and that it stands in nobody’s frame', async ({
-  page,
-}) => {
+test('every answer says what a page may load and that it stands in nobody’s frame', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   for (const path of ['/bench', '/sign-in', '/api/health', '/shared/none']) {
     const headers = (await page.request.get(DEMO() + path)).headers();
@@ -298,9 +289,7 @@ test('every answer says what a page may load and that it stands in nobody’s fr
   expect(refused).toEqual([]);
 });
 
-test('a picture and a chart that are unchanged are not sent again; what changed is', async ({
-  page,
-}) => {
+test('a picture and a chart that are unchanged are not sent again; what changed is', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   const get = (path: string, kept?: string) =>
     page.request.get(DEMO() + path, { headers: kept ? { 'if-none-match': kept } : {} });
@@ -316,7 +305,11 @@ test('a picture and a chart that are unchanged are not sent again; what changed 
   for (const asked of [`/chart?${board}`, `/api/board?${board}`, `/api/zoom?${board}&base=gull`]) {
     const sent = await get(asked);
     const mark = sent.headers().etag!;
-    expect([asked, sent.status(), sent.headers()['cache-control']]).toEqual([asked, 200, 'private, no-cache']); // prettier-ignore
+    expect([asked, sent.status(), sent.headers()['cache-control']]).toEqual([
+      asked,
+      200,
+      'private, no-cache',
+    ]);
     expect((await get(asked, mark)).status()).toBe(304);
     // Another board or place: never by that mark.
     const other = asked.replace('cone=6', 'cone=10').replace('oxidation', 'reduction');
@@ -329,7 +322,14 @@ test('a picture and a chart that are unchanged are not sent again; what changed 
   await signIn(page, DEMO(), 'noor');
   expect((await get(`/chart?${board}`, kept)).status()).toBe(200);
   await page.context().clearCookies();
-  const stranger = await page.request.get(`${DEMO()}/chart?${board}`, { headers: { 'if-none-match': kept }, maxRedirects: 0 }); // prettier-ignore
+  const stranger = await page.request.get(`${DEMO()}/chart?${board}`, {
+    headers: { 'if-none-match': kept },
+    maxRedirects: 0,
+  });
   expect(stranger.status()).toBe(307);
-  expect((await page.request.get(DEMO() + path, { headers: { 'if-none-match': picture.headers().etag! } })).status()).toBe(401); // prettier-ignore
+  expect(
+    (
+      await page.request.get(DEMO() + path, { headers: { 'if-none-match': picture.headers().etag! } })
+    ).status(),
+  ).toBe(401);
 });

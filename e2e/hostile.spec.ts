@@ -1,4 +1,7 @@
-/** What nobody's form sends, to every write and every address there is; `npm run hostile` sends twenty times as much. */
+/**
+ * What nobody's form sends, to every write and every address there is; `npm run hostile` sends twenty times
+ * as much.
+ */
 import { expect, test } from '@playwright/test';
 import { attackOn } from '../stand-ins/hostile/studio';
 import { copyOf } from './studios';

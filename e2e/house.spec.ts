@@ -1,4 +1,7 @@
-/** `./start` and what it holds up: killed, started twice, closed with its terminal; carried away and brought back. */
+/**
+ * `./start` and what it holds up: killed, started twice, closed with its terminal; carried away and brought
+ * back.
+ */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import {
   copyFileSync,
@@ -44,15 +47,10 @@ const children = (of = data): Record<string, Born> => {
 };
 
 function start(env: Record<string, string> = {}, ...words: string[]): Started {
-  const process_ = spawn(
-    process.execPath,
-    ['--import', 'tsx', 'scripts/start.ts', '--empty', ...words],
-    {
-      // prettier-ignore
-      stdio: ['ignore', 'pipe', 'pipe'],
-      env: { ...process.env, JITEN_DATA: data, PORT: String(port), ...env },
-    },
-  );
+  const process_ = spawn(process.execPath, ['--import', 'tsx', 'scripts/start.ts', '--empty', ...words], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, JITEN_DATA: data, PORT: String(port), ...env },
+  });
   let text = '';
   for (const stream of [process_.stdout, process_.stderr])
     stream.on('data', (chunk: Buffer) => (text += chunk));
@@ -103,9 +101,7 @@ test('what is killed under it is started again, with a word, and nothing that wa
   expect(await opened.json()).toMatchObject({ ok: true });
   for (const name of ['database', 'application']) {
     process.kill(children()[name]!.pid, 'SIGKILL');
-    await expect
-      .poll(() => first.said())
-      .toContain(`The ${name} ended by itself and is started again.`);
+    await expect.poll(() => first.said()).toContain(`The ${name} ended by itself and is started again.`);
     await expect.poll(healthy, { timeout: 60_000 }).toBe(true);
   }
   const again = await fetch(`${url()}/api/door/sign-in`, {
@@ -171,9 +167,7 @@ test('brought back: into an empty folder at once, over a living studio only with
   expect(other.said).toContain('“Kiln Lane” is in');
   expect(other.code).toBe(0);
   const over = run('restore', file, '--into', 'other');
-  expect(over.said).toContain(
-    'Say --over "Kiln Lane" to put the backup in its place; nothing was changed.',
-  );
+  expect(over.said).toContain('Say --over "Kiln Lane" to put the backup in its place; nothing was changed.');
   expect(over.code).toBe(1);
   expect(run('restore', file, '--into', 'other', '--over', 'Kiln Lane').code).toBe(0);
   const cut = join(directory, 'away', 'cut.tar');
@@ -205,7 +199,17 @@ test('without a shell: made, tried and brought back from the room of backups', a
         id: uuid(),
         input: {
           id: null,
-          fields: { name, kind: 'stoneware', coneLow: '6', coneHigh: '6', ground: 'light', ironBearing: false, colour: '#ddccbb', notes: '', cautions: '' }, // prettier-ignore
+          fields: {
+            name,
+            kind: 'stoneware',
+            coneLow: '6',
+            coneHigh: '6',
+            ground: 'light',
+            ironBearing: false,
+            colour: '#ddccbb',
+            notes: '',
+            cautions: '',
+          },
         },
       },
     });

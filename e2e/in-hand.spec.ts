@@ -1,16 +1,8 @@
-/** A fired tile in the hand: on the chart in few acts, in a new studio and in one at work. Acts are counted. */
+/**
+ * A fired tile in the hand: on the chart in few acts, in a new studio and in one at work. Acts are counted.
+ */
 import { expect, type Locator, type Page } from '@playwright/test';
-import {
-  accessible,
-  DEMO,
-  EMPTY,
-  PASSWORD,
-  phoneOf,
-  picture,
-  sending,
-  signIn,
-  test,
-} from './support';
+import { accessible, DEMO, EMPTY, PASSWORD, phoneOf, picture, sending, signIn, test } from './support';
 import { opens } from './studios';
 
 opens('demo', 'empty');
@@ -67,9 +59,7 @@ test('from the Bench: body, coat, cone, air, picture, surface and a fault in at 
   await expect(page.getByText('cone unknown, 6 intended').first()).toBeVisible();
 });
 
-test('a new studio reaches its first cell in at most twenty acts, from an empty screen', async ({
-  page,
-}) => {
+test('a new studio reaches its first cell in at most twenty acts, from an empty screen', async ({ page }) => {
   await page.goto(EMPTY());
   const me = hand();
   await me.write(page.getByLabel('Studio’s name'), 'Ferry Lane');
@@ -91,9 +81,7 @@ test('a new studio reaches its first cell in at most twenty acts, from an empty 
   expect(me.acts()).toBeLessThanOrEqual(20);
 });
 
-test('led from step to step: what was added leads back to the next thing to add', async ({
-  page,
-}) => {
+test('led from step to step: what was added leads back to the next thing to add', async ({ page }) => {
   await signIn(page, EMPTY(), 'ada', PASSWORD);
   await page.goto(`${EMPTY()}/store/bodies/new`);
   await page.getByLabel('Name').fill('Plover');
@@ -158,11 +146,9 @@ test('a student writes up own pieces on their own phone, and nothing else of the
     await page.getByRole('group', { name: 'Surface' }).getByRole('button', { name: 'gloss' }).tap();
     await page.getByRole('button', { name: /^Save, next/ }).tap();
     await expect(
-      page.getByText(new RegExp(`^${before + 1} of \\d+ written up; all of it is on the studio’s server`)), // prettier-ignore
+      page.getByText(new RegExp(`^${before + 1} of \\d+ written up; all of it is on the studio’s server`)),
     ).toBeVisible();
-    await expect(
-      page.getByRole('button', { name: /The opening is written up|Close it/ }),
-    ).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /The opening is written up|Close it/ })).toHaveCount(0);
     await context.close();
     return;
   }

@@ -1,4 +1,6 @@
-/** What is done in the kiln room besides writing up: spoken, labelled, dragged, looked at again, handed out. */
+/**
+ * What is done in the kiln room besides writing up: spoken, labelled, dragged, looked at again, handed out.
+ */
 import { expect, type Page } from '@playwright/test';
 import QRCode from 'qrcode';
 import sharp from 'sharp';
@@ -29,9 +31,7 @@ async function labelled(address: string): Promise<Buffer> {
     .toBuffer();
 }
 
-test('spoken of the piece in hand, heard on its page, typed up, found by its words', async ({
-  page,
-}) => {
+test('spoken of the piece in hand, heard on its page, typed up, found by its words', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   const code = await openHalfWritten(page);
   const talk = page.getByRole('button', { name: `Speak of ${code}` });
@@ -45,7 +45,7 @@ test('spoken of the piece in hand, heard on its page, typed up, found by its wor
   await expect(page.getByText('1 spoken note to type up')).toBeVisible();
   await page.getByRole('link', { name: 'Type up' }).click();
   const player = page.getByLabel(new RegExp(`^Spoken note: ${code}`));
-  await expect.poll(() => player.evaluate((audio: HTMLAudioElement) => audio.readyState)).toBeGreaterThan(0); // prettier-ignore
+  await expect.poll(() => player.evaluate((audio: HTMLAudioElement) => audio.readyState)).toBeGreaterThan(0);
   await page.getByRole('button', { name: '0.75×' }).click();
   expect(await player.evaluate((audio: HTMLAudioElement) => audio.playbackRate)).toBe(0.75);
   await page.getByLabel('What is said').fill('curdled where it is thick');
@@ -55,9 +55,7 @@ test('spoken of the piece in hand, heard on its page, typed up, found by its wor
   await expect(page.getByText('curdled where it is thick')).toBeVisible();
 });
 
-test('a label in a picture says of what it is; another is dragged onto its piece', async ({
-  page,
-}) => {
+test('a label in a picture says of what it is; another is dragged onto its piece', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   await openHalfWritten(page);
   const plan = page.getByRole('navigation', { name: 'Pieces of this firing' });
@@ -65,9 +63,15 @@ test('a label in a picture says of what it is; another is dragged onto its piece
   const [first, second] = [codes.at(-1)!.slice(0, 5), codes.at(-2)!.slice(0, 5)];
   await page.getByRole('button', { name: /^Tray/ }).click();
   const taker = page.getByLabel('Take or choose a picture');
-  await taker.setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: await labelled(`https://studio.example/pieces/${first}`) }); // prettier-ignore
+  await taker.setInputFiles({
+    name: 'a.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await labelled(`https://studio.example/pieces/${first}`),
+  });
   await expect(page.getByText(`By its label: of ${first}`)).toBeVisible();
-  const plain = await sharp({ create: { width: 900, height: 700, channels: 3, background: '#777' } }).jpeg().toBuffer(); // prettier-ignore
+  const plain = await sharp({ create: { width: 900, height: 700, channels: 3, background: '#777' } })
+    .jpeg()
+    .toBuffer();
   await taker.setInputFiles({ name: 'b.jpg', mimeType: 'image/jpeg', buffer: plain });
   const thumb = page.getByRole('button', { name: /^Picture 1, taken/ });
   const onto = plan.getByRole('button', { name: new RegExp(`^${second}`) });
@@ -86,11 +90,11 @@ test('where a fault is, by a touch of the drawing; a refire says what it did her
 }) => {
   await signIn(page, DEMO(), 'iben');
   const code = await openHalfWritten(page);
-  await page.getByRole('group', { name: 'Faults' }).getByRole('button', { name: 'Pinholes' }).click(); // prettier-ignore
+  await page.getByRole('group', { name: 'Faults' }).getByRole('button', { name: 'Pinholes' }).click();
   const where = page.getByRole('group', { name: 'Where: pinholes' });
   await where.locator('[data-face="1"]').click({ position: { x: 20, y: 6 } });
-  await page.getByRole('group', { name: 'Verdict' }).getByRole('button', { name: 'refire' }).click(); // prettier-ignore
-  await expect(page.getByRole('group', { name: 'What a refire did here' })).toContainText('slow to red heat'); // prettier-ignore
+  await page.getByRole('group', { name: 'Verdict' }).getByRole('button', { name: 'refire' }).click();
+  await expect(page.getByRole('group', { name: 'What a refire did here' })).toContainText('slow to red heat');
   await page.getByRole('button', { name: 'Save, next piece' }).click();
   await expect(page.getByText(/all of it is on the studio’s server/)).toBeVisible();
   await page.goto(`${DEMO()}/pieces/${code}`);
@@ -136,7 +140,11 @@ test('what is due is looked at again in one act', async ({ page }) => {
   await expect(page.getByText('5 pieces to look at again, after a week')).toBeVisible();
   await page.getByRole('link', { name: 'Look again' }).click();
   await page.getByRole('button', { name: 'All of them are as they were' }).click();
-  await page.getByRole('group', { name: /^Crazing of/ }).first().getByRole('button', { name: 'slight' }).click(); // prettier-ignore
+  await page
+    .getByRole('group', { name: /^Crazing of/ })
+    .first()
+    .getByRole('button', { name: 'slight' })
+    .click();
   await page.getByRole('button', { name: 'Keep the looks at 5 pieces' }).click();
   await expect(page.getByText('5 pieces looked at again')).toBeVisible();
   await page.goto(`${DEMO()}/look-again`);
@@ -157,7 +165,9 @@ test('handed out: where it lies, what was collected; its owner sees it; the load
   await expect(page.getByRole('img', { name: /^QR code of/ }).first()).toBeVisible();
   await page.getByRole('link', { name: 'Type it in' }).click();
   await page.getByRole('button', { name: /^\d+ of \d+$/ }).click();
-  const owners = page.getByRole('region', { name: 'To their owners' }).or(page.locator('section', { hasText: 'To their owners' })); // prettier-ignore
+  const owners = page
+    .getByRole('region', { name: 'To their owners' })
+    .or(page.locator('section', { hasText: 'To their owners' }));
   await expect(owners.first()).toBeVisible();
   await page.getByLabel('Collect from').fill('the shelf under the window');
   await page.getByRole('button', { name: 'Say so' }).click();
@@ -194,9 +204,9 @@ test.describe('on a student’s phone', () => {
     const talk = page.getByRole('button', { name: `Speak of ${code}` });
     // A touch begins it, a second one ends it: nothing is held with a glove on.
     await talk.dispatchEvent('pointerdown', { pointerId: 1 });
-    await page.getByRole('button', { name: /^Recording/ }).dispatchEvent('pointerup', { pointerId: 1 }); // prettier-ignore
+    await page.getByRole('button', { name: /^Recording/ }).dispatchEvent('pointerup', { pointerId: 1 });
     await expect(page.getByRole('button', { name: /^Recording 0:01/ })).toBeVisible();
-    await page.getByRole('button', { name: /^Recording/ }).dispatchEvent('pointerdown', { pointerId: 1 }); // prettier-ignore
+    await page.getByRole('button', { name: /^Recording/ }).dispatchEvent('pointerdown', { pointerId: 1 });
     await expect(page.getByText(new RegExp(`^Spoken of ${code}`))).toBeVisible();
     await page.getByRole('group', { name: 'Surface' }).getByRole('button', { name: 'satin' }).tap();
     await page.getByRole('button', { name: 'Save, next piece' }).tap();

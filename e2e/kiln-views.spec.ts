@@ -4,9 +4,7 @@ import { opens } from './studios';
 
 opens('demo');
 
-test('a controller’s file is read before it is kept; one that is none is turned away', async ({
-  page,
-}) => {
+test('a controller’s file is read before it is kept; one that is none is turned away', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/bench`);
   await page.getByRole('link', { name: 'Open kiln …' }).first().click();
@@ -51,9 +49,7 @@ test('the calendar for a student, and two firings compared', async ({ page }) =>
   await expect(page.getByRole('img', { name: /Temperatures of Gable/ })).toBeVisible();
 });
 
-test('pieces are moved on the plan by touch and by key, and the move can be undone', async ({
-  page,
-}) => {
+test('pieces are moved on the plan by touch and by key, and the move can be undone', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/kilns`);
   await page
@@ -71,9 +67,7 @@ test('pieces are moved on the plan by touch and by key, and the move can be undo
   const before = (await stone.boundingBox())!;
   await stone.focus();
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
-  await expect
-    .poll(async () => ((await stone.boundingBox())?.x ?? 0) - before.x)
-    .toBeGreaterThan(10);
+  await expect.poll(async () => ((await stone.boundingBox())?.x ?? 0) - before.x).toBeGreaterThan(10);
   await page.reload();
   await unfold(page, 'On the shelves');
   await expect(shelf.getByRole('button', { name: new RegExp(`^${code}`) })).toBeVisible();

@@ -51,9 +51,7 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
   await expect(page.getByText('Between 20 °C and 1400 °C.')).toBeVisible();
   await page.getByLabel('to, °C').nth(2).fill('1196');
   await page.getByLabel('hold, min').nth(2).fill('15');
-  await expect(page.getByRole('row', { name: /Otter/ })).toContainText(
-    'not compared with cones yet',
-  );
+  await expect(page.getByRole('row', { name: /Otter/ })).toContainText('not compared with cones yet');
   await page.getByRole('button', { name: 'Save schedule' }).click();
   await expect(page.getByRole('link', { name: 'Otter, six' })).toBeVisible();
 
@@ -70,11 +68,7 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
   const fluid = waiting.locator('label', { hasText: 'Slack Tide', hasNotText: 'Question' }).first();
   await fluid.getByRole('checkbox').check();
   for (const i of [0, 1, 2])
-    await waiting
-      .locator('label', { hasNotText: 'Slack Tide' })
-      .nth(i)
-      .getByRole('checkbox')
-      .check();
+    await waiting.locator('label', { hasNotText: 'Slack Tide' }).nth(i).getByRole('checkbox').check();
   await page.getByRole('button', { name: 'Put 4 on shelf 1' }).click();
   await expect(page.getByRole('heading', { name: 'In the load: 4' })).toBeVisible();
   await unfold(page, 'On the shelves');
@@ -130,14 +124,10 @@ test('a day at the kiln: plan, pack, checks, fire with a controller, hold, cool,
     });
   expect(await controller(9.4 * 3600)).toBeGreaterThan(500);
   await page.reload();
-  await expect(
-    page.getByText(/Hold at .* to bring cone 6 down|Cone 6 is down by its work/),
-  ).toBeVisible();
+  await expect(page.getByText(/Hold at .* to bring cone 6 down|Cone 6 is down by its work/)).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: 'No reading for' })).toBeVisible();
   await expect(page.getByRole('meter', { name: 'Work done on cone 6' })).toBeVisible();
-  await expect(
-    page.getByRole('img', { name: /Temperature of Otter 1, planned and measured/ }),
-  ).toBeVisible();
+  await expect(page.getByRole('img', { name: /Temperature of Otter 1, planned and measured/ })).toBeVisible();
 
   // It comes back after a day with its backlog; what it sent before is not counted twice.
   const everything = await controller((Date.now() - since.getTime()) / 1000 - 90);
@@ -201,8 +191,7 @@ test('on a phone: a temperature in two touches, a strange one is asked about, th
   await expect(page.getByText(before as string)).toBeVisible();
 
   await page.getByRole('button', { name: /Read temperature/ }).tap();
-  for (const key of ['1', '1', '5', '0'])
-    await pad.getByRole('button', { name: key, exact: true }).tap();
+  for (const key of ['1', '1', '5', '0']) await pad.getByRole('button', { name: key, exact: true }).tap();
   await pad.getByRole('button', { name: 'Save' }).tap();
   await expect(pad.getByRole('alert')).toContainText('1150 °C');
   await expect(pad.getByRole('button', { name: 'It is really so' })).toBeVisible();
@@ -220,8 +209,7 @@ test('on a phone: a temperature in two touches, a strange one is asked about, th
 
   // Out of range: nothing is lost, and the reading keeps the moment it was taken at.
   await page.getByRole('button', { name: /Read temperature/ }).tap();
-  for (const key of ['1', '9', '9'])
-    await pad.getByRole('button', { name: key, exact: true }).tap();
+  for (const key of ['1', '9', '9']) await pad.getByRole('button', { name: key, exact: true }).tap();
   await context.setOffline(true);
   const taken = new Date();
   await pad.getByRole('button', { name: 'Save' }).tap();

@@ -33,7 +33,7 @@ test('an empty studio: set up, make a matrix, load, fire, open with pictures, an
   await page.getByRole('button', { name: /^Crazing/ }).click();
   await expect(page.getByText('No piece stands behind this case', { exact: false })).toBeVisible();
   await expect(page.getByRole('list', { name: 'Causes, the likeliest first' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'What goes with it in our records' })).toHaveCount(0); // prettier-ignore
+  await expect(page.getByRole('heading', { name: 'What goes with it in our records' })).toHaveCount(0);
   await page.goto(`${base}/bench`);
 
   await page.getByRole('link', { name: 'Add a body' }).click();
@@ -98,14 +98,9 @@ test('an empty studio: set up, make a matrix, load, fire, open with pictures, an
       buffer: await picture(40 * i, 90, 120),
     });
     // After its picture a clean tile is two touches.
-    await page
-      .getByRole('group', { name: 'Surface' })
-      .getByRole('button', { name: 'gloss' })
-      .click();
+    await page.getByRole('group', { name: 'Surface' }).getByRole('button', { name: 'gloss' }).click();
     await page.getByRole('button', { name: /Save/ }).click();
-    await expect(
-      page.getByText(`${i} of 4 written up; all of it is on the studio’s server`),
-    ).toBeVisible();
+    await expect(page.getByText(`${i} of 4 written up; all of it is on the studio’s server`)).toBeVisible();
   }
   await page.getByRole('button', { name: 'The opening is written up' }).click();
   await expect(page.getByRole('link', { name: 'Look at the opening' })).toBeVisible();
@@ -124,9 +119,7 @@ test('an empty studio: set up, make a matrix, load, fire, open with pictures, an
   await expect(page.getByRole('heading', { name: 'Loam over Fjord' })).toBeVisible();
 });
 
-test('a spreadsheet of 200 rows comes in after a dry run and stands on the chart', async ({
-  page,
-}) => {
+test('a spreadsheet of 200 rows comes in after a dry run and stands on the chart', async ({ page }) => {
   const base = EMPTY();
   await signIn(page, base, 'ada', PASSWORD);
   const rows = Array.from(

@@ -21,7 +21,9 @@ test.afterEach(async () => {
 async function prepared(page: Page, login: string): Promise<void> {
   await signIn(page, cable.url, login);
   await page.goto(`${cable.url}/device`);
-  await expect(page.getByText(/^(\d+) of \1 pages and pictures are on this device/)).toBeVisible({ timeout: 60_000 }); // prettier-ignore
+  await expect(page.getByText(/^(\d+) of \1 pages and pictures are on this device/)).toBeVisible({
+    timeout: 60_000,
+  });
 }
 /** The opening that is half written up, as the phone knows it. */
 async function openingAddress(page: Page): Promise<string> {
@@ -32,7 +34,9 @@ async function openingAddress(page: Page): Promise<string> {
 const saved = (page: Page) => page.getByRole('button', { name: 'Save, next piece' });
 const surface = (page: Page, word: string) =>
   page.getByRole('group', { name: 'Surface' }).getByRole('button', { name: word });
-/** A battery that dies takes the newest sign-in with it: what waits stays, and goes on under the same name. */
+/**
+ * A battery that dies takes the newest sign-in with it: what waits stays, and goes on under the same name.
+ */
 async function sent(page: Page): Promise<void> {
   const all = page.getByText(/all of it is on the studio’s server/);
   const again = page.getByRole('dialog', { name: 'Sign in again' });
@@ -87,9 +91,7 @@ test('a page that is not on the device says so, and leads to those that are; lea
   await prepared(hand.page, 'tomasz');
   await cable.pull();
   await hand.page.goto(`${cable.url}/store`);
-  await expect(
-    hand.page.getByRole('heading', { name: 'No connection to the studio' }),
-  ).toBeVisible();
+  await expect(hand.page.getByRole('heading', { name: 'No connection to the studio' })).toBeVisible();
   await hand.page.getByRole('link', { name: 'Bench' }).tap();
   await expect(hand.page.getByRole('heading', { name: 'Bench' })).toBeVisible();
   await cable.plugIn();
@@ -110,7 +112,13 @@ test('readings and diary lines at the kiln are kept without a network and sent i
     await page.goto(cable.url + url);
     const pad = page.getByRole('button', { name: /^Read temperature/ });
     // A page shows its parts one after another.
-    if (await pad.waitFor({ timeout: 3000 }).then(() => true, () => false)) address = url; // prettier-ignore
+    if (
+      await pad.waitFor({ timeout: 3000 }).then(
+        () => true,
+        () => false,
+      )
+    )
+      address = url;
     if (address !== null) break;
   }
   expect(address).not.toBeNull();
@@ -119,7 +127,7 @@ test('readings and diary lines at the kiln are kept without a network and sent i
   await page.getByRole('button', { name: /^Read temperature/ }).tap();
   await page.getByRole('dialog').getByRole('button', { name: /^\d+$/ }).nth(2).tap();
   await expect(page.getByText(/written down on this device/)).toBeVisible();
-  await expect(page.getByText('1 entry on this device, not yet on the studio’s server.')).toBeVisible(); // prettier-ignore
+  await expect(page.getByText('1 entry on this device, not yet on the studio’s server.')).toBeVisible();
   await cable.plugIn();
   await expect(page.getByText('1 entry on this device')).toHaveCount(0, { timeout: 30_000 });
 });

@@ -5,9 +5,7 @@ import { opens } from './studios';
 
 opens('demo');
 
-test('from a question to the sheets of a 35-tile grid, ticked off and printed', async ({
-  page,
-}) => {
+test('from a question to the sheets of a 35-tile grid, ticked off and printed', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/tests`);
   await page.getByRole('link', { name: 'Ask a question' }).click();
@@ -41,9 +39,7 @@ test('a crazing ladder is made from a crazed recipe in three acts', async ({ pag
   await page.getByRole('link', { name: 'Crazing ladder' }).click();
   await expect(page.getByRole('heading', { name: '6 tiles' })).toBeVisible();
   // The version that was open, not the newest.
-  await expect(page.getByRole('combobox', { name: 'Recipe to start from' })).toHaveText(
-    'Foxglove v1',
-  );
+  await expect(page.getByRole('combobox', { name: 'Recipe to start from' })).toHaveText('Foxglove v1');
   await page.getByRole('button', { name: 'Make 6 tiles and their sheets' }).click();
   await expect(page.getByText('0 of 6 tiles are written up.')).toBeVisible();
   await expect(page.getByText(/Add Silica to the pot of 500 g base/)).toBeVisible();
@@ -54,7 +50,7 @@ test('a design that changes more than it asks says so before it is made, and a w
 }) => {
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/tests/ask?design=line`);
-  await choose(page, 'Corner B', await page.getByRole('combobox', { name: 'Corner A' }).innerText()); // prettier-ignore
+  await choose(page, 'Corner B', await page.getByRole('combobox', { name: 'Corner A' }).innerText());
   await expect(page.getByText(/Two corners are the same/)).toBeVisible();
   await expect(page.getByRole('button', { name: /Make 0 tiles/ })).toBeDisabled();
   await page.getByRole('button', { name: 'Another design …' }).click();
@@ -64,9 +60,7 @@ test('a design that changes more than it asks says so before it is made, and a w
   await expect(page.getByLabel('Seconds in the bucket')).toHaveValue('1 two 4');
 });
 
-test('chemistry follows while an amount is typed, and a fired version is kept as it is', async ({
-  page,
-}) => {
+test('chemistry follows while an amount is typed, and a fired version is kept as it is', async ({ page }) => {
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/store/coatings/tarn`);
   const silica = page.getByRole('row', { name: /^SiO₂/ });

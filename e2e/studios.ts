@@ -1,6 +1,7 @@
 /**
- * Studios for browser tests. Two are made once for a run, the demo and an empty one; each file of tests works on a copy of its
- * own, with a database server and an application of its own, so that no file sees what another wrote.
+ * Studios for browser tests. Two are made once for a run, the demo and an empty one; each file of tests works
+ * on a copy of its own, with a database server and an application of its own, so that no file sees what
+ * another wrote.
  */
 import { cpSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
@@ -65,7 +66,10 @@ export function studioOf(kind: Kind): Opened {
   return found;
 }
 
-/** Says at the head of a file of tests which studios it works on; they are there before its first test, and end with its last. */
+/**
+ * Says at the head of a file of tests which studios it works on; they are there before its first test, and
+ * end with its last.
+ */
 export function opens(...kinds: Kind[]): void {
   test.beforeAll(async () => {
     for (const kind of kinds) {

@@ -1,11 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import {
-  expect,
-  test as base,
-  type Browser,
-  type BrowserContext,
-  type Page,
-} from '@playwright/test';
+import { expect, test as base, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { DEMO_PASSWORD } from '../demo/studio';
 import config from '../playwright.config';
@@ -15,11 +9,7 @@ const { launchOptions } = config.use!;
 /** A browser with a camera and a microphone that nobody has to allow. */
 export const WITH_CAMERA = {
   ...launchOptions,
-  args: [
-    ...launchOptions!.args!,
-    '--use-fake-device-for-media-stream',
-    '--use-fake-ui-for-media-stream',
-  ],
+  args: [...launchOptions!.args!, '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream'],
 };
 
 /** An empty studio, in which nobody has set anything up yet. */
@@ -44,11 +34,7 @@ export const picture = (r: number, g: number, b: number): Promise<Buffer> =>
     .toBuffer();
 
 /** Chooses from a MUI select by its label. */
-export async function choose(
-  page: Page,
-  label: string | RegExp,
-  option: string | RegExp,
-): Promise<void> {
+export async function choose(page: Page, label: string | RegExp, option: string | RegExp): Promise<void> {
   await page.getByRole('combobox', { name: label }).first().click();
   await page.getByRole('option', { name: option }).first().click();
   // What was chosen closes the list, which fades, and is hidden from a reader from the first
@@ -56,7 +42,10 @@ export async function choose(
   await expect(page.locator('[role="listbox"]')).toHaveCount(0);
 }
 
-/** What pages of this test threw and nobody caught; also where what the server drew is not what the browser draws. */
+/**
+ * What pages of this test threw and nobody caught; also where what the server drew is not what the browser
+ * draws.
+ */
 let faults: string[] = [];
 
 /**

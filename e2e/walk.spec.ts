@@ -1,4 +1,7 @@
-/** Every kind of page that links lead to: it answers, throws nothing, folds nothing empty, and fits its screen. */
+/**
+ * Every kind of page that links lead to: it answers, throws nothing, folds nothing empty, and fits its
+ * screen.
+ */
 import { expect, type Page } from '@playwright/test';
 import { DEMO, phoneOf, signIn, test } from './support';
 import { opens } from './studios';
@@ -51,10 +54,10 @@ async function walk(page: Page): Promise<{ wrong: string[]; kinds: number }> {
     if (answer!.status() >= 500) wrong.push(`${path}: ${answer!.status()}`);
     // A page that has begun to arrive leads on by this, and is looked at where it leads.
     await expect(page.locator('meta[http-equiv="refresh"]')).toHaveCount(0);
-    if (new URL(page.url()).pathname === '/who-may') wrong.push(`${path}: it is not theirs to open`); // prettier-ignore
+    if (new URL(page.url()).pathname === '/who-may') wrong.push(`${path}: it is not theirs to open`);
     const { said, links } = await look(page);
     wrong.push(...said.map((one) => `${path}: ${one}`));
-    queue.push(...links.map((one) => one.replace(/#.*/, '')).filter((one) => !one.startsWith('/api/'))); // prettier-ignore
+    queue.push(...links.map((one) => one.replace(/#.*/, '')).filter((one) => !one.startsWith('/api/')));
   }
   return { wrong, kinds: kinds.size };
 }

@@ -27,13 +27,13 @@ test('a board of 28 tiles is counted, headed by two pasted lists, brought in as 
   await signIn(page, DEMO(), 'iben');
   await page.goto(`${DEMO()}/studio/board`);
   await page.getByLabel('Picture of the board').setInputFiles(await photo());
-  await expect(page.getByText('28 tiles; 0 places empty', { exact: false })).toBeVisible({ timeout: 30_000 }); // prettier-ignore
+  await expect(page.getByText('28 tiles; 0 places empty', { exact: false })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText('4 rows')).toBeVisible();
   const paste = (label: string, text: string): Promise<void> =>
     page.getByLabel(label).evaluate((field, words) => {
       const clipboardData = new DataTransfer();
       clipboardData.setData('text', words);
-      field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true })); // prettier-ignore
+      field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
     }, text);
   await paste('Row A, coating', ROWS);
   await paste('Column 1, coating', COLUMNS);
@@ -45,7 +45,7 @@ test('a board of 28 tiles is counted, headed by two pasted lists, brought in as 
   await page.getByRole('button', { name: /^D7, / }).click();
   await page.getByRole('button', { name: 'No tile hangs here' }).click();
   await page.getByRole('button', { name: 'Bring in 27 tiles' }).click();
-  await expect(page.getByText('On record: 27 tiles of this board')).toBeVisible({ timeout: 60_000 }); // prettier-ignore
+  await expect(page.getByText('On record: 27 tiles of this board')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/measured by the grey card.*1 coating new/)).toBeVisible();
   const chart = await page.getByRole('link', { name: 'Look at the chart' }).getAttribute('href');
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -60,7 +60,7 @@ test('on a phone the board is counted, a tile is touched and said to be somethin
   const { context, page } = await phoneOf(browser, 'iben');
   await page.goto(`${DEMO()}/studio/board`);
   await page.getByLabel('Picture of the board').setInputFiles(await photo());
-  await expect(page.getByText('28 tiles; 0 places empty', { exact: false })).toBeVisible({ timeout: 30_000 }); // prettier-ignore
+  await expect(page.getByText('28 tiles; 0 places empty', { exact: false })).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Fewer columns' }).click();
   await expect(page.getByText(/^24 tiles; /)).toBeVisible();
   await page.getByRole('button', { name: 'More columns' }).click();
@@ -70,6 +70,6 @@ test('on a phone the board is counted, a tile is touched and said to be somethin
   // What was typed is there again after a reload; the picture is chosen once more.
   await page.reload();
   await page.getByLabel('Picture of the board').setInputFiles(await photo());
-  await expect(page.getByRole('button', { name: 'B2, Pitch, then Tarn' })).toBeVisible({ timeout: 30_000 }); // prettier-ignore
+  await expect(page.getByRole('button', { name: 'B2, Pitch, then Tarn' })).toBeVisible({ timeout: 30_000 });
   await context.close();
 });

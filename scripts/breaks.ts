@@ -1,6 +1,7 @@
 /**
- * `npm run breaks [-- --large] [NUMBER …]`: breaks a copy of the program on purpose, one place at a time (stand-ins/breaks), and
- * counts what the simulated worlds notice: the small ones of the everyday tests, or with --large the large ones.
+ * `npm run breaks [-- --large] [NUMBER …]`: breaks a copy of the program on purpose, one place at a time
+ * (stand-ins/breaks), and counts what the simulated worlds notice: the small ones of the everyday tests, or
+ * with --large the large ones.
  */
 import { execFileSync, spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
@@ -15,7 +16,9 @@ const copy = mkdtempSync(join(tmpdir(), 'jiten-breaks-'));
 process.on('exit', () => rmSync(copy, { recursive: true, force: true }));
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => process.exit(1));
 
-const files = execFileSync('git', ['ls-files', '-z', '--cached', '--others', '--exclude-standard'], { cwd: root }); // prettier-ignore
+const files = execFileSync('git', ['ls-files', '-z', '--cached', '--others', '--exclude-standard'], {
+  cwd: root,
+});
 for (const file of files.toString().split('\0').filter(Boolean))
   cpSync(join(root, file), join(copy, file), { recursive: true });
 symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'));
@@ -68,7 +71,9 @@ for (const one of tried) {
   const noticed = caught(one);
   if (!noticed) missed.push(one);
   const seconds = Math.round((Date.now() - began) / 1000);
-  console.log(`${noticed ? 'caught' : 'MISSED'} ${one.no}. ${one.what} (${one.worlds}, ${seconds} s)`); // prettier-ignore
+  console.log(`${noticed ? 'caught' : 'MISSED'} ${one.no}. ${one.what} (${one.worlds}, ${seconds} s)`);
 }
-console.log(`${tried.length - missed.length} of ${tried.length} caught by the ${large ? 'large' : 'small'} worlds`); // prettier-ignore
+console.log(
+  `${tried.length - missed.length} of ${tried.length} caught by the ${large ? 'large' : 'small'} worlds`,
+);
 process.exit(missed.length <= (large ? 0 : 1) ? 0 : 1);

@@ -10,8 +10,7 @@ import { SERVER } from '../src/keeper/application';
 function sourceHash(): string {
   const hash = createHash('sha256');
   const walk = (path: string): void => {
-    if (statSync(path).isDirectory())
-      for (const name of readdirSync(path).sort()) walk(join(path, name));
+    if (statSync(path).isDirectory()) for (const name of readdirSync(path).sort()) walk(join(path, name));
     else if (!/\.test\.tsx?$/.test(path)) hash.update(path).update(readFileSync(path));
   };
   for (const path of [

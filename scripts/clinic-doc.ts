@@ -1,4 +1,7 @@
-/** `npm run clinic-doc [CASES]`: writes docs/CLINIC.md from the tables and from worlds that are not the clinic's own. */
+/**
+ * `npm run clinic-doc [CASES]`: writes docs/CLINIC.md from the tables and from worlds that are not the
+ * clinic's own.
+ */
 import { writeFileSync } from 'node:fs';
 import { format, resolveConfig } from 'prettier';
 import { figures, vocabulary } from '../stand-ins/clinic/doc';

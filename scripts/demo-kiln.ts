@@ -14,9 +14,7 @@ const SIMULATED = 'Simulated controller';
 export async function runDemoKiln(db: Database, url: string, signal: AbortSignal): Promise<void> {
   const marta = (await listKilns(db)).find(({ slug }) => slug === 'marta');
   const technician = (await listPeople(db)).find(({ role }) => role === 'technician');
-  const [firing] = marta
-    ? await listFirings(db, { kilnId: marta.id, statuses: ['firing', 'cooling'] })
-    : [];
+  const [firing] = marta ? await listFirings(db, { kilnId: marta.id, statuses: ['firing', 'cooling'] }) : [];
   if (!marta || !technician || !firing?.startedAt) return;
   for (const token of await listTokens(db, marta.id))
     if (token.name === SIMULATED) await revokeToken(db, token.id, new Date());

@@ -1,4 +1,7 @@
-/** `npm run diagnose -- case.json`: a case as somebody wrote it, its causes in order. docs/CLINIC.md has the names. */
+/**
+ * `npm run diagnose -- case.json`: a case as somebody wrote it, its causes in order. docs/CLINIC.md has the
+ * names.
+ */
 import { readFileSync } from 'node:fs';
 import { CaseError, contradictionsIn, diagnose, readCase } from '../src/core/diagnosis';
 
@@ -24,7 +27,9 @@ const rounded = (value: number): number => Math.round(value * 10_000) / 10_000;
 try {
   const written = readCase(read());
   for (const [one, two] of contradictionsIn(written.facts))
-    process.stderr.write(`“${one.fact}” ${one.value} and “${two.fact}” ${two.value} cannot both hold: which is it? Both are counted.\n`); // prettier-ignore
+    process.stderr.write(
+      `“${one.fact}” ${one.value} and “${two.fact}” ${two.value} cannot both hold: which is it? Both are counted.\n`,
+    );
   const { causes, other, ask, tests, cautions } = diagnose(written);
   const told = {
     cautions,
@@ -33,7 +38,7 @@ try {
       name,
       probability: rounded(probability),
       for: one.for.map(({ fact, value, weight }) => ({ fact, value, weight: rounded(weight) })),
-      against: one.against.map(({ fact, value, weight }) => ({ fact, value, weight: rounded(weight) })), // prettier-ignore
+      against: one.against.map(({ fact, value, weight }) => ({ fact, value, weight: rounded(weight) })),
       ...(ruledOut === null ? {} : { ruledOut }),
     })),
     other: rounded(other),

@@ -7,7 +7,8 @@ import swc from '@swc/jest';
 const NAMES = ['Math', 'Number', 'Infinity', 'Float32Array', 'Float64Array', 'Uint8Array'];
 
 const withConstants = (result) => {
-  const taken = (name) => new RegExp(`\\b(import|const|class|function)\\b[^;=(]*\\b${name}\\b`).test(result.code); // prettier-ignore
+  const taken = (name) =>
+    new RegExp(`\\b(import|const|class|function)\\b[^;=(]*\\b${name}\\b`).test(result.code);
   const names = NAMES.filter((name) => result.code.includes(name) && !taken(name));
   return names.length === 0
     ? result

@@ -1,6 +1,6 @@
 /**
- * Measures the colours of every framed picture again that an older version of the method measured, whether or not the
- * studio is running. Broken off, it goes on where it was.
+ * Measures the colours of every framed picture again that an older version of the method measured, whether or
+ * not the studio is running. Broken off, it goes on where it was.
  */
 import { COLOUR_METHOD } from '../src/core/colour';
 import { measureAgain } from '../src/features/frames/server';
@@ -19,8 +19,13 @@ borrowServer(folder, 'npm run measure-again', async (server) => {
     const { done, unread } = await measureAgain(db, (at, all) => {
       if (at % 10 === 0 || at === all) console.log(`${at} of ${all} pictures`);
     });
-    console.log(done + unread.length === 0 ? `Every framed picture is measured by version ${COLOUR_METHOD} already.` : `${done} pictures measured by version ${COLOUR_METHOD}.`); // prettier-ignore
-    for (const id of unread) console.log(`The file of picture ${id} cannot be read: its colours are as they were.`); // prettier-ignore
+    console.log(
+      done + unread.length === 0
+        ? `Every framed picture is measured by version ${COLOUR_METHOD} already.`
+        : `${done} pictures measured by version ${COLOUR_METHOD}.`,
+    );
+    for (const id of unread)
+      console.log(`The file of picture ${id} cannot be read: its colours are as they were.`);
     if (unread.length > 0) process.exitCode = 1;
   } finally {
     await db.destroy();

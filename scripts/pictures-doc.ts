@@ -1,6 +1,7 @@
 /**
- * `npm run pictures-doc`: takes synthetic photographs from seeds that no method was built with, reads them as the application
- * does, and writes the figures into docs/PICTURES.md between its marks. About a quarter of an hour.
+ * `npm run pictures-doc`: takes synthetic photographs from seeds that no method was built with, reads them as
+ * the application does, and writes the figures into docs/PICTURES.md between its marks. About a quarter of an
+ * hour.
  */
 import { readFile, writeFile } from 'node:fs/promises';
 import { Random } from '../demo/random';
@@ -29,19 +30,19 @@ type Count = {
 };
 
 const quantile = (values: readonly number[], share: number): number =>
-  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? NaN; // prettier-ignore
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? NaN;
 
 /** How far a frame is from the true outline at the worst, as a share of the picture's width. */
-function offBy(
-  shape: Shape,
-  outline: readonly [number, number][],
-  width: number,
-  height: number,
-): number {
-  // prettier-ignore
+function offBy(shape: Shape, outline: readonly [number, number][], width: number, height: number): number {
   if (shape.kind === 'corners') {
     if (outline.length !== 4) return Infinity;
-    return Math.max(...shape.corners.map(({ x, y }, i) => Math.hypot(x * width - outline[i]![0], y * height - outline[i]![1]))) / width; // prettier-ignore
+    return (
+      Math.max(
+        ...shape.corners.map(({ x, y }, i) =>
+          Math.hypot(x * width - outline[i]![0], y * height - outline[i]![1]),
+        ),
+      ) / width
+    );
   }
   if (outline.length === 4) return Infinity;
   const aspect = height / width;
@@ -50,14 +51,33 @@ function offBy(
     ...outline.map(([x, y]) => {
       const at = onFace(shape, { x: x / width, y: y / height }, aspect, Infinity);
       // A height beyond the rim is cut to 1: looked at from just inside instead.
-      const inner = onFace(shape, { x: shape.centre.x + (x / width - shape.centre.x) * 0.5, y: shape.centre.y + (y / height - shape.centre.y) * 0.5 }, aspect, Infinity); // prettier-ignore
+      const inner = onFace(
+        shape,
+        {
+          x: shape.centre.x + (x / width - shape.centre.x) * 0.5,
+          y: shape.centre.y + (y / height - shape.centre.y) * 0.5,
+        },
+        aspect,
+        Infinity,
+      );
       return at === null || inner === null ? Infinity : Math.abs(2 * inner.height - 1) * radius;
     }),
   );
 }
 
 async function counted(world: World, subject: Subject, from: number, to: number): Promise<Count> {
-  const count: Count = { faces: 0, missed: 0, extra: 0, corners: [], greys: 0, greyFound: 0, greyWrong: 0, zones: 0, silent: 0, colours: [] }; // prettier-ignore
+  const count: Count = {
+    faces: 0,
+    missed: 0,
+    extra: 0,
+    corners: [],
+    greys: 0,
+    greyFound: 0,
+    greyWrong: 0,
+    zones: 0,
+    silent: 0,
+    colours: [],
+  };
   for (let seed = from; seed < to; seed++) {
     const taken = photograph(drawScene(new Random(seed), world, subject), world, seed, WIDTH);
     const { truth } = taken;
@@ -66,7 +86,14 @@ async function counted(world: World, subject: Subject, from: number, to: number)
     count.greys++;
     let by = null;
     if (grey.found !== null) {
-      const far = Math.max(...grey.found.steps.map(({ at }, i) => Math.hypot(at.x * raster.width - (truth.card!.middles[i]?.[0] ?? -1e3), at.y * raster.height - (truth.card!.middles[i]?.[1] ?? -1e3)))); // prettier-ignore
+      const far = Math.max(
+        ...grey.found.steps.map(({ at }, i) =>
+          Math.hypot(
+            at.x * raster.width - (truth.card!.middles[i]?.[0] ?? -1e3),
+            at.y * raster.height - (truth.card!.middles[i]?.[1] ?? -1e3),
+          ),
+        ),
+      );
       if (far < 0.012 * raster.width) count.greyFound++;
       else count.greyWrong++;
       if (grey.found.card !== null) {
@@ -77,7 +104,10 @@ async function counted(world: World, subject: Subject, from: number, to: number)
     const free = new Set(frames);
     truth.outlines.forEach((outline, i) => {
       count.faces++;
-      const rated = [...free].map((frame) => ({ frame, off: offBy(frame.shape, outline, raster.width, raster.height) })); // prettier-ignore
+      const rated = [...free].map((frame) => ({
+        frame,
+        off: offBy(frame.shape, outline, raster.width, raster.height),
+      }));
       const best = rated.sort((a, b) => a.off - b.off)[0];
       const near = best !== undefined && best.off < 0.06 ? best : null;
       if (near === null) count.missed++;
@@ -89,7 +119,7 @@ async function counted(world: World, subject: Subject, from: number, to: number)
         if (high - low < 0.1) continue;
         count.zones++;
         const part = { stretch: { from: low, to: high }, sector: ROUND };
-        const colour = near === null || by === null ? null : coloursUnder(raster, near.frame.shape, part, by); // prettier-ignore
+        const colour = near === null || by === null ? null : coloursUnder(raster, near.frame.shape, part, by);
         if (colour === null) count.silent++;
         else count.colours.push(deltaE(colour.lab, lab));
       }
@@ -114,8 +144,7 @@ const RUNS: [world: 'plain' | 'other', subject: Subject, pictures: number][] = [
 
 const BOARDS = 20;
 
-const percent = (part: number, of: number): string =>
-  of === 0 ? '–' : `${Math.round((100 * part) / of)} %`;
+const percent = (part: number, of: number): string => (of === 0 ? '–' : `${Math.round((100 * part) / of)} %`);
 
 function row(name: string, pictures: number, one: Count): string {
   const hundredth = one.corners.filter((off) => off < 0.01).length;
@@ -130,12 +159,17 @@ function row(name: string, pictures: number, one: Count): string {
     `${(100 * quantile(one.corners, 0.95)).toFixed(2)} %`,
     `${one.greyFound} of ${one.greys}${one.greyWrong > 0 ? `, ${one.greyWrong} wrong` : ''}`,
     `${percent(one.silent, one.zones)} of ${one.zones}`,
-    ...[quantile(one.colours, 0.5), quantile(one.colours, 0.95), Math.max(...one.colours)].map((v) => (Number.isFinite(v) ? v.toFixed(1) : '–')), // prettier-ignore
+    ...[quantile(one.colours, 0.5), quantile(one.colours, 0.95), Math.max(...one.colours)].map((v) =>
+      Number.isFinite(v) ? v.toFixed(1) : '–',
+    ),
   ];
   return `| ${cells.join(' | ')} |`;
 }
 
-/** Of so many boards, how many had their rows and columns counted right, and how many wrong ones were called sure. */
+/**
+ * Of so many boards, how many had their rows and columns counted right, and how many wrong ones were called
+ * sure.
+ */
 async function boards(world: World, from: number, pictures: number): Promise<string> {
   let [right, sureAndWrong] = [0, 0];
   for (let seed = from; seed < from + pictures; seed++) {
@@ -158,15 +192,29 @@ async function main(): Promise<void> {
     rows.push(row(`${world}, ${subject}`, pictures, count));
     process.stdout.write(`${rows.at(-1)!}\n`);
   }
-  const heads = ['world, what', 'pictures', 'faces', 'missed', 'made up', 'within 1 % of width', 'off, median', 'off, 95 %', 'grey found', 'zones without a colour', 'ΔE₀₀ median', '95 %', 'worst']; // prettier-ignore
-  const table = [`| ${heads.join(' | ')} |`, `|${heads.map(() => ' --- |').join('')}`, ...rows].join('\n'); // prettier-ignore
+  const heads = [
+    'world, what',
+    'pictures',
+    'faces',
+    'missed',
+    'made up',
+    'within 1 % of width',
+    'off, median',
+    'off, 95 %',
+    'grey found',
+    'zones without a colour',
+    'ΔE₀₀ median',
+    '95 %',
+    'worst',
+  ];
+  const table = [`| ${heads.join(' | ')} |`, `|${heads.map(() => ' --- |').join('')}`, ...rows].join('\n');
   const counts = `Rows and columns of boards counted right: plain ${await boards(PLAIN, seed, BOARDS)}; other ${await boards(OTHER, seed, BOARDS)}.`;
   const path = new URL('../docs/PICTURES.md', import.meta.url);
   const text = await readFile(path, 'utf8');
   const marks = ['<!-- figures -->', '<!-- /figures -->'] as const;
   const [before, rest] = text.split(marks[0]);
   const after = rest?.split(marks[1])[1];
-  if (before === undefined || after === undefined) throw new Error('docs/PICTURES.md has lost its marks.'); // prettier-ignore
+  if (before === undefined || after === undefined) throw new Error('docs/PICTURES.md has lost its marks.');
   await writeFile(path, `${before}${marks[0]}\n\n${table}\n\n${counts}\n\n${marks[1]}${after}`);
 }
 

@@ -1,15 +1,16 @@
 /**
- * What the application finds by itself in pictures it has never seen, as JSON: the grey, the frames, a board, the colours of the frames' zones.
+ * What the application finds by itself in pictures it has never seen, as JSON: the grey, the frames, a board,
+ * the colours of the frames' zones.
  *   npm run read-picture -- FILE … [--zones 0.33,0.66] [--grey 20.5,49.5,95.3]
- * Corners are in pixels of the upright picture. `--grey` names the steps of the card by their lightness L*; without it the
- * usual cards are tried, and a card that is none of them corrects nothing.
+ * Corners are in pixels of the upright picture. `--grey` names the steps of the card by their lightness L*;
+ * without it the usual cards are tried, and a card that is none of them corrects nothing.
  */
 import { readFile } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
 import { COLOUR_METHOD, correctionFrom } from '../src/core/colour';
 import { ROUND } from '../src/core/zones';
-import { coloursUnder, FRAME_METHOD, lookAtMany, USUAL_CARDS, type Raster } from '../src/core/sight'; // prettier-ignore
+import { coloursUnder, FRAME_METHOD, lookAtMany, USUAL_CARDS, type Raster } from '../src/core/sight';
 import { rasterOf, widthOf } from '../src/platform/raster';
 
 type Options = { cuts: number[]; cards: readonly (readonly number[])[] };
@@ -19,7 +20,10 @@ const rounded = (value: number, digits = 1): number => Number(value.toFixed(digi
 function described(raster: Raster, width: number, { cuts, cards }: Options) {
   const scale = width / raster.width;
   const { frames, why, grey, board } = lookAtMany(raster, { cards });
-  const pixel = ({ x, y }: { x: number; y: number }) => [rounded(x * raster.width * scale), rounded(y * raster.height * scale)]; // prettier-ignore
+  const pixel = ({ x, y }: { x: number; y: number }) => [
+    rounded(x * raster.width * scale),
+    rounded(y * raster.height * scale),
+  ];
   const { found } = grey;
   const by = found?.card == null ? null : correctionFrom(found.steps, found.card);
   const ends = [0, ...cuts, 1];
@@ -42,7 +46,12 @@ function described(raster: Raster, width: number, { cuts, cards }: Options) {
     board:
       board === null || board.rows * board.columns < 2
         ? null
-        : { corners: board.corners.map(pixel), rows: board.rows, columns: board.columns, sure: rounded(board.sure, 2) }, // prettier-ignore
+        : {
+            corners: board.corners.map(pixel),
+            rows: board.rows,
+            columns: board.columns,
+            sure: rounded(board.sure, 2),
+          },
     frames: frames.map(({ shape }) => ({
       ...(shape.kind === 'corners'
         ? { kind: 'corners', corners: shape.corners.map(pixel) }
@@ -61,7 +70,10 @@ function described(raster: Raster, width: number, { cuts, cards }: Options) {
           to,
           lab: colour === null ? null : colour.lab.map((v) => rounded(v, 2)),
           ...(colour && {
-            parts: colour.parts.map(({ lab, share }) => ({ lab: lab.map((v) => rounded(v, 2)), share: rounded(share, 3) })), // prettier-ignore
+            parts: colour.parts.map(({ lab, share }) => ({
+              lab: lab.map((v) => rounded(v, 2)),
+              share: rounded(share, 3),
+            })),
             variegation: rounded(colour.variegation, 2),
             glare: rounded(colour.glare, 3),
           }),
@@ -72,7 +84,12 @@ function described(raster: Raster, width: number, { cuts, cards }: Options) {
 }
 
 const numbers = (text: string | undefined): number[] =>
-  text === undefined ? [] : text.split(',').map(Number).sort((a, b) => a - b); // prettier-ignore
+  text === undefined
+    ? []
+    : text
+        .split(',')
+        .map(Number)
+        .sort((a, b) => a - b);
 
 async function main(): Promise<void> {
   const { values, positionals } = parseArgs({
@@ -86,7 +103,7 @@ async function main(): Promise<void> {
     !cuts.every((cut) => cut > 0 && cut < 1) ||
     !card.every((l) => l > 0 && l <= 100);
   if (wrong) {
-    process.stderr.write('npm run read-picture -- FILE … [--zones 0.33,0.66] [--grey 20.5,49.5,95.3]\n'); // prettier-ignore
+    process.stderr.write('npm run read-picture -- FILE … [--zones 0.33,0.66] [--grey 20.5,49.5,95.3]\n');
     process.exitCode = 2;
     return;
   }
@@ -96,13 +113,15 @@ async function main(): Promise<void> {
     try {
       const bytes = await readFile(file);
       const raster = await rasterOf(bytes);
-      pictures.push({ file: basename(file), ...described(raster, await widthOf(bytes), { cuts, cards }) }); // prettier-ignore
+      pictures.push({ file: basename(file), ...described(raster, await widthOf(bytes), { cuts, cards }) });
     } catch (error) {
       pictures.push({ file: basename(file), problem: (error as Error).message });
       process.exitCode = 1;
     }
   }
-  process.stdout.write(`${JSON.stringify({ method: { frame: FRAME_METHOD, colour: COLOUR_METHOD }, pictures }, null, 2)}\n`); // prettier-ignore
+  process.stdout.write(
+    `${JSON.stringify({ method: { frame: FRAME_METHOD, colour: COLOUR_METHOD }, pictures }, null, 2)}\n`,
+  );
 }
 
 void main();

@@ -2,12 +2,8 @@
 import { allFits, baselineOf } from '../src/core/heatwork';
 
 const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
-console.log(
-  '| cone | E, kJ/mol | 15 °C/h | 60 °C/h | 150 °C/h | done when the cone below is down |',
-);
-console.log(
-  '| ---- | --------- | ------- | ------- | -------- | -------------------------------- |',
-);
+console.log('| cone | E, kJ/mol | 15 °C/h | 60 °C/h | 150 °C/h | done when the cone below is down |');
+console.log('| ---- | --------- | ------- | ------- | -------- | -------------------------------- |');
 const misses: number[] = [];
 for (const fit of allFits()) {
   const at = (rate: number): string => {

@@ -1,4 +1,7 @@
-/** `./restore FILE [--into DIR]`: brings a backup up in a data folder, over a living studio only when its name is typed. */
+/**
+ * `./restore FILE [--into DIR]`: brings a backup up in a data folder, over a living studio only when its name
+ * is typed.
+ */
 import { mkdirSync } from 'node:fs';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
@@ -13,7 +16,10 @@ import { endLeftovers, noteChild } from '../src/keeper/processes';
 import { dropDatabase, openOn, startDatabase, type RunningDatabase } from '../src/keeper/server';
 import { dataFolder, failing, makeAgain, typed } from './house';
 
-/** No such database, no such table: nothing lives here. Any other error is one, and nothing is put in its place. */
+/**
+ * No such database, no such table: nothing lives here. Any other error is one, and nothing is put in its
+ * place.
+ */
 const NOTHING_HERE = new Set([1049, 1146]);
 
 /** The name of the studio that lives in a folder; empty when none does. Errors: it cannot be asked. */
@@ -50,9 +56,7 @@ async function main(): Promise<void> {
   });
   if (positionals.length !== 1)
     throw new Error('Say which: ./restore FILE [--into DIR] [--over "NAME OF THE STUDIO"]');
-  const folder = folderOf(
-    values.into === undefined ? dataFolder(values.empty ?? false) : typed(values.into),
-  );
+  const folder = folderOf(values.into === undefined ? dataFolder(values.empty ?? false) : typed(values.into));
   mkdirSync(folder.data, { recursive: true });
   const hold = await holdFolder(folder, './restore');
   try {

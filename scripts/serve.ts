@@ -1,4 +1,6 @@
-/** The application as a process of its own: `HOST`, `PORT`, `JITEN_PROXY`, `JITEN_TLS_CERT`, `JITEN_TLS_KEY`. */
+/**
+ * The application as a process of its own: `HOST`, `PORT`, `JITEN_PROXY`, `JITEN_TLS_CERT`, `JITEN_TLS_KEY`.
+ */
 import next from 'next';
 import { readCertificate } from '../src/front/certificate';
 import { makeFront } from '../src/front/front';

@@ -31,8 +31,7 @@ function stop(code: number): Promise<void> {
   })();
   return stopping;
 }
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
-  process.on(signal, () => void stop(0));
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop(0));
 // A terminal that was closed takes no more words; that is no reason to leave anything running.
 for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);
 

@@ -1,7 +1,7 @@
 /**
- * `./test`: every check, those that can run side by side. `./test --changed [REV]` only what a change touches (since a commit, or
- * what is not committed), `./test --all` the large simulated worlds too. Ends with a table of what took how long, with what
- * failed by name, and with one line that counts.
+ * `./test`: every check, those that can run side by side. `./test --changed [REV]` only what a change touches
+ * (since a commit, or what is not committed), `./test --all` the large simulated worlds too. Ends with a
+ * table of what took how long, with what failed by name, and with one line that counts.
  */
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -36,7 +36,7 @@ const parts = partsFor({
   all: process.argv.includes('--all'),
   touched: files === null ? null : touchedBy(files),
 });
-if (files !== null) console.log(`${files.length} files changed: ${parts.map(({ name }) => name).join(', ')}`); // prettier-ignore
+if (files !== null) console.log(`${files.length} files changed: ${parts.map(({ name }) => name).join(', ')}`);
 
 let ending = false;
 /** Nothing that was started here goes on when the run is given up. */
@@ -92,12 +92,10 @@ async function takeAll(): Promise<void> {
     if (works.size > 0) await Promise.race(works.values());
   }
 }
-const coresOf = (name: string): number =>
-  Math.min(CORES, parts.find((part) => part.name === name)!.cores);
+const coresOf = (name: string): number => Math.min(CORES, parts.find((part) => part.name === name)!.cores);
 
 const progress = setInterval(() => {
-  for (const [name, began] of under)
-    console.log(`… ${name}, ${Math.round((Date.now() - began) / 1000)} s`);
+  for (const [name, began] of under) console.log(`… ${name}, ${Math.round((Date.now() - began) / 1000)} s`);
 }, 60_000);
 
 const began = Date.now();
@@ -106,8 +104,7 @@ clearInterval(progress);
 rmSync(folder, { recursive: true, force: true });
 const results = [...done.values()].map(({ result }) => result);
 const failed = results.flatMap((result) => result.failed);
-if (leftRunning().length > 0)
-  for (const what of await endAll()) failed.push(`left running: ${what}`);
+if (leftRunning().length > 0) for (const what of await endAll()) failed.push(`left running: ${what}`);
 console.log(`\n${table([...done.values()], (Date.now() - began) / 1000, CORES)}`);
 for (const name of failed) console.log(`failed: ${name}`);
 const passed = results.reduce((sum, result) => sum + result.passed, 0);

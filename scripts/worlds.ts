@@ -1,6 +1,7 @@
 /**
- * `npm run worlds [NAME …]`: the large simulated worlds, whose figures go into docs/WORLDS.md; those of pictures, clinic and
- * phones also write docs of their own (docs/PICTURES.md, docs/CLINIC.md, docs/RELIABILITY.md by hand).
+ * `npm run worlds [NAME …]`: the large simulated worlds, whose figures go into docs/WORLDS.md; those of
+ * pictures, clinic and phones also write docs of their own (docs/PICTURES.md, docs/CLINIC.md,
+ * docs/RELIABILITY.md by hand).
  */
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -13,13 +14,19 @@ import type { Figure } from '../test-support/worlds';
 const DOC = 'docs/WORLDS.md';
 /** Tests whose worlds come in two sizes, and commands that make figures of their own. */
 const TESTED = ['watch', 'heatwork', 'load', 'standing', 'sight', 'clinic'];
-const COMMANDS: Record<string, string> = { clinic: 'clinic-doc', pictures: 'pictures-doc', phones: 'reliability' };
+const COMMANDS: Record<string, string> = {
+  clinic: 'clinic-doc',
+  pictures: 'pictures-doc',
+  phones: 'reliability',
+};
 
 const asked = process.argv.slice(2);
 const takes = (name: string): boolean => asked.length === 0 || asked.includes(name);
 const strange = asked.filter((name) => !TESTED.includes(name) && !(name in COMMANDS));
 if (strange.length > 0) {
-  console.error(`No world is called ${strange.join(', ')}; there are ${[...TESTED, ...Object.keys(COMMANDS)].join(', ')}.`); // prettier-ignore
+  console.error(
+    `No world is called ${strange.join(', ')}; there are ${[...TESTED, ...Object.keys(COMMANDS)].join(', ')}.`,
+  );
   process.exit(1);
 }
 

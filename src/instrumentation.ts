@@ -1,7 +1,9 @@
 import { notePageFault } from './platform/faults';
 import { log } from './platform/log';
 
-/** A page that failed is written down with the number that the person sees, without what an address carries. */
+/**
+ * A page that failed is written down with the number that the person sees, without what an address carries.
+ */
 export function onRequestError(
   error: unknown,
   request: { path: string; method: string },

@@ -1,7 +1,7 @@
 /**
- * Twelve breaks of behaviour: small slips in the code that no type, lint rule or formatter sees. Each has to be caught by
- * a large simulated world; the small worlds of the everyday tests still have to catch at least eleven. They were
- * written down before the worlds were made smaller. Tried by `npm run breaks`.
+ * Twelve breaks of behaviour: small slips in the code that no type, lint rule or formatter sees. Each has to
+ * be caught by a large simulated world; the small worlds of the everyday tests still have to catch at least
+ * eleven. They were written down before the worlds were made smaller. Tried by `npm run breaks`.
  */
 export type Break = {
   no: number;

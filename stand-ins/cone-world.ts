@@ -53,15 +53,9 @@ function climbed(pace: (kelvin: number) => number, t0: number): number {
 }
 
 /** What a history does to a cone: 1 at the end point of a climb of 60 °C/h. */
-function workIn(
-  world: ConeWorld,
-  cone: string,
-  history: readonly Reading[],
-  warmer: number,
-): number {
+function workIn(world: ConeWorld, cone: string, history: readonly Reading[], warmer: number): number {
   const { e, t0 } = kineticsOf(cone);
-  const pace = (kelvin: number): number =>
-    exp(-((world.kinetics * e) / GAS) * (1 / kelvin - 1 / t0));
+  const pace = (kelvin: number): number => exp(-((world.kinetics * e) / GAS) * (1 / kelvin - 1 / t0));
   const key = `${world.kinetics} ${cone}`;
   const whole = wholes.get(key) ?? climbed(pace, t0);
   wholes.set(key, whole);

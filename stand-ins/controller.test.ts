@@ -26,9 +26,7 @@ async function listener(
       if (status === 200) taken.push(...(JSON.parse(body) as { readings: Sent[] }).readings);
       response.writeHead(status, { 'content-type': 'application/json' });
       response.end(
-        JSON.stringify(
-          status === 200 ? { ok: true } : { ok: false, problem: { message: `said ${status}` } },
-        ),
+        JSON.stringify(status === 200 ? { ok: true } : { ok: false, problem: { message: `said ${status}` } }),
       );
     });
   });
@@ -138,9 +136,7 @@ describe('the kiln that is not there', () => {
     const [a, b] = [gaussian(5), gaussian(5)];
     const numbers = Array.from({ length: 20_000 }, () => a());
     const mean = numbers.reduce((sum, one) => sum + one, 0) / numbers.length;
-    const spread = Math.sqrt(
-      numbers.reduce((sum, one) => sum + (one - mean) ** 2, 0) / numbers.length,
-    );
+    const spread = Math.sqrt(numbers.reduce((sum, one) => sum + (one - mean) ** 2, 0) / numbers.length);
     expect(Math.abs(mean)).toBeLessThan(0.03);
     expect(Math.abs(spread - 1)).toBeLessThan(0.03);
     expect(Array.from({ length: 5 }, () => b())).toEqual(numbers.slice(0, 5));

@@ -92,14 +92,12 @@ export async function runController(options: ControllerOptions): Promise<number>
         backlog = backlog.slice(4000);
       } else if (caughtUp) await pause(1000, signal);
     }
-    if (!caughtUp && options.speed !== undefined)
-      await pause((1000 * every) / options.speed, signal);
+    if (!caughtUp && options.speed !== undefined) await pause((1000 * every) / options.speed, signal);
     const wanted = clock > profile.at(-1)!.t ? null : plannedAt(profile, clock);
     if (wanted === null && state.chamber < 35) break;
     if (options.until !== undefined && state.t >= options.until) break;
     const { power, integral } = control(state, celsius, wanted, every);
-    const door =
-      options.door !== undefined && state.t >= options.door[0] && state.t < options.door[1];
+    const door = options.door !== undefined && state.t >= options.door[0] && state.t < options.door[1];
     state = step(kiln, { ...state, integral, door }, power, every);
     if (wanted === null || wanted - celsius < 15) clock += every;
   }

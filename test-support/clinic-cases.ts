@@ -1,7 +1,8 @@
 /**
- * Cases worked out by hand, from textbook faults and practice as remembered (from memory, no source), written down
- * before the weights were. `aside`: not looked at until the last run. A case says what a technician would have found
- * out by looking about, and what it turned out to be; where two would pass for right, both are named.
+ * Cases worked out by hand, from textbook faults and practice as remembered (from memory, no source), written
+ * down before the weights were. `aside`: not looked at until the last run. A case says what a technician
+ * would have found out by looking about, and what it turned out to be; where two would pass for right, both
+ * are named.
  */
 export type WorkedCase = {
   story: string;
@@ -105,8 +106,7 @@ export const WORKED: readonly WorkedCase[] = [
     aside: true,
   },
   {
-    story:
-      'The second coat went over a first that was still wet; holes in the raw coat at the overlap.',
+    story: 'The second coat went over a first that was still wet; holes in the raw coat at the overlap.',
     signs: ['pinhole'],
     facts: { where: 'overlap', 'dried-between': 'no', 'raw-coat': 'holed' },
     truth: ['wet-coats'],
@@ -118,8 +118,7 @@ export const WORKED: readonly WorkedCase[] = [
     truth: ['hot'],
   },
   {
-    story:
-      'Pits in a glaze with silicon carbide, only where it is thick; every other coat is calm.',
+    story: 'Pits in a glaze with silicon carbide, only where it is thick; every other coat is calm.',
     signs: ['pit'],
     facts: { 'silicon-carbide': 'yes', thickness: 'only-thick', body: 'every' },
     truth: ['silicon-carbide', 'thick'],
@@ -152,8 +151,7 @@ export const WORKED: readonly WorkedCase[] = [
     truth: ['thick'],
   },
   {
-    story:
-      'A shino seals early over an iron wash: blisters when it is on top, none the other way round.',
+    story: 'A shino seals early over an iron wash: blisters when it is on top, none the other way round.',
     signs: ['blister'],
     facts: { stack: 'together', order: 'one-order', where: 'overlap' },
     truth: ['early-seal'],
@@ -333,8 +331,7 @@ export const WORKED: readonly WorkedCase[] = [
   },
   // Colour.
   {
-    story:
-      'The reds are clear, the celadons of the load yellow, iron bodies pale; reduction began at 1000.',
+    story: 'The reds are clear, the celadons of the load yellow, iron bodies pale; reduction began at 1000.',
     signs: ['copper-red', 'celadon'],
     facts: { air: 'reduction', reduction: 'late', celadons: 'yellow', 'iron-bodies': 'pale' },
     truth: ['reduced-late'],
@@ -469,8 +466,7 @@ export const WORKED: readonly WorkedCase[] = [
     truth: ['stain-cracks', 'moisture', 'misfit-high'],
   },
   {
-    story:
-      'A chip off a plate after three weeks with a soft white crumb under it; plaster bats in the room.',
+    story: 'A chip off a plate after three weeks with a soft white crumb under it; plaster bats in the room.',
     signs: ['lime-pop'],
     facts: { pop: 'soft', plaster: 'near' },
     truth: ['plaster'],

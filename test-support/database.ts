@@ -1,4 +1,7 @@
-/** Databases for integration tests: migrated once for each worker of the test runner, emptied between its files. */
+/**
+ * Databases for integration tests: migrated once for each worker of the test runner, emptied between its
+ * files.
+ */
 import { statfsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import type { Database, Row } from '../src/data/database';
@@ -34,12 +37,23 @@ export function roomForDatabases(): string {
 /** Columns, keys, foreign keys and checks of a database, as the server tells them. */
 export async function schemaOf(db: Database, name: string): Promise<string> {
   const rows = async (table: string, columns: string, of = 'table_schema'): Promise<Row[]> =>
-    (await db.raw(`SELECT ${columns} FROM information_schema.${table} WHERE ${of} = ? ORDER BY 1, 2, 3`, [name]))[0]; // prettier-ignore
+    (
+      await db.raw(`SELECT ${columns} FROM information_schema.${table} WHERE ${of} = ? ORDER BY 1, 2, 3`, [
+        name,
+      ])
+    )[0];
   return JSON.stringify([
-    await rows('columns', 'table_name, ordinal_position, column_name, column_type, is_nullable, column_default, extra, generation_expression'), // prettier-ignore
+    await rows(
+      'columns',
+      'table_name, ordinal_position, column_name, column_type, is_nullable, column_default, extra, generation_expression',
+    ),
     await rows('statistics', 'table_name, index_name, seq_in_index, column_name, non_unique'),
-    await rows('check_constraints', 'table_name, constraint_name, check_clause', 'constraint_schema'), // prettier-ignore
-    await rows('referential_constraints', 'table_name, constraint_name, referenced_table_name, update_rule, delete_rule', 'constraint_schema'), // prettier-ignore
+    await rows('check_constraints', 'table_name, constraint_name, check_clause', 'constraint_schema'),
+    await rows(
+      'referential_constraints',
+      'table_name, constraint_name, referenced_table_name, update_rule, delete_rule',
+      'constraint_schema',
+    ),
   ]);
 }
 
@@ -83,12 +97,12 @@ export async function emptyTables(db: Database, name: string): Promise<void> {
     )) as [{ name: string; list: string }[]];
     for (const { name: table, list } of columns)
       if (!OWN.has(table))
-        await trx.raw(`INSERT INTO \`${table}\` (${list}) SELECT ${list} FROM \`${PRISTINE}\`.\`${table}\``); // prettier-ignore
+        await trx.raw(`INSERT INTO \`${table}\` (${list}) SELECT ${list} FROM \`${PRISTINE}\`.\`${table}\``);
     await trx.raw('SET FOREIGN_KEY_CHECKS = 1');
     await trx.commit();
     // Counting from one again ends a transaction, so it comes last.
     for (const { name: table, next } of tables)
-      if (next !== null && !OWN.has(table)) await db.raw(`ALTER TABLE \`${table}\` AUTO_INCREMENT = 1`); // prettier-ignore
+      if (next !== null && !OWN.has(table)) await db.raw(`ALTER TABLE \`${table}\` AUTO_INCREMENT = 1`);
   } catch (error) {
     await trx.rollback();
     throw error;
@@ -120,8 +134,8 @@ async function emptied(name: string): Promise<Database> {
 }
 
 /**
- * An empty, migrated database of this worker's own; the application's own pool is pointed at it too. One that was
- * destroyed is given out again.
+ * An empty, migrated database of this worker's own; the application's own pool is pointed at it too. One that
+ * was destroyed is given out again.
  */
 export async function emptyDatabase(): Promise<Database> {
   const name = freeName();

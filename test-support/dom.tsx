@@ -25,6 +25,10 @@ const { SI } = await import('../src/core/units');
 // Whether each element may be seen is costly to reckon here, and no question of these tests.
 // What is waited for comes at once on a quiet machine, and later on a busy one.
 configure({ defaultHidden: true, asyncUtilTimeout: 15_000 });
+// The stand-in for a browser matches every rule of every style sheet against every element that is asked
+// about, many times for each name that is looked for; what these tests ask of styles stands on the elements
+// themselves.
+window.getComputedStyle = (element) => (element as HTMLElement).style;
 jest.setTimeout(30_000);
 afterEach(() => {
   cleanup();

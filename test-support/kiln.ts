@@ -44,10 +44,7 @@ export async function finish(studio: TestStudio, firingId: string): Promise<void
 }
 
 /** A studio for the tests of a file, and before each of them a kiln of its own. */
-export function kilnTests(
-  give: (given: { studio: TestStudio; kiln: Kiln }) => void,
-  fields: object = {},
-) {
+export function kilnTests(give: (given: { studio: TestStudio; kiln: Kiln }) => void, fields: object = {}) {
   let studio: TestStudio;
   let kiln: Kiln;
   beforeAll(async () => {

@@ -1,11 +1,7 @@
 import { EVERYWHERE, type Coat, type Layer, type Region } from '../src/core/zones';
 
 /** One dip of a coat, everywhere unless said otherwise. */
-export const dip = (
-  coat: Coat | string,
-  region: Partial<Region> = {},
-  rest: Partial<Layer> = {},
-): Layer => ({
+export const dip = (coat: Coat | string, region: Partial<Region> = {}, rest: Partial<Layer> = {}): Layer => ({
   coat: typeof coat === 'string' ? { slug: coat, version: 1, kind: 'glaze' } : coat,
   method: 'dip',
   coats: 1,

@@ -39,6 +39,6 @@ export function picturesAre(
     drawImage: () => {},
     createImageData: (w: number, h: number) => ({ data: new Uint8ClampedArray(4 * w * h) }),
     putImageData: () => {},
-    getImageData: () => ({ data: data ?? new Uint8ClampedArray(4 * width * height), width, height }), // prettier-ignore
+    getImageData: () => ({ data: data ?? new Uint8ClampedArray(4 * width * height), width, height }),
   })) as never;
 }

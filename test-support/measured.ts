@@ -1,4 +1,6 @@
-/** Pieces whose pictures were framed and measured, without any pictures: for what follows from the colours. */
+/**
+ * Pieces whose pictures were framed and measured, without any pictures: for what follows from the colours.
+ */
 import { v7 } from 'uuid';
 import type { Lab } from '@/core/colour';
 import type { Database, Row } from '@/data/database';
@@ -7,13 +9,21 @@ import { replaceFrames } from '@/data/frames';
 import { createPhotos } from '@/data/photos';
 
 /** The lower left face of every picture. */
-const SHAPE = { kind: 'corners' as const, corners: [{ x: 0.2, y: 0.9 }, { x: 0.6, y: 0.9 }, { x: 0.6, y: 0.1 }, { x: 0.2, y: 0.1 }] as never }; // prettier-ignore
+const SHAPE = {
+  kind: 'corners' as const,
+  corners: [
+    { x: 0.2, y: 0.9 },
+    { x: 0.6, y: 0.9 },
+    { x: 0.6, y: 0.1 },
+    { x: 0.2, y: 0.1 },
+  ] as never,
+};
 
 let pictures = 0;
 
 /**
- * Measures pieces that were written up: `of` says the colour of a cell’s zone on a piece (by the base coat and the place of
- * the piece among those given), null for none. Answers the pictures' ids.
+ * Measures pieces that were written up: `of` says the colour of a cell’s zone on a piece (by the base coat
+ * and the place of the piece among those given), null for none. Answers the pictures' ids.
  */
 export async function measure(
   db: Database,
@@ -32,7 +42,12 @@ export async function measure(
       .select('sighting.zone', 'sighting.face_no', 'cell.base_slug');
     const id = v7();
     const sha = (++pictures).toString(16).padStart(64, '0');
-    await createPhotos(db, [{ id, sha, width: 300, height: 400, originalName: 'made', pieceId, firingId }], by, now); // prettier-ignore
+    await createPhotos(
+      db,
+      [{ id, sha, width: 300, height: 400, originalName: 'made', pieceId, firingId }],
+      by,
+      now,
+    );
     const colours = rows.flatMap((row) => {
       const lab = of(row.base_slug as string, i);
       return lab === null ? [] : [{ zone: row.zone as string, face: row.face_no as number, lab }];
@@ -49,7 +64,14 @@ export async function measure(
           sharpness: 0.5,
           colours: colours
             .filter((one) => one.face === face)
-            .map(({ zone, lab }) => ({ zone, lab, parts: [{ lab, share: 1 }], variegation: 1, glare: 0, byGrey })), // prettier-ignore
+            .map(({ zone, lab }) => ({
+              zone,
+              lab,
+              parts: [{ lab, share: 1 }],
+              variegation: 1,
+              glare: 0,
+              byGrey,
+            })),
         })),
         grey: null,
         unframed: false,
@@ -61,6 +83,9 @@ export async function measure(
     );
     ids.push(id);
   }
-  await refreshCells(db, pieceIds.map((pieceId) => ({ pieceId, firingId }))); // prettier-ignore
+  await refreshCells(
+    db,
+    pieceIds.map((pieceId) => ({ pieceId, firingId })),
+  );
   return ids;
 }

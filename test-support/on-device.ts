@@ -1,4 +1,6 @@
-/** A browser's memory for components under test: what every browser has, and their stand-in for one does not. */
+/**
+ * A browser's memory for components under test: what every browser has, and their stand-in for one does not.
+ */
 import { indexedDB, IDBKeyRange } from 'fake-indexeddb';
 import { deserialize, serialize } from 'node:v8';
 

@@ -2,9 +2,7 @@ import { inflateSync } from 'node:zlib';
 
 /** Objects of a PDF by number. */
 function objectsOf(raw: string): Map<string, string> {
-  return new Map(
-    [...raw.matchAll(/(\d+) 0 obj\n([\s\S]*?)\nendobj/g)].map(([, id, body]) => [id!, body!]),
-  );
+  return new Map([...raw.matchAll(/(\d+) 0 obj\n([\s\S]*?)\nendobj/g)].map(([, id, body]) => [id!, body!]));
 }
 
 /** A stream unpacked; '' for what is none, or packed otherwise. */
@@ -24,10 +22,7 @@ function charactersOf(table: string): Map<number, string> {
   for (const [, from, , list] of table.matchAll(/<([0-9a-f]+)> <([0-9a-f]+)> \[([^\]]*)\]/gi))
     [...list!.matchAll(/<([0-9a-f ]+)>/gi)].forEach(([, hex], i) => {
       const units = hex!.replaceAll(' ', '').match(/.{4}/g) ?? [];
-      found.set(
-        parseInt(from!, 16) + i,
-        String.fromCharCode(...units.map((unit) => parseInt(unit, 16))),
-      );
+      found.set(parseInt(from!, 16) + i, String.fromCharCode(...units.map((unit) => parseInt(unit, 16))));
     });
   return found;
 }

@@ -23,14 +23,15 @@ export type TestStudio = {
   body: string;
   kiln: string;
   version: (slug: string) => string;
-  act: <T = unknown>(
+  act: <T = unknown>(name: string, input: unknown, as?: Person | null, id?: string) => Promise<Answer<T>>;
+  /** An operation with a file, as the route hands it over. */
+  actWithFile: <T = unknown>(
     name: string,
     input: unknown,
-    as?: Person | null,
+    bytes: Buffer,
+    as?: Person,
     id?: string,
   ) => Promise<Answer<T>>;
-  /** An operation with a file, as the route hands it over. */
-  actWithFile: <T = unknown>(name: string, input: unknown, bytes: Buffer, as?: Person, id?: string) => Promise<Answer<T>>; // prettier-ignore
   /** The answer's data; fails the test when the operation was refused. */
   must: <T = unknown>(name: string, input: unknown, as?: Person) => Promise<T>;
 };
@@ -112,8 +113,7 @@ export async function testStudio(): Promise<TestStudio> {
     input: unknown,
     as: Person | null = technician,
     id: string = v7(),
-  ): Promise<Answer<T>> =>
-    perform(db, OPERATIONS.get(operation)!, { id, input }, as) as Promise<Answer<T>>;
+  ): Promise<Answer<T>> => perform(db, OPERATIONS.get(operation)!, { id, input }, as) as Promise<Answer<T>>;
   return {
     db,
     technician,
@@ -123,7 +123,9 @@ export async function testStudio(): Promise<TestStudio> {
     kiln,
     act,
     actWithFile: <T>(operation: string, input: unknown, bytes: Buffer, as = technician, id = v7()) =>
-      perform(db, OPERATIONS.get(operation)!, { id, input, file: { name: 'file', bytes } }, as) as Promise<Answer<T>>, // prettier-ignore
+      perform(db, OPERATIONS.get(operation)!, { id, input, file: { name: 'file', bytes } }, as) as Promise<
+        Answer<T>
+      >,
     version: (slug) => versions.get(slug)!,
     must: async <T>(operation: string, input: unknown, as?: Person): Promise<T> => {
       const answer = await act<T>(operation, input, as ?? technician);
@@ -167,10 +169,7 @@ export async function makePieces(
   layers: object[],
   rest: object = {},
 ): Promise<{ ids: string[]; codes: string[] }> {
-  const { codes } = await studio.must<{ codes: string[] }>(
-    'tests.make',
-    makeInput(studio, layers, rest),
-  );
+  const { codes } = await studio.must<{ codes: string[] }>('tests.make', makeInput(studio, layers, rest));
   const rows = await studio.db('piece').whereIn('code', codes).select('id', 'code');
   return { codes, ids: codes.map((code) => rows.find((row) => row.code === code)!.id as string) };
 }

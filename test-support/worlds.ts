@@ -1,5 +1,6 @@
 /**
- * Simulated worlds come in two sizes: small ones, of seconds, in the everyday tests; large ones with `npm run worlds` and
+ * Simulated worlds come in two sizes: small ones, of seconds, in the everyday tests; large ones with `npm run
+ * worlds` and
  * `./test --all`, whose figures go into docs/WORLDS.md.
  */
 import { appendFileSync } from 'node:fs';

@@ -26,7 +26,9 @@ export function touchedBy(files: readonly string[]): Touched {
   return {
     sources,
     formatted: files.filter((file) => /\.(ts|tsx|mjs|json|md|css)$/.test(file)),
-    rooms: [...new Set(sources.flatMap((file) => /^src\/(?:core\/|features\/)?[^/]+\//.exec(file)?.[0] ?? []))],
+    rooms: [
+      ...new Set(sources.flatMap((file) => /^src\/(?:core\/|features\/)?[^/]+\//.exec(file)?.[0] ?? [])),
+    ],
     specs: sources.filter((file) => /^e2e\/.*\.spec\.ts$/.test(file)),
   };
 }
@@ -72,10 +74,35 @@ function jest(name: string, project: string, { folder, cores, all }: Asked, ...w
 }
 
 const prettier = (files: readonly string[]): Part =>
-  part('formatting', ['npx', 'prettier', '--check', '--log-level', 'warn', '--cache', '--cache-strategy', 'content', '--cache-location', `${CACHE}/prettier`, '--no-error-on-unmatched-pattern', ...files]); // prettier-ignore
+  part('formatting', [
+    'npx',
+    'prettier',
+    '--check',
+    '--log-level',
+    'warn',
+    '--cache',
+    '--cache-strategy',
+    'content',
+    '--cache-location',
+    `${CACHE}/prettier`,
+    '--no-error-on-unmatched-pattern',
+    ...files,
+  ]);
 
 const eslint = (files: readonly string[]): Part =>
-  part('lint', ['npx', 'eslint', '--max-warnings', '0', '--cache', '--cache-strategy', 'content', '--cache-location', `${CACHE}/eslint`, '--no-warn-ignored', ...files]); // prettier-ignore
+  part('lint', [
+    'npx',
+    'eslint',
+    '--max-warnings',
+    '0',
+    '--cache',
+    '--cache-strategy',
+    'content',
+    '--cache-location',
+    `${CACHE}/eslint`,
+    '--no-warn-ignored',
+    ...files,
+  ]);
 
 const types = (): Part => part('types', ['sh', '-c', 'npx next typegen && npx tsc --noEmit']);
 
@@ -109,8 +136,9 @@ export function partsFor(asked: Asked): Part[] {
 }
 
 /**
- * Formatting and lint of the files that changed, all types, tests that import what changed; of those against the database only
- * the changed rooms', for nearly all of them import everything. Browser tests only where one of them changed.
+ * Formatting and lint of the files that changed, all types, tests that import what changed; of those against
+ * the database only the changed rooms', for nearly all of them import everything. Browser tests only where
+ * one of them changed.
  */
 function partsOfChange(asked: Asked, { sources, formatted, rooms, specs }: Touched): Part[] {
   const related = ['--findRelatedTests', ...sources];
@@ -121,7 +149,14 @@ function partsOfChange(asked: Asked, { sources, formatted, rooms, specs }: Touch
   );
   return [
     ...(formatted.length > 0 ? [prettier(formatted)] : []),
-    ...(sources.length > 0 ? [eslint(sources), types(), jest('unit', 'unit', asked, ...related), jest('components', 'dom', asked, ...related)] : []), // prettier-ignore
+    ...(sources.length > 0
+      ? [
+          eslint(sources),
+          types(),
+          jest('unit', 'unit', asked, ...related),
+          jest('components', 'dom', asked, ...related),
+        ]
+      : []),
     ...(own.length > 0 ? [jest('integration', 'integration', asked, '--runTestsByPath', ...own)] : []),
     ...(specs.length > 0 ? [build(), playwright(asked, [], ...specs)] : []),
   ];

@@ -1,4 +1,6 @@
-/** What the reports of the test runners say: how many tests held, what did not, and how long each file took. */
+/**
+ * What the reports of the test runners say: how many tests held, what did not, and how long each file took.
+ */
 import { readFileSync } from 'node:fs';
 import { relative } from 'node:path';
 

@@ -1,4 +1,7 @@
-/** Runs one part of the tests as a process group of its own: its output is kept, its time and its CPU are counted. */
+/**
+ * Runs one part of the tests as a process group of its own: its output is kept, its time and its CPU are
+ * counted.
+ */
 import { spawn, type ChildProcess } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 

@@ -22,9 +22,7 @@ export function table(done: readonly Done[], wall: number, cores: number): strin
     row('---', '---', '---', '---'),
     ...done.map(({ part, ran, result }) => row(part, minutes(ran.wall), minutes(ran.cpu), result.passed)),
     row(`all, on ${cores} cores`, minutes(wall), minutes(cpu), passed),
-    ...(files.length === 0
-      ? []
-      : ['', row('slowest files', 'seconds'), row('---', '---')]),
+    ...(files.length === 0 ? [] : ['', row('slowest files', 'seconds'), row('---', '---')]),
     ...files.map(({ name, seconds }) => row(name, seconds.toFixed(1))),
   ].join('\n');
 }

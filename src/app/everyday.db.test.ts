@@ -1,4 +1,7 @@
-/** Operations that have no file of tests of their own: each carried out, refused, and taken back where it can be. */
+/**
+ * Operations that have no file of tests of their own: each carried out, refused, and taken back where it can
+ * be.
+ */
 import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -39,16 +42,15 @@ const said = async (name: string, input: unknown, as?: Person): Promise<string> 
   const answer = await studio.act(name, input, as);
   return answer.ok ? 'done' : answer.problem.message;
 };
-const withFile = (name: string, input: unknown, file: Buffer, id?: string) => studio.actWithFile(name, input, file, studio.technician, id); // prettier-ignore
+const withFile = (name: string, input: unknown, file: Buffer, id?: string) =>
+  studio.actWithFile(name, input, file, studio.technician, id);
 
 test('the studio’s settings are kept as a whole, and impossible ones change nothing', async () => {
   const before = (await readStudio(studio.db))!;
   const wanted = { ...before, name: 'Kiln Lane', temperatureUnit: 'F' as const, crackAtC: 93.3 };
   await studio.must('people.save-studio', { studio: wanted });
   expect(await readStudio(studio.db)).toEqual({ ...wanted, crackAtC: 93 });
-  expect(await said('people.save-studio', { studio: { ...wanted, crackAtC: 500 } })).toContain(
-    'cracks pots',
-  );
+  expect(await said('people.save-studio', { studio: { ...wanted, crackAtC: 500 } })).toContain('cracks pots');
   expect((await readStudio(studio.db))!.crackAtC).toBe(93);
 });
 
@@ -150,9 +152,7 @@ test('an opening is written up and open again; a kiln that is closed is not', as
     expect(await written()).toBe(done);
   }
   const planned = await planFiring(studio);
-  expect(await said('opening.finish', { firingId: planned, done: true })).toBe(
-    'Open the kiln first.',
-  );
+  expect(await said('opening.finish', { firingId: planned, done: true })).toBe('Open the kiln first.');
 });
 
 test('what was overruled before the lid counts again once that is withdrawn', async () => {
@@ -181,7 +181,10 @@ test('a picture is kept once for a piece and its firing, repeated or sent anew; 
   expect(first.ok).toBe(true);
   expect(await withFile('media.add-picture', input, bytes, id)).toEqual(first);
   // Sent under another id it is the same picture, which was there already.
-  expect(await withFile('media.add-picture', input, bytes)).toEqual({ ok: true, data: { ...(first.ok ? (first.data as object) : {}), added: false } }); // prettier-ignore
+  expect(await withFile('media.add-picture', input, bytes)).toEqual({
+    ok: true,
+    data: { ...(first.ok ? (first.data as object) : {}), added: false },
+  });
   expect(await listPhotos(studio.db, { pieceIds: ids })).toHaveLength(1);
   expect(readdirSync(join(pictures, 'pictures'), { recursive: true }).length).toBeGreaterThan(0);
   expect(await withFile('media.add-picture', input, Buffer.from('no picture'))).toMatchObject({
@@ -199,7 +202,7 @@ test('the same picture of no firing, ten times at once, is one picture; put away
   const answers = await Promise.all(
     Array.from({ length: 10 }, () => withFile('media.add-picture', input, bytes)),
   );
-  expect(new Set(answers.map((one) => (one.ok ? (one.data as { id: string }).id : 'no'))).size).toBe(1); // prettier-ignore
+  expect(new Set(answers.map((one) => (one.ok ? (one.data as { id: string }).id : 'no'))).size).toBe(1);
   expect(answers.every(({ ok }) => ok)).toBe(true);
   const [photo] = await listPhotos(studio.db, { pieceIds: ids });
   await studio.must('media.bin-picture', { photoId: photo!.id, binned: true });

@@ -10,8 +10,8 @@ export default function GlobalError({ error }: { error: { digest?: string } }) {
       <body style={{ fontFamily: 'sans-serif', padding: 24 }}>
         <h1>The application could not be shown</h1>
         <p>
-          Nothing that was saved is lost. The page comes back by itself when the server can be
-          reached; if it does not, load it again or tell a technician.
+          Nothing that was saved is lost. The page comes back by itself when the server can be reached; if it
+          does not, load it again or tell a technician.
         </p>
         {error.digest && <p>Fault {error.digest}</p>}
         <button onClick={() => window.location.reload()}>Try again</button>

@@ -162,11 +162,7 @@ export type Elsewhere = Pick<
 > & { body: string; bodyName: string };
 
 /** Every board on which a coating, or a pair either way round, has been seen; the best known first. */
-export async function pairAnywhere(
-  src: Source,
-  base: string,
-  over: string | null,
-): Promise<Elsewhere[]> {
+export async function pairAnywhere(src: Source, base: string, over: string | null): Promise<Elsewhere[]> {
   const rows: Row[] = await src('cell')
     .join('body', 'body.id', 'cell.body_id')
     .where({ refired: false })
@@ -179,7 +175,7 @@ export async function pairAnywhere(
     .limit(24)
     .select('cell.*', 'body.slug as body_slug', 'body.name as body_name');
   return rows.map((row) => {
-    const { id, slips, cone, coneKnown, atmosphere, photo, cut, pieces, surface, ...pair } = cell(row); // prettier-ignore
+    const { id, slips, cone, coneKnown, atmosphere, photo, cut, pieces, surface, ...pair } = cell(row);
     return {
       id,
       slips,
@@ -238,7 +234,11 @@ const changesIn = (src: Source) =>
 /** Changes with every change of the cells of a board; what is left open is every one. */
 export async function boardChanged(
   src: Source,
-  { body, cone, atmosphere }: { body?: string | undefined; cone?: string | undefined; atmosphere?: string | undefined }, // prettier-ignore
+  {
+    body,
+    cone,
+    atmosphere,
+  }: { body?: string | undefined; cone?: string | undefined; atmosphere?: string | undefined },
 ): Promise<string> {
   const query = src('cell');
   if (body !== undefined) query.where('body_id', src('body').where('slug', body).select('id'));
@@ -282,10 +282,7 @@ export async function picturesOfCoatings(src: Source): Promise<Map<string, ZoneP
     .orderBy([{ column: 'depth', order: 'desc' }, { column: 'pieces' }])
     .select('base_slug', 'photo_sha', 'photo_cut');
   return new Map(
-    rows.map((row) => [
-      row.base_slug as string,
-      { sha: row.photo_sha as string, cut: row.photo_cut },
-    ]),
+    rows.map((row) => [row.base_slug as string, { sha: row.photo_sha as string, cut: row.photo_cut }]),
   );
 }
 
@@ -293,8 +290,7 @@ export async function picturesOfCoatings(src: Source): Promise<Map<string, ZoneP
 export async function cellsWithCoats(src: Source, slugs: readonly string[]): Promise<Cell[]> {
   await freshen(src);
   const query = src('cell').orderBy('pieces', 'desc').orderBy('id');
-  for (const slug of new Set(slugs))
-    query.whereIn('id', src('cell_coat').where({ slug }).select('cell_id'));
+  for (const slug of new Set(slugs)) query.whereIn('id', src('cell_coat').where({ slug }).select('cell_id'));
   return (await query).map(cell);
 }
 

@@ -180,8 +180,7 @@ export async function addEntry(
     by_person: by,
     at,
   });
-  if (entry.litres !== null)
-    await src('bucket').where({ id: bucketId }).update({ litres: entry.litres });
+  if (entry.litres !== null) await src('bucket').where({ id: bucketId }).update({ litres: entry.litres });
 }
 
 export async function removeEntry(src: Source, id: string): Promise<void> {

@@ -5,11 +5,11 @@ import { groupRows } from './rows';
 /** A piece on record, and the file that it came from. */
 export type Came = { code: string; file: string };
 
-/** The pieces on record that came in as one of these, by what they came as, the first first; none of the bin's. */
-export async function cameBefore(
-  src: Source,
-  prints: readonly string[],
-): Promise<Map<string, Came[]>> {
+/**
+ * The pieces on record that came in as one of these, by what they came as, the first first; none of the
+ * bin's.
+ */
+export async function cameBefore(src: Source, prints: readonly string[]): Promise<Map<string, Came[]>> {
   const rows: Row[] = await src('piece')
     .join('lot', 'lot.id', 'piece.lot_id')
     .whereIn('piece.came_as', [...new Set(prints)])

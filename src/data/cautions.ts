@@ -11,10 +11,7 @@ export async function cautionsOf(
   coats: readonly Pick<Coat, 'slug' | 'version'>[],
 ): Promise<(coat: Pick<Coat, 'slug' | 'version'>) => CoatCaution[]> {
   const slugs = [...new Set(coats.map(({ slug }) => slug))];
-  const found = new Map<
-    string,
-    { name: string; words: string; materials: Map<string, string[]> }
-  >();
+  const found = new Map<string, { name: string; words: string; materials: Map<string, string[]> }>();
   if (slugs.length > 0) {
     const rows: Row[] = await src('coating')
       .join('coating_version', 'coating_version.coating_id', 'coating.id')
@@ -55,7 +52,4 @@ export async function cautionsOf(
 export const coatsOn = (piece: {
   faces: readonly { slip: Coat | null }[];
   layers: readonly { coat: Coat }[];
-}): Coat[] => [
-  ...piece.faces.flatMap(({ slip }) => slip ?? []),
-  ...piece.layers.map(({ coat }) => coat),
-];
+}): Coat[] => [...piece.faces.flatMap(({ slip }) => slip ?? []), ...piece.layers.map(({ coat }) => coat)];

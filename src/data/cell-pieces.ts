@@ -36,14 +36,7 @@ export async function piecesOfCells(src: Source, ids: readonly string[]): Promis
     .join('piece', 'piece.id', 'sighting.piece_id')
     .whereIn('sighting.cell_id', ids)
     .orderBy('sighting.seen_at', 'desc')
-    .select(
-      'sighting.*',
-      'piece.code',
-      'piece.mark',
-      'piece.owner_id',
-      'piece.shown',
-      'piece.key_known',
-    );
+    .select('sighting.*', 'piece.code', 'piece.mark', 'piece.owner_id', 'piece.shown', 'piece.key_known');
   return rows.map((row) => ({
     pieceId: row.piece_id,
     code: row.code,
@@ -67,7 +60,10 @@ export async function piecesOfCells(src: Source, ids: readonly string[]): Promis
   }));
 }
 
-/** The board of the chart on which most of some pieces stand: its body by slug, cone and atmosphere; null where they stand on none. */
+/**
+ * The board of the chart on which most of some pieces stand: its body by slug, cone and atmosphere; null
+ * where they stand on none.
+ */
 export async function boardOfPieces(
   src: Source,
   pieceIds: readonly string[],
@@ -78,6 +74,6 @@ export async function boardOfPieces(
     .whereIn('sighting.piece_id', pieceIds)
     .groupBy('body.slug', 'cell.cone', 'cell.atmosphere')
     .orderBy('n', 'desc')
-    .first({ body: 'body.slug', cone: 'cell.cone', atmosphere: 'cell.atmosphere', n: src.raw('COUNT(*)') }); // prettier-ignore
+    .first({ body: 'body.slug', cone: 'cell.cone', atmosphere: 'cell.atmosphere', n: src.raw('COUNT(*)') });
   return row === undefined ? null : { body: row.body, cone: row.cone, atmosphere: row.atmosphere };
 }

@@ -16,9 +16,7 @@ const LARGE = 400;
  * are only marked: what they say is made again before they are read (freshen).
  */
 export async function summariseCells(src: Source, ids: readonly string[]): Promise<void> {
-  const large = new Set<string>(
-    await src('cell').whereIn('id', ids).where('pieces', '>', LARGE).pluck('id'),
-  );
+  const large = new Set<string>(await src('cell').whereIn('id', ids).where('pieces', '>', LARGE).pluck('id'));
   if (large.size > 0)
     await src('cell')
       .whereIn('id', [...large])
@@ -70,7 +68,7 @@ async function sumUp(src: Source, ids: readonly string[]): Promise<void> {
     );
     await writeSummaries(
       src,
-      [...byCell].map(([id, list]) => summaryRow(src, id, list, colourOf.get(id) ?? [], apartIn(repeats))), // prettier-ignore
+      [...byCell].map(([id, list]) => summaryRow(src, id, list, colourOf.get(id) ?? [], apartIn(repeats))),
     );
   }
 }

@@ -41,11 +41,7 @@ export async function refreshCells(src: Source, pairs: readonly Pair[]): Promise
  * Brings the cells up to date after something was said of pieces that are held: what
  * stood before follows from the pieces as they were, and need not be read.
  */
-export const keepCells = (
-  src: Source,
-  before: readonly Fired[],
-  after: readonly Fired[],
-): Promise<void> =>
+export const keepCells = (src: Source, before: readonly Fired[], after: readonly Fired[]): Promise<void> =>
   moveCells(
     src,
     before.flatMap(placedSightings).map(({ id, sighting }) => ({ ...sighting, cellId: id })),
@@ -58,11 +54,7 @@ export type Placed = { id: string; bodyId: string; sighting: Sighting };
 type Stand = Pair & { cellId: string };
 
 /** Replaces sightings that stood by those that stand now and sums their cells up again. */
-async function moveCells(
-  src: Source,
-  before: readonly Stand[],
-  placed: readonly Placed[],
-): Promise<void> {
+async function moveCells(src: Source, before: readonly Stand[], placed: readonly Placed[]): Promise<void> {
   const held = new Set(before.map((one) => one.cellId));
   const touched = [...new Set([...placed.map(({ id }) => id), ...held])];
   if (touched.length === 0) return;
@@ -122,9 +114,7 @@ export async function holdCells(
       .merge(['id'])
       .toSQL()
       .toNative();
-    const [made] = (await src.raw(`${sql} RETURNING id, stack_key, pieces`, [...bindings])) as [
-      Row[],
-    ];
+    const [made] = (await src.raw(`${sql} RETURNING id, stack_key, pieces`, [...bindings])) as [Row[]];
     await writeCoats(
       src,
       made.filter(({ pieces }) => pieces === 0),

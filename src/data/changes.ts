@@ -78,7 +78,7 @@ export class Changes {
 }
 
 const known = new Map<string, { writes: boolean; tables: string[] }>();
-const READS = /^\s*\(?\s*(select|show|explain|with|set|begin|commit|rollback|start|savepoint|release)\b/i; // prettier-ignore
+const READS = /^\s*\(?\s*(select|show|explain|with|set|begin|commit|rollback|start|savepoint|release)\b/i;
 const INTO = /^\s*(?:insert|replace)(?:\s+ignore)?(?:\s+into)?\s+`?(\w+)/i;
 const NAMED = /\b(?:from|join|update|into|table)\s+`?(\w+)/gi;
 
@@ -104,12 +104,12 @@ export function watchChanges(db: Knex): void {
   db.on('query-response', (_: unknown, said: Said) => changes.answered(said));
   db.on('query-error', (_: unknown, said: Said) => changes.answered(said));
   const begin = db.transaction.bind(db) as (...args: unknown[]) => Promise<unknown>;
-  // One that is begun and ended by hand (the way out of a studio, a step of a migration) is not watched as one.
+  // One that is begun and ended by hand (the way out of a studio, a step of a migration) is not watched as
+  // one.
   const transaction = (...args: unknown[]): Promise<unknown> =>
     typeof args[0] === 'function' ? changes.writing(() => begin(...args)) : begin(...args);
   Object.defineProperty(db, 'transaction', { value: transaction, configurable: true });
 }
 
 /** What is known of a pool's writes; null where nobody watches, as inside a transaction. */
-export const changesOf = (src: unknown): Changes | null =>
-  (src as { [CHANGES]?: Changes })[CHANGES] ?? null;
+export const changesOf = (src: unknown): Changes | null => (src as { [CHANGES]?: Changes })[CHANGES] ?? null;

@@ -1,4 +1,7 @@
-/** What the records hold of the work around a fault: when it was glazed and by whom, where it was bisqued, what stood near. */
+/**
+ * What the records hold of the work around a fault: when it was glazed and by whom, where it was bisqued,
+ * what stood near.
+ */
 import { groupRows } from './rows';
 import type { Row, Source } from './database';
 

@@ -49,10 +49,7 @@ export const seenInFiring = async (src: Source, firingId: string): Promise<Seen[
   (
     (await sightings(src)
       .join('placement', function () {
-        this.on('placement.piece_id', 'sighting.piece_id').andOn(
-          'placement.firing_id',
-          'sighting.firing_id',
-        );
+        this.on('placement.piece_id', 'sighting.piece_id').andOn('placement.firing_id', 'sighting.firing_id');
       })
       .where('sighting.firing_id', firingId)
       .select('placement.shelf')) as Row[]
@@ -83,9 +80,7 @@ export const faultyOnBody = async (
         'cell.body_id': of.bodyId,
         ...(of.cone === undefined ? {} : { 'cell.cone': of.cone }),
       })
-      .whereRaw('JSON_CONTAINS(sighting.signs, ?)', [
-        JSON.stringify({ sign: of.sign, wanted: false }),
-      ])
+      .whereRaw('JSON_CONTAINS(sighting.signs, ?)', [JSON.stringify({ sign: of.sign, wanted: false })])
       .limit(MOST)) as Row[]
   ).map(seen);
 
@@ -99,7 +94,9 @@ export type ComparedCell = {
   atmosphere: string;
 };
 
-/** A zone of a piece after a firing. What is the same of many is one object: circumstances, faults, the cell. */
+/**
+ * A zone of a piece after a firing. What is the same of many is one object: circumstances, faults, the cell.
+ */
 export type ComparedSighting = {
   cell: ComparedCell;
   pieceId: string;
@@ -115,9 +112,10 @@ export async function comparedSightings(
   of: { slugs?: readonly string[]; bodyId?: string },
 ): Promise<ComparedSighting[]> {
   const cells = src('cell').where('depth', '>', 0);
-  if (of.slugs !== undefined) cells.whereIn('id', src('cell_coat').whereIn('slug', of.slugs).select('cell_id')); // prettier-ignore
+  if (of.slugs !== undefined)
+    cells.whereIn('id', src('cell_coat').whereIn('slug', of.slugs).select('cell_id'));
   if (of.bodyId !== undefined) cells.where({ body_id: of.bodyId });
-  const known = (await cells.select('id', 'body_id', 'slips', 'stack_key', 'cone', 'atmosphere')) as Row[]; // prettier-ignore
+  const known = (await cells.select('id', 'body_id', 'slips', 'stack_key', 'cone', 'atmosphere')) as Row[];
   const byId = new Map(
     known.map((row): [string, ComparedCell] => [
       row.id,
@@ -132,7 +130,9 @@ export async function comparedSightings(
     ]),
   );
   // As text: the same is said of many, and is read once.
-  const rows = src('sighting').select('cell_id', 'piece_id', 'firing_id', 'surface').select(src.raw('CAST(variables AS CHAR) AS alike, CAST(signs AS CHAR) AS shown')); // prettier-ignore
+  const rows = src('sighting')
+    .select('cell_id', 'piece_id', 'firing_id', 'surface')
+    .select(src.raw('CAST(variables AS CHAR) AS alike, CAST(signs AS CHAR) AS shown'));
   if (of.slugs !== undefined || of.bodyId !== undefined) rows.whereIn('cell_id', [...byId.keys()]);
   const variables = once((text) => JSON.parse(text) as Record<string, string>);
   const faults = once((text) =>
@@ -142,7 +142,18 @@ export async function comparedSightings(
   );
   return ((await rows) as Row[]).flatMap((row): ComparedSighting[] => {
     const cell = byId.get(row.cell_id);
-    return cell === undefined ? [] : [{ cell, pieceId: row.piece_id, firingId: row.firing_id, variables: variables(row.alike), surface: row.surface, faults: faults(row.shown) }]; // prettier-ignore
+    return cell === undefined
+      ? []
+      : [
+          {
+            cell,
+            pieceId: row.piece_id,
+            firingId: row.firing_id,
+            variables: variables(row.alike),
+            surface: row.surface,
+            faults: faults(row.shown),
+          },
+        ];
   });
 }
 
@@ -178,10 +189,13 @@ export async function faultsByFiring(src: Source): Promise<FiringFaults[]> {
   // In one trip: what was looked at has no sign, and comes first.
   const all = looked.select('sighting.firing_id', src.raw('NULL AS sign'), src.raw(STACKS));
   const rows = (await src.queryBuilder().unionAll([all, faults], true)) as Row[];
-  const found = new Map<string, FiringFaults & { faults: Record<string, number>; on: Record<string, number> }>(); // prettier-ignore
+  const found = new Map<
+    string,
+    FiringFaults & { faults: Record<string, number>; on: Record<string, number> }
+  >();
   for (const { firing_id: firingId, sign, n, bodies } of rows) {
     if (sign === null) {
-      found.set(firingId, { firingId, stacks: Number(n), bodies: Number(bodies), faults: {}, on: {} }); // prettier-ignore
+      found.set(firingId, { firingId, stacks: Number(n), bodies: Number(bodies), faults: {}, on: {} });
       continue;
     }
     found.get(firingId)!.faults[sign] = Number(n);
@@ -224,10 +238,7 @@ export async function tilesSeen(src: Source, questionId: string): Promise<TileZo
 export type EffectSeen = ZonePicture & { code: string; pieceId: string; stackKey: string };
 
 /** Where an effect was seen and wanted: by sign, the cells with most pieces first, a few of each. */
-export async function effectsSeen(
-  src: Source,
-  signs: readonly string[],
-): Promise<Map<string, EffectSeen[]>> {
+export async function effectsSeen(src: Source, signs: readonly string[]): Promise<Map<string, EffectSeen[]>> {
   const found = new Map<string, EffectSeen[]>();
   await Promise.all(
     signs.map(async (sign) => {

@@ -74,7 +74,14 @@ const clinicCase = (row: Row): ClinicCase => ({
 /** Cases, open ones first, then the newest. */
 export async function listCases(
   src: Source,
-  filter: { id?: string; pieceId?: string; firingId?: string; /** A coating, bucket or body that cases are of. */ of?: string; openedBy?: string; open?: boolean } = {}, // prettier-ignore
+  filter: {
+    id?: string;
+    pieceId?: string;
+    firingId?: string;
+    /** A coating, bucket or body that cases are of. */ of?: string;
+    openedBy?: string;
+    open?: boolean;
+  } = {},
 ): Promise<ClinicCase[]> {
   const query = src('clinic_case')
     .leftJoin('piece', 'piece.id', 'clinic_case.piece_id')
@@ -112,9 +119,7 @@ export async function listCases(
         .where('clinic_case.bucket_id', of)
         .orWhere('clinic_case.body_id', of)
         // What is of one bucket is not of the whole coating.
-        .orWhere((all) =>
-          all.where('clinic_case.coating_id', of).whereNull('clinic_case.bucket_id'),
-        ),
+        .orWhere((all) => all.where('clinic_case.coating_id', of).whereNull('clinic_case.bucket_id')),
     );
   if (filter.openedBy !== undefined) query.where('clinic_case.opened_by', filter.openedBy);
   if (filter.open === true) query.whereNull('clinic_case.closed_at');
@@ -127,12 +132,7 @@ export type NewCase = Pick<
 >;
 
 /** Opens a case; its number. Two at once come one after the other. */
-export async function createCase(
-  src: Source,
-  one: NewCase,
-  by: string,
-  now: Date,
-): Promise<number> {
+export async function createCase(src: Source, one: NewCase, by: string, now: Date): Promise<number> {
   await oneAtATime(src);
   const newest: Row | undefined = await src('clinic_case').orderBy('no', 'desc').first('no');
   const no = Number(newest?.no ?? 0) + 1;
@@ -233,9 +233,7 @@ export async function changeCase(
 }
 
 /** What the studio's closed cases turned out to be, by the word of those who keep its records. */
-export async function confirmedCases(
-  src: Source,
-): Promise<{ complaints: string[]; turnedOut: string[] }[]> {
+export async function confirmedCases(src: Source): Promise<{ complaints: string[]; turnedOut: string[] }[]> {
   const rows: Row[] = await src('clinic_case')
     .join('person', 'person.id', 'clinic_case.closed_by')
     .whereNotNull('turned_out')

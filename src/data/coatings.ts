@@ -106,10 +106,7 @@ export type Offered = { coating: Coating; version: CoatingVersion; name: string 
  * What can be put on: the newest version of every coating in use, and the versions `also`,
  * by id, as a piece or a link names them. Within a coating the newest comes last.
  */
-export function offeredVersions(
-  coatings: readonly Coating[],
-  also: readonly string[] = [],
-): Offered[] {
+export function offeredVersions(coatings: readonly Coating[], also: readonly string[] = []): Offered[] {
   return coatings.flatMap((coating) => {
     const newest = coating.archived || coating.trial ? null : coating.versions.at(-1);
     return coating.versions
@@ -156,10 +153,7 @@ export async function addVersion(
   now: Date,
 ): Promise<{ id: string; no: number }> {
   await src('coating').where({ id: coatingId }).forUpdate().first('id');
-  const row = await src('coating_version')
-    .where({ coating_id: coatingId })
-    .max({ no: 'no' })
-    .first();
+  const row = await src('coating_version').where({ coating_id: coatingId }).max({ no: 'no' }).first();
   const no = Number(row?.no ?? 0) + 1;
   const id = newId();
   await src('coating_version').insert({

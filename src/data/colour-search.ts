@@ -23,7 +23,9 @@ const ENOUGH = 12;
 /** Zones that are compared exactly. */
 const MOST = 600;
 
-/** Zones that lie near a colour, those further off only while there are few: by the index, not yet exactly. */
+/**
+ * Zones that lie near a colour, those further off only while there are few: by the index, not yet exactly.
+ */
 export async function zonesNear(src: Source, asked: ColourAsked): Promise<MeasuredZone[]> {
   let rows: Row[] = [];
   for (const reach of REACHES) {
@@ -58,7 +60,8 @@ function within(src: Source, asked: ColourAsked, reach: number): Promise<Row[]> 
     .where('cell.depth', '>', 0)
     .orderByRaw('POW(zone.l - ?, 2) + POW(zone.a - ?, 2) + POW(zone.b - ?, 2)', [l, a, b])
     .limit(MOST)
-    // From the colours on, as it is written here: another order takes a thousand times as long where the server guesses wrongly.
+    // From the colours on, as it is written here: another order takes a thousand times as long where the
+    // server guesses wrongly.
     .select(
       src.raw('STRAIGHT_JOIN sighting.cell_id'),
       'sighting.piece_id',
@@ -67,11 +70,12 @@ function within(src: Source, asked: ColourAsked, reach: number): Promise<Row[]> 
       'zone.b',
       'zone.parts',
     );
-  if (asked.body !== null) query.where('cell.body_id', src('body').where({ slug: asked.body }).select('id')); // prettier-ignore
+  if (asked.body !== null) query.where('cell.body_id', src('body').where({ slug: asked.body }).select('id'));
   if (asked.cone !== null) query.where('cell.cone', asked.cone);
   if (asked.atmosphere !== null) query.where('cell.atmosphere', asked.atmosphere);
   if (asked.surface !== null) query.where('cell.surface', asked.surface);
-  if (asked.effect !== '') query.whereRaw('JSON_CONTAINS(cell.signs, ?)', [JSON.stringify({ sign: asked.effect, wanted: true })]); // prettier-ignore
+  if (asked.effect !== '')
+    query.whereRaw('JSON_CONTAINS(cell.signs, ?)', [JSON.stringify({ sign: asked.effect, wanted: true })]);
   if (asked.among.length > 0)
     query.whereNotExists(
       src('cell_coat')

@@ -14,18 +14,20 @@ export const readControl = async (src: Source): Promise<Control | null> =>
   (await src('studio').where({ id: 1 }).first('control'))?.control ?? null;
 
 export async function sayControl(src: Source, control: Control | null): Promise<void> {
-  await src('studio').where({ id: 1 }).update({ control: control === null ? null : JSON.stringify(control) }); // prettier-ignore
+  await src('studio')
+    .where({ id: 1 })
+    .update({ control: control === null ? null : JSON.stringify(control) });
 }
 
 /** What a cell is of, as the control is kept; null where there is no such cell. */
 export async function controlOfCell(src: Source, cellId: string): Promise<Control | null> {
-  const row: Row | undefined = await src('cell').where({ id: cellId }).first('body_id', 'slips', 'stack_key'); // prettier-ignore
-  return row === undefined ? null : { bodyId: row.body_id, slips: row.slips, stackKey: row.stack_key }; // prettier-ignore
+  const row: Row | undefined = await src('cell').where({ id: cellId }).first('body_id', 'slips', 'stack_key');
+  return row === undefined ? null : { bodyId: row.body_id, slips: row.slips, stackKey: row.stack_key };
 }
 
 /** The cones to which the control was fired so far, whether shown or meant. */
 export const controlCones = async (src: Source, control: Control): Promise<string[]> =>
-  ((await ofCells(src, control).distinct().pluck('cone')) as string[]).map((cone) => cone.replace(/^\?/, '')); // prettier-ignore
+  ((await ofCells(src, control).distinct().pluck('cone')) as string[]).map((cone) => cone.replace(/^\?/, ''));
 
 /** The control as it came out of a firing: the middle of its tiles there. */
 export type ControlSeen = {
@@ -51,12 +53,7 @@ const middle = (values: readonly (number | null)[]): number | null => {
 };
 
 /** Every glaze firing of a kiln that held the control, in their order. */
-export async function controlSeen(
-  src: Source,
-  control: Control,
-  kilnId: string,
-): Promise<ControlSeen[]> {
-  // prettier-ignore
+export async function controlSeen(src: Source, control: Control, kilnId: string): Promise<ControlSeen[]> {
   const cells: string[] = await ofCells(src, control).pluck('id');
   const [rows, colours] = await Promise.all([
     src('sighting')
@@ -64,7 +61,17 @@ export async function controlSeen(
       .whereIn('sighting.cell_id', cells)
       .where('firing.kiln_id', kilnId)
       .orderBy(['firing.planned_for', 'firing.no'])
-      .select('sighting.firing_id', 'sighting.piece_id', 'sighting.surface', 'sighting.movement_mm', 'firing.no', 'firing.planned_for', 'firing.cone_band', 'firing.atmosphere', 'firing.reached_ordinal') as Promise<Row[]>, // prettier-ignore
+      .select(
+        'sighting.firing_id',
+        'sighting.piece_id',
+        'sighting.surface',
+        'sighting.movement_mm',
+        'firing.no',
+        'firing.planned_for',
+        'firing.cone_band',
+        'firing.atmosphere',
+        'firing.reached_ordinal',
+      ) as Promise<Row[]>,
     coloursOfCells(src, cells),
   ]);
   return [
@@ -85,13 +92,20 @@ export async function controlSeen(
       reached: row.reached_ordinal,
       tiles: new Set(list.map((one) => one.piece_id)).size,
       lab: labs.length === 0 ? null : middleLab(labs),
-      surface: middle(list.map((one) => (one.surface === null ? null : SURFACES.indexOf(one.surface as (typeof SURFACES)[number])))), // prettier-ignore
+      surface: middle(
+        list.map((one) =>
+          one.surface === null ? null : SURFACES.indexOf(one.surface as (typeof SURFACES)[number]),
+        ),
+      ),
       movementMm: middle(list.map((one) => one.movement_mm as number | null)),
     };
   });
 }
 
-/** Pieces that bear the control somewhere: those in a firing, or those that wait for a glaze firing and are in none. */
+/**
+ * Pieces that bear the control somewhere: those in a firing, or those that wait for a glaze firing and are in
+ * none.
+ */
 export async function controlPieces(
   src: Source,
   control: Control,
@@ -109,15 +123,14 @@ export async function controlPieces(
           .whereNull('firing.called_off_at')
           .select(src.raw('1')),
       );
-  else
-    query.whereIn('id', src('placement').where({ firing_id: where.firingId }).select('piece_id'));
-  const pieces = await loadPieces(src, { ids: await query.orderBy('created_at').limit(MOST).pluck('id') }); // prettier-ignore
+  else query.whereIn('id', src('placement').where({ firing_id: where.firingId }).select('piece_id'));
+  const pieces = await loadPieces(src, { ids: await query.orderBy('created_at').limit(MOST).pluck('id') });
   return pieces
     .filter((piece) => {
       const layers = piece.done.length > 0 ? piece.done : piece.meant;
       return zonesOf(piece.faces, layers, 1).some((zone) => {
         const face = piece.faces.find(({ no }) => no === zone.face)!;
-        return stackKey(zone.stack) === control.stackKey && slipKey(face, zone.ground) === control.slips; // prettier-ignore
+        return stackKey(zone.stack) === control.stackKey && slipKey(face, zone.ground) === control.slips;
       });
     })
     .map(({ id, code }) => ({ id, code }));

@@ -55,10 +55,7 @@ const RETRY = new Set([1213, 1205, 1020]);
 const ATTEMPTS = 5;
 
 /** Runs a write in one transaction and repeats it when the database asks for that. */
-export async function transact<T>(
-  db: Database,
-  work: (trx: Transaction) => Promise<T>,
-): Promise<T> {
+export async function transact<T>(db: Database, work: (trx: Transaction) => Promise<T>): Promise<T> {
   for (let attempt = 1; ; attempt++) {
     try {
       return await db.transaction(work);
@@ -110,10 +107,12 @@ export function isDiskFull(error: unknown): boolean {
 }
 
 /** Is this a row that breaks a unique key? */
-export const isDuplicate = (error: unknown): boolean =>
-  (error as { errno?: number } | null)?.errno === 1062;
+export const isDuplicate = (error: unknown): boolean => (error as { errno?: number } | null)?.errno === 1062;
 
-/** Errors of the tables themselves: what a row leans on is not there, or is still leaned on; a value that cannot be kept. */
+/**
+ * Errors of the tables themselves: what a row leans on is not there, or is still leaned on; a value that
+ * cannot be kept.
+ */
 const REFUSED: Readonly<Record<number, 'missing' | 'in use' | 'value'>> = {
   1216: 'missing',
   1452: 'missing',

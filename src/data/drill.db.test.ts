@@ -1,4 +1,6 @@
-/** What may come up in the drill: pictures that say one thing, of pieces that everybody in the studio may see. */
+/**
+ * What may come up in the drill: pictures that say one thing, of pieces that everybody in the studio may see.
+ */
 import { v7 } from 'uuid';
 import { fired, layer, recordInput, testStudio, type TestStudio } from '../../test-support/studio';
 import { drillCases, drillPictures } from './drill';
@@ -12,7 +14,13 @@ beforeAll(async () => {
   const made = await fired(studio, [layer(studio.version('tarn'))], { count: 6 });
   ({ firingId, ids, codes } = made);
   const say = (i: number, ...signs: string[]) =>
-    studio.must('opening.record', recordInput(firingId, [ids[i]!], { surface: 'gloss', signs: signs.map((sign) => ({ sign, severity: 2, wanted: sign === 'crystals' })) })); // prettier-ignore
+    studio.must(
+      'opening.record',
+      recordInput(firingId, [ids[i]!], {
+        surface: 'gloss',
+        signs: signs.map((sign) => ({ sign, severity: 2, wanted: sign === 'crystals' })),
+      }),
+    );
   await say(0, 'pit');
   await say(1, 'pit', 'crazing');
   await say(2, 'crystals');
@@ -39,7 +47,7 @@ const shown = async (): Promise<[string, string][]> =>
   (await drillPictures(studio.db))
     .map(({ code, sign }): [string, string] => [code, sign])
     .sort((a, b) => codes.indexOf(a[0]) - codes.indexOf(b[0]));
-const piece = (i: number, fields: object) => studio.db('piece').where({ id: ids[i] }).update(fields); // prettier-ignore
+const piece = (i: number, fields: object) => studio.db('piece').where({ id: ids[i] }).update(fields);
 
 test('a picture that shows one thing, a fault or an effect; with two, or nothing, nobody could be right', async () => {
   expect(await shown()).toEqual([

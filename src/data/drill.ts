@@ -1,4 +1,6 @@
-/** Pictures for the drill: of study tiles and of ware that its owner shows, with what is on record of them. */
+/**
+ * Pictures for the drill: of study tiles and of ware that its owner shows, with what is on record of them.
+ */
 import type { DrillCase, DrillPicture } from '@/core/diagnosis';
 import type { Row, Source } from './database';
 
@@ -17,7 +19,7 @@ export async function drillPictures(src: Source): Promise<DrillPicture[]> {
     src('photo')
       .join('piece', 'piece.id', 'photo.piece_id')
       .join('sighting', function () {
-        this.on('sighting.piece_id', 'photo.piece_id').andOn('sighting.firing_id', 'photo.firing_id'); // prettier-ignore
+        this.on('sighting.piece_id', 'photo.piece_id').andOn('sighting.firing_id', 'photo.firing_id');
       })
       .orderBy('photo.created_at', 'desc')
       .limit(MOST),
@@ -50,6 +52,8 @@ export async function drillCases(src: Source): Promise<DrillCase[]> {
   const byCase = new Map(rows.map((row) => [row.id as string, row]));
   return [...byCase.values()].flatMap((row) => {
     const [complaint] = row.complaints as string[];
-    return complaint === undefined ? [] : [{ sha: row.sha, code: row.code, complaint, causes: row.turned_out }]; // prettier-ignore
+    return complaint === undefined
+      ? []
+      : [{ sha: row.sha, code: row.code, complaint, causes: row.turned_out }];
   });
 }

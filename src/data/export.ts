@@ -96,8 +96,7 @@ export async function wholeCatalogue(
       TABLES_LEFT_OUT[table] ??
       COLUMNS_LEFT_OUT[name] ??
       (who.has(place) && !PEOPLE_THAT_LEAVE.has(place) ? 'who did it stays with the people' : null);
-    if (kind === undefined && why === null)
-      throw new Error(`${place}: no way to export ${row.DATA_TYPE}.`);
+    if (kind === undefined && why === null) throw new Error(`${place}: no way to export ${row.DATA_TYPE}.`);
     return {
       table,
       column: { name, kind: kind ?? 'text', nullable: row.IS_NULLABLE === 'YES' },
@@ -121,8 +120,7 @@ export async function exportCatalogue(src: Source): Promise<ExportTable[]> {
     .select('TABLE_NAME', 'REFERENCED_TABLE_NAME');
   const needs = new Map<string, Set<string>>();
   for (const { TABLE_NAME: table, REFERENCED_TABLE_NAME: other } of links)
-    if (table !== other && tables.has(other))
-      needs.set(table, (needs.get(table) ?? new Set()).add(other));
+    if (table !== other && tables.has(other)) needs.set(table, (needs.get(table) ?? new Set()).add(other));
   const ordered: ExportTable[] = [];
   const put = (name: string, under: readonly string[]): void => {
     const table = tables.get(name);

@@ -53,11 +53,7 @@ export async function findCells(src: Source, asked: CellAsked): Promise<CellFoun
   const query = src('cell')
     .where('cell.refired', false)
     .where('cell.depth', '>', 0)
-    .orderBy([
-      { column: 'cell.depth' },
-      { column: 'cell.pieces', order: 'desc' },
-      { column: 'cell.id' },
-    ])
+    .orderBy([{ column: 'cell.depth' }, { column: 'cell.pieces', order: 'desc' }, { column: 'cell.id' }])
     .limit(MOST)
     .select(
       'cell.*',
@@ -67,15 +63,11 @@ export async function findCells(src: Source, asked: CellAsked): Promise<CellFoun
       ),
     );
   if (asked.bodyIds !== null) query.whereIn('cell.body_id', asked.bodyIds);
-  if (asked.over)
-    query.where({ over_slug: asked.coatings[0], base_slug: asked.coatings[1], depth: 2 });
+  if (asked.over) query.where({ over_slug: asked.coatings[0], base_slug: asked.coatings[1], depth: 2 });
   else
     for (const slug of asked.coatings)
       query.whereExists(
-        src('cell_coat')
-          .where({ slug })
-          .whereRaw('cell_coat.cell_id = cell.id')
-          .select(src.raw('1')),
+        src('cell_coat').where({ slug }).whereRaw('cell_coat.cell_id = cell.id').select(src.raw('1')),
       );
   if (asked.cone !== null) query.where('cell.cone', asked.cone);
   if (asked.atmosphere === 'reduction') query.where('cell.atmosphere', 'like', '%reduction');
@@ -122,7 +114,26 @@ export async function findCells(src: Source, asked: CellAsked): Promise<CellFoun
 }
 
 /** Words that the database's index leaves out (InnoDB's own list). */
-const STOP = new Set(['about', 'are', 'com', 'for', 'from', 'how', 'that', 'the', 'this', 'und', 'was', 'what', 'when', 'where', 'who', 'will', 'with', 'www']); // prettier-ignore
+const STOP = new Set([
+  'about',
+  'are',
+  'com',
+  'for',
+  'from',
+  'how',
+  'that',
+  'the',
+  'this',
+  'und',
+  'was',
+  'what',
+  'when',
+  'where',
+  'who',
+  'will',
+  'with',
+  'www',
+]);
 
 /** "+damper* +slipped*": every word, as it begins. Signs that mean something to the index are left out. */
 const booleanWords = (words: readonly string[]): string =>
@@ -134,7 +145,10 @@ const booleanWords = (words: readonly string[]): string =>
 
 export type WordsFound = { kind: 'piece' | 'firing' | 'question'; id: string; text: string };
 
-/** Pieces, firings and questions whose words hold all of these; the newest first. `ownerId`: only that person’s pieces. */
+/**
+ * Pieces, firings and questions whose words hold all of these; the newest first. `ownerId`: only that
+ * person’s pieces.
+ */
 export async function findWords(
   src: Source,
   words: readonly string[],
@@ -149,17 +163,60 @@ export async function findWords(
       ? src.raw('TRUE')
       : src.raw(`${alias} IN (SELECT id FROM piece WHERE owner_id = ?)`, [only.ownerId]);
   const [notes, looks, spoken, flags] = (await Promise.all([
-    src('piece').whereRaw(match('notes'), [wanted]).where(own('piece.id')).whereNull('binned_at').orderBy('created_at', 'desc').limit(LIMIT).select('id', 'notes as text'), // prettier-ignore
-    src('observation').whereRaw(match('note'), [wanted]).where(own('piece_id')).whereNull('superseded_at').orderBy('seen_at', 'desc').limit(LIMIT).select('piece_id as id', 'note as text'), // prettier-ignore
-    src('sound').whereRaw(match('words'), [wanted]).whereNotNull('piece_id').where(own('piece_id')).whereNull('binned_at').orderBy('spoken_at', 'desc').limit(LIMIT).select('piece_id as id', 'words as text'), // prettier-ignore
-    src('flag').whereRaw(match('text'), [wanted]).where(own('piece_id')).whereNull('cleared_at').orderBy('raised_at', 'desc').limit(LIMIT).select('piece_id as id', 'text'), // prettier-ignore
+    src('piece')
+      .whereRaw(match('notes'), [wanted])
+      .where(own('piece.id'))
+      .whereNull('binned_at')
+      .orderBy('created_at', 'desc')
+      .limit(LIMIT)
+      .select('id', 'notes as text'),
+    src('observation')
+      .whereRaw(match('note'), [wanted])
+      .where(own('piece_id'))
+      .whereNull('superseded_at')
+      .orderBy('seen_at', 'desc')
+      .limit(LIMIT)
+      .select('piece_id as id', 'note as text'),
+    src('sound')
+      .whereRaw(match('words'), [wanted])
+      .whereNotNull('piece_id')
+      .where(own('piece_id'))
+      .whereNull('binned_at')
+      .orderBy('spoken_at', 'desc')
+      .limit(LIMIT)
+      .select('piece_id as id', 'words as text'),
+    src('flag')
+      .whereRaw(match('text'), [wanted])
+      .where(own('piece_id'))
+      .whereNull('cleared_at')
+      .orderBy('raised_at', 'desc')
+      .limit(LIMIT)
+      .select('piece_id as id', 'text'),
   ])) as Row[][];
-  const pieces = [...notes!, ...looks!, ...spoken!, ...flags!].map(({ id, text }): WordsFound => ({ kind: 'piece', id, text })); // prettier-ignore
+  const pieces = [...notes!, ...looks!, ...spoken!, ...flags!].map(({ id, text }): WordsFound => ({
+    kind: 'piece',
+    id,
+    text,
+  }));
   if (only !== null) return pieces;
   const [firings, questions, heard] = (await Promise.all([
-    src('firing').whereRaw(match('notes'), [wanted]).orderBy('created_at', 'desc').limit(LIMIT).select('id', 'notes as text'), // prettier-ignore
-    src('question').whereRaw(match('text, varied, held, expected'), [wanted]).orderBy('no', 'desc').limit(LIMIT).select('id', 'text'), // prettier-ignore
-    src('sound').whereRaw(match('words'), [wanted]).whereNull('piece_id').whereNull('binned_at').orderBy('spoken_at', 'desc').limit(LIMIT).select('firing_id as id', 'words as text'), // prettier-ignore
+    src('firing')
+      .whereRaw(match('notes'), [wanted])
+      .orderBy('created_at', 'desc')
+      .limit(LIMIT)
+      .select('id', 'notes as text'),
+    src('question')
+      .whereRaw(match('text, varied, held, expected'), [wanted])
+      .orderBy('no', 'desc')
+      .limit(LIMIT)
+      .select('id', 'text'),
+    src('sound')
+      .whereRaw(match('words'), [wanted])
+      .whereNull('piece_id')
+      .whereNull('binned_at')
+      .orderBy('spoken_at', 'desc')
+      .limit(LIMIT)
+      .select('firing_id as id', 'words as text'),
   ])) as Row[][];
   return [
     ...questions!.map(({ id, text }): WordsFound => ({ kind: 'question', id, text })),

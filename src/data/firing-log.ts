@@ -59,9 +59,7 @@ export async function dropEntry(
   id: string,
   at: Date | null,
 ): Promise<boolean> {
-  return (
-    (await src('firing_entry').where({ id, firing_id: firingId }).update({ dropped_at: at })) === 1
-  );
+  return (await src('firing_entry').where({ id, firing_id: firingId }).update({ dropped_at: at })) === 1;
 }
 
 /** How a firing is to be run: its program as it was when it was chosen, and who sees to it. */
@@ -87,11 +85,7 @@ export const runOf = (row: Row): FiringRun => ({
   energyUsed: row.energy_used,
 });
 
-export async function setRun(
-  src: Source,
-  firingId: string,
-  run: Partial<FiringRun>,
-): Promise<void> {
+export async function setRun(src: Source, firingId: string, run: Partial<FiringRun>): Promise<void> {
   const columns: Record<string, unknown> = {
     on_duty: run.onDuty,
     bring_by: run.bringBy,
@@ -101,15 +95,9 @@ export async function setRun(
     latest_hours: run.latestHours,
     energy_used: run.energyUsed,
     schedule:
-      run.schedule === undefined
-        ? undefined
-        : run.schedule === null
-          ? null
-          : JSON.stringify(run.schedule),
+      run.schedule === undefined ? undefined : run.schedule === null ? null : JSON.stringify(run.schedule),
   };
-  const given = Object.fromEntries(
-    Object.entries(columns).filter(([, value]) => value !== undefined),
-  );
+  const given = Object.fromEntries(Object.entries(columns).filter(([, value]) => value !== undefined));
   if (Object.keys(given).length > 0) await src('firing').where({ id: firingId }).update(given);
 }
 

@@ -74,10 +74,7 @@ export const firing = (row: Row): Firing => ({
   ...runOf(row),
   reachedOrdinal: row.reached_ordinal,
   reachedBound: row.reached_bound,
-  byLog:
-    row.log_ordinal === null
-      ? null
-      : { ordinal: row.log_ordinal, low: row.log_low, high: row.log_high },
+  byLog: row.log_ordinal === null ? null : { ordinal: row.log_ordinal, low: row.log_low, high: row.log_high },
   coneBand: row.cone_band,
   coneKnown: row.cone_known,
   startedAt: row.started_at,
@@ -186,9 +183,7 @@ export async function newestFirings(
 /** All of them with how many pieces they hold and how many of those are written up, newest first. */
 export async function openFirings(src: Source): Promise<OpenFiring[]> {
   const rows: Row[] = await counting(src, firings(src))
-    .where((either) =>
-      either.whereNot('firing.status', 'opened').orWhereNull('firing.written_up_at'),
-    )
+    .where((either) => either.whereNot('firing.status', 'opened').orWhereNull('firing.written_up_at'))
     .orderBy([
       { column: 'firing.planned_for', order: 'desc' },
       { column: 'firing.no', order: 'desc' },
@@ -311,12 +306,7 @@ export async function setWrittenUp(src: Source, id: string, at: Date | null): Pr
 }
 
 /** When it was lit; with `opened` also when it was opened, where that follows from it. */
-export async function setLit(
-  src: Source,
-  id: string,
-  at: Date,
-  opened: Date | null = null,
-): Promise<void> {
+export async function setLit(src: Source, id: string, at: Date, opened: Date | null = null): Promise<void> {
   await src('firing')
     .where({ id })
     .update({ started_at: at, ...(opened === null ? {} : { opened_at: opened }) });

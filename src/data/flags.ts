@@ -47,10 +47,7 @@ export async function raiseFlag(
 }
 
 export async function clearFlag(src: Source, id: string, by: string, now: Date): Promise<void> {
-  await src('flag')
-    .where({ id })
-    .whereNull('cleared_at')
-    .update({ cleared_by: by, cleared_at: now });
+  await src('flag').where({ id }).whereNull('cleared_at').update({ cleared_by: by, cleared_at: now });
 }
 
 /** Open flags on pieces that still wait to be fired or are in a kiln. */

@@ -14,7 +14,9 @@ export type Frame = {
   shape: Shape;
   /** As it was proposed, not moved by anybody. */
   guessed: boolean;
-  /** How sharp the face is in the picture, against others of the same piece; null where it was never measured. */
+  /**
+   * How sharp the face is in the picture, against others of the same piece; null where it was never measured.
+   */
   sharpness: number | null;
   colours: FramedColour[];
 };
@@ -66,7 +68,19 @@ export type NewFrame = Omit<Frame, 'id' | 'photoId'>;
 export async function replaceFrames(
   src: Source,
   photoId: string,
-  { frames, grey, unframed, frameMethod, colourMethod }: { frames: readonly NewFrame[]; grey: PictureGrey | null; unframed: boolean; frameMethod: number; colourMethod: number }, // prettier-ignore
+  {
+    frames,
+    grey,
+    unframed,
+    frameMethod,
+    colourMethod,
+  }: {
+    frames: readonly NewFrame[];
+    grey: PictureGrey | null;
+    unframed: boolean;
+    frameMethod: number;
+    colourMethod: number;
+  },
   by: string,
   now: Date,
 ): Promise<void> {
@@ -104,18 +118,14 @@ export async function greyCard(src: Source): Promise<number[] | null> {
 }
 
 export async function sayGreyCard(src: Source, card: readonly number[] | null): Promise<void> {
-  await src('studio').where({ id: 1 }).update({ grey_card: card === null ? null : JSON.stringify(card) }); // prettier-ignore
+  await src('studio')
+    .where({ id: 1 })
+    .update({ grey_card: card === null ? null : JSON.stringify(card) });
 }
 
 /** The greys of pictures, by the pictures' ids. */
-export async function greysOf(
-  src: Source,
-  photoIds: readonly string[],
-): Promise<Map<string, PictureGrey>> {
-  const rows: Row[] = await src('photo')
-    .whereIn('id', photoIds)
-    .whereNotNull('grey')
-    .select('id', 'grey');
+export async function greysOf(src: Source, photoIds: readonly string[]): Promise<Map<string, PictureGrey>> {
+  const rows: Row[] = await src('photo').whereIn('id', photoIds).whereNotNull('grey').select('id', 'grey');
   return new Map(rows.map((row) => [row.id, row.grey]));
 }
 
@@ -130,7 +140,7 @@ export async function unframedPhotos(
       .orderBy([
         { column: 'photo.created_at', order: 'desc' },
         { column: 'photo.id', order: 'desc' },
-      ]) // prettier-ignore
+      ])
       .limit(limit)
       .select('photo.*') as Promise<Row[]>,
     countUnframed(src, ownerId) as Promise<Row[]>,
@@ -182,15 +192,20 @@ export async function rewriteColours(
   frames: readonly (Pick<Frame, 'id' | 'sharpness'> & { colours: readonly FramedColour[] })[],
   method: number,
 ): Promise<void> {
-  await src('zone_colour').whereIn('frame_id', frames.map(({ id }) => id)).delete(); // prettier-ignore
+  await src('zone_colour')
+    .whereIn(
+      'frame_id',
+      frames.map(({ id }) => id),
+    )
+    .delete();
   await writeColours(src, frames, method);
   for (const { id, sharpness } of frames)
     await src('frame').where({ id }).update({ sharpness, measured: method });
 }
 
 /**
- * Puts a cropped picture in the place of the one it was cut from, for every piece that has it: its frames, those of before
- * too, and the steps of its grey lie where they lay.
+ * Puts a cropped picture in the place of the one it was cut from, for every piece that has it: its frames,
+ * those of before too, and the steps of its grey lie where they lay.
  */
 export async function putCropped(
   src: Source,
@@ -199,22 +214,39 @@ export async function putCropped(
   box: Box,
 ): Promise<void> {
   const photos: Row[] = await src('photo').where({ sha }).select('id', 'grey');
-  const frames: Row[] = await src('frame').whereIn('photo_id', photos.map(({ id }) => id)).select('id', 'shape'); // prettier-ignore
+  const frames: Row[] = await src('frame')
+    .whereIn(
+      'photo_id',
+      photos.map(({ id }) => id),
+    )
+    .select('id', 'shape');
   for (const { id, shape } of frames)
     await src('frame')
       .where({ id })
       .update({ shape: JSON.stringify(shapeIn(shape, box)) });
   for (const { id, grey } of photos)
-    if (grey !== null) await src('photo').where({ id }).update({ grey: JSON.stringify({ ...grey, steps: (grey as PictureGrey).steps.map((one) => spotIn(one, box)) }) }); // prettier-ignore
+    if (grey !== null)
+      await src('photo')
+        .where({ id })
+        .update({
+          grey: JSON.stringify({
+            ...grey,
+            steps: (grey as PictureGrey).steps.map((one) => spotIn(one, box)),
+          }),
+        });
   await src('photo').where({ sha }).update(kept);
   // Touches of the picture itself name it; one on what was cut away is a place no more.
-  const touched: Row[] = await src('observation_sign').where('points', 'like', `%${sha}%`).select('observation_id', 'sign', 'points'); // prettier-ignore
+  const touched: Row[] = await src('observation_sign')
+    .where('points', 'like', `%${sha}%`)
+    .select('observation_id', 'sign', 'points');
   for (const { observation_id, sign, points } of touched) {
     const moved = (points as Point[]).flatMap((one): Point[] => {
       if (one.sha !== sha) return [one];
       const at = spotIn(one, box);
       return at.x < 0 || at.y < 0 || at.x > 1 || at.y > 1 ? [] : [{ ...one, ...at, sha: kept.sha }];
     });
-    await src('observation_sign').where({ observation_id, sign }).update({ points: moved.length === 0 ? null : JSON.stringify(moved) }); // prettier-ignore
+    await src('observation_sign')
+      .where({ observation_id, sign })
+      .update({ points: moved.length === 0 ? null : JSON.stringify(moved) });
   }
 }

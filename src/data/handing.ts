@@ -10,8 +10,8 @@ export type ToHand = {
 };
 
 /**
- * The pieces of a firing that belong to somebody and can be handed out, by owner and code: found in the kiln, since
- * somebody wrote of them, and not to be fired again.
+ * The pieces of a firing that belong to somebody and can be handed out, by owner and code: found in the kiln,
+ * since somebody wrote of them, and not to be fired again.
  */
 export async function listToHand(src: Source, firingId: string): Promise<ToHand[]> {
   const rows: Row[] = await src('placement')
@@ -54,8 +54,8 @@ export async function setCollectFrom(src: Source, firingId: string, place: strin
 }
 
 export const collectFrom = async (src: Source, firingId: string): Promise<string> =>
-  ((await src('firing').where({ id: firingId }).first('collect_from')) as Row | undefined)
-    ?.collect_from ?? '';
+  ((await src('firing').where({ id: firingId }).first('collect_from')) as Row | undefined)?.collect_from ??
+  '';
 
 /** Where the studio last said that things lie, to be offered again. */
 export const usualPlaces = (src: Source): Promise<string[]> =>
@@ -66,14 +66,15 @@ export const usualPlaces = (src: Source): Promise<string[]> =>
     .limit(4)
     .pluck('collect_from');
 
-/** What of somebody's lies ready, out of firings that are written up; older than a season it is not asked about. */
+/**
+ * What of somebody's lies ready, out of firings that are written up; older than a season it is not asked
+ * about.
+ */
 export async function toCollect(
   src: Source,
   ownerId: string,
   since: Date,
-): Promise<
-  { firingId: string; firing: string; place: string; pieces: { id: string; code: string }[] }[]
-> {
+): Promise<{ firingId: string; firing: string; place: string; pieces: { id: string; code: string }[] }[]> {
   const rows: Row[] = await src('placement')
     .join('piece', 'piece.id', 'placement.piece_id')
     .join('firing', 'firing.id', 'placement.firing_id')
@@ -93,8 +94,18 @@ export async function toCollect(
         .select(src.raw('1')),
     )
     .orderBy([{ column: 'firing.opened_at', order: 'desc' }, 'piece.code'])
-    .select('piece.id', 'piece.code', 'firing.id as firing_id', 'firing.no', 'firing.collect_from', 'kiln.name'); // prettier-ignore
-  const found = new Map<string, { firingId: string; firing: string; place: string; pieces: { id: string; code: string }[] }>(); // prettier-ignore
+    .select(
+      'piece.id',
+      'piece.code',
+      'firing.id as firing_id',
+      'firing.no',
+      'firing.collect_from',
+      'kiln.name',
+    );
+  const found = new Map<
+    string,
+    { firingId: string; firing: string; place: string; pieces: { id: string; code: string }[] }
+  >();
   for (const row of rows) {
     const held = found.get(row.firing_id) ?? {
       firingId: row.firing_id as string,

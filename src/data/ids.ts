@@ -8,12 +8,10 @@ export const newId = (): string => v7();
 export const newToken = (): string => randomBytes(32).toString('base64url');
 
 /** What is kept of a token. */
-export const tokenHash = (token: string): string =>
-  createHash('sha256').update(token).digest('hex');
+export const tokenHash = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 /** A fixed-length id for a cell's text key. */
-export const cellId = (key: string): string =>
-  createHash('sha256').update(key).digest('hex').slice(0, 32);
+export const cellId = (key: string): string => createHash('sha256').update(key).digest('hex').slice(0, 32);
 
 /** Turns a name into a slug: "Slack Tide" → "slack-tide". Never empty. */
 export function slugOf(name: string): string {

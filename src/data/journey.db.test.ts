@@ -132,9 +132,7 @@ test('queues count what waits by one statement, and coatings decide where no con
     ['glaze', null, 2],
     ['bisque', null, 1],
   ]);
-  expect(queues[1]!.waiting[0]!.coatings).toEqual([
-    { name: 'Tarn', range: { low: '03', high: '02' } },
-  ]);
+  expect(queues[1]!.waiting[0]!.coatings).toEqual([{ name: 'Tarn', range: { low: '03', high: '02' } }]);
   expect(groups.every(({ lately, count: n }) => lately === n)).toBe(true);
   const six = { kind: 'glaze', targetCone: '6', atmosphere: 'oxidation', id: v7() } as const;
   expect(queues.map(({ waiting }) => bestFiring(waiting, [six])?.suited ?? 0)).toEqual([3, 0, 0]);

@@ -109,8 +109,7 @@ export async function keepJourneys(src: Source, lives: readonly KeptLife[]): Pro
     group.ids.push(life.pieceId);
     changed.set(text, group);
   }
-  for (const { fields, ids } of changed.values())
-    await src('piece').whereIn('id', ids).update(fields);
+  for (const { fields, ids } of changed.values()) await src('piece').whereIn('id', ids).update(fields);
 }
 
 const CHUNK = 500;
@@ -206,15 +205,7 @@ export async function waitingGroups(src: Source, since: Date): Promise<WaitingGr
         )
         .as('waits'),
     )
-    .groupBy(
-      'waiting_for',
-      'wanted_cone',
-      'wanted_atmosphere',
-      'body_name',
-      'cone_low',
-      'cone_high',
-      'coats',
-    )
+    .groupBy('waiting_for', 'wanted_cone', 'wanted_atmosphere', 'body_name', 'cone_low', 'cone_high', 'coats')
     .select(
       'waiting_for',
       'wanted_cone',

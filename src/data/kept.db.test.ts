@@ -132,8 +132,7 @@ test('a marked table is asked for its mark: what it does not change is kept', as
   });
   await read(studio.db);
   const slugs: string[] = await studio.db('coating').orderBy('slug').pluck('slug');
-  const call = (slug: string, name: string) =>
-    studio.db('coating').where({ slug }).update({ name });
+  const call = (slug: string, name: string) => studio.db('coating').where({ slug }).update({ name });
   await call(slugs.at(-1)!, 'Last, renamed');
   await read(studio.db);
   expect(reads).toBe(1);
@@ -164,11 +163,7 @@ test.each([
   ['insert ignore into `photo` (`id`) values (?)', true, ['photo']],
   ['update `piece` set `mark` = ?', true, ['piece']],
   ['update `piece` inner join `lot` on 1 set `mark` = ?', true, ['piece', 'lot']],
-  [
-    'select 1 from `cell` where `id` in (select `cell_id` from `cell_coat`)',
-    false,
-    ['cell', 'cell_coat'],
-  ],
+  ['select 1 from `cell` where `id` in (select `cell_id` from `cell_coat`)', false, ['cell', 'cell_coat']],
   ['delete from session where id = 1', true, ['session']],
   ['SELECT 1 FROM photo JOIN piece ON 1', false, ['photo', 'piece']],
   ['SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED', false, []],

@@ -52,7 +52,13 @@ export function keepRead<A extends unknown[], T>(
     if (!changes.since(entry.since, entry.tables)) return true;
     if (of.marked === undefined) return false;
     const apart = new Set(of.marked.tables);
-    if (changes.since(entry.since, [...entry.tables].filter((one) => !apart.has(one)))) return false; // prettier-ignore
+    if (
+      changes.since(
+        entry.since,
+        [...entry.tables].filter((one) => !apart.has(one)),
+      )
+    )
+      return false;
     const now = changes.now;
     if (entry.asked?.now !== now) {
       const same = of.marked.mark(src, ...args).then((one) => one === entry.mark);
@@ -70,7 +76,7 @@ export function keepRead<A extends unknown[], T>(
     if (changes === null) return of.read(src, ...args);
     const store = stores.get(changes) ?? new LRUCache<string, Entry<T>>({ max: of.most });
     stores.set(changes, store);
-    const flying = underWay.get(changes) ?? new Map<string, { since: number; entry: Promise<Entry<T>> }>(); // prettier-ignore
+    const flying = underWay.get(changes) ?? new Map<string, { since: number; entry: Promise<Entry<T>> }>();
     underWay.set(changes, flying);
     const key = of.key(...args);
     const kept = store.get(key);

@@ -3,11 +3,7 @@ import type { Row, Source } from './database';
 import { firing, firings, listFirings, type Firing } from './firings';
 
 /** The firing of a kiln that has something inside: its lid is closed, it burns or it cools. */
-export async function insideKiln(
-  src: Source,
-  kilnId: string,
-  except: string,
-): Promise<Firing | null> {
+export async function insideKiln(src: Source, kilnId: string, except: string): Promise<Firing | null> {
   const row = await firings(src)
     .where('firing.kiln_id', kilnId)
     .whereIn('firing.status', ['loaded', 'firing', 'cooling'])
@@ -64,11 +60,7 @@ export const setUnitSaid = (src: Source, id: string, unit: 'C' | 'F'): Promise<n
 export type FiringWindow = { id: string; startedAt: Date; openedAt: Date | null };
 
 /** The last firings of a kiln that have been lit, newest first: when each began and was opened. */
-export async function firingsOfKiln(
-  src: Source,
-  kilnId: string,
-  limit: number,
-): Promise<FiringWindow[]> {
+export async function firingsOfKiln(src: Source, kilnId: string, limit: number): Promise<FiringWindow[]> {
   const rows: Row[] = await src('firing')
     .where({ kiln_id: kilnId })
     .whereNotNull('started_at')

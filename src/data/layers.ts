@@ -51,10 +51,7 @@ export async function replaceDone(
   now: Date,
   key: KeyKnown = 'sure',
 ): Promise<void> {
-  const row = await src('layer')
-    .where({ piece_id: pieceId, intent: 'done' })
-    .max({ no: 'set_no' })
-    .first();
+  const row = await src('layer').where({ piece_id: pieceId, intent: 'done' }).max({ no: 'set_no' }).first();
   const setNo = Number(row?.no ?? 0) + 1;
   await src('layer')
     .where({ piece_id: pieceId, intent: 'done' })
@@ -65,8 +62,8 @@ export async function replaceDone(
     'layer',
     layers.map((layer, i) => layerRow(pieceId, 'done', setNo, i + 1, layer, by, now)),
   );
-  // Whoever says what lies on a piece knows it, even that nothing does, unless they say otherwise. Who said it of a
-  // piece whose key was lost, and when, stays with it.
+  // Whoever says what lies on a piece knows it, even that nothing does, unless they say otherwise. Who said
+  // it of a piece whose key was lost, and when, stays with it.
   await src.raw(
     `UPDATE piece SET
        key_said_at = IF(:key = 'lost', NULL, IF(key_known = 'lost', :now, key_said_at)),
@@ -117,10 +114,7 @@ export function groupFaces(rows: readonly Row[], key: (row: Row) => string): Map
 }
 
 /** Faces of many pieces at once, by piece id. */
-export async function facesOf(
-  src: Source,
-  pieceIds: readonly string[],
-): Promise<Map<string, Face[]>> {
+export async function facesOf(src: Source, pieceIds: readonly string[]): Promise<Map<string, Face[]>> {
   const rows: Row[] = await joinFaces(
     src('piece').whereIn('piece.id', pieceIds).select('piece.id as piece_id'),
   );

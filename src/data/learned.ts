@@ -1,11 +1,5 @@
 /** What each firing taught of its kiln: kept beside it, so that a kiln is known by one indexed read. */
-import type {
-  Bound,
-  CoolingCurve,
-  OffsetEstimate,
-  OffsetSighting,
-  PlaceOffset,
-} from '@/core/heatwork';
+import type { Bound, CoolingCurve, OffsetEstimate, OffsetSighting, PlaceOffset } from '@/core/heatwork';
 import { NEW_SERIES, type FiringKind } from '@/core/firing';
 import type { Row, Source } from './database';
 import { groupRows } from './rows';
@@ -68,17 +62,7 @@ export async function lessonsOf(src: Source, kilnId: string): Promise<Lesson[]> 
     .where({ kiln_id: kilnId, status: 'opened' })
     .whereNotNull('started_at')
     .orderBy('started_at')
-    .select(
-      'id',
-      'no',
-      'kind',
-      'started_at',
-      'said',
-      'cooled',
-      'taught',
-      'reached_ordinal',
-      'reached_bound',
-    );
+    .select('id', 'no', 'kind', 'started_at', 'said', 'cooled', 'taught', 'reached_ordinal', 'reached_bound');
   return rows.map((row) => ({
     firingId: row.id,
     no: row.no,

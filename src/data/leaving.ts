@@ -17,11 +17,7 @@ export type PersonRecord = {
 };
 
 /** Everything that names this person; null when there is nobody of that id. */
-export async function recordOfPerson(
-  src: Source,
-  id: string,
-  now: Date,
-): Promise<PersonRecord | null> {
+export async function recordOfPerson(src: Source, id: string, now: Date): Promise<PersonRecord | null> {
   const person = await findPerson(src, id);
   if (person === null) return null;
   const records: PersonRecord['records'] = [];
@@ -51,10 +47,7 @@ export async function forgetName(
   const doubles = await src('person').where({ merged_into: id }).select('id', 'name');
   for (const one of [{ id, name }, ...doubles]) {
     for (const table of WAYS_IN) await src(table).where({ person_id: one.id }).delete();
-    await src('invitation')
-      .where({ name: one.name })
-      .whereNotNull('used_at')
-      .update({ name: SOMEBODY });
+    await src('invitation').where({ name: one.name }).whereNotNull('used_at').update({ name: SOMEBODY });
     await src('person')
       .where({ id: one.id })
       .update({

@@ -35,9 +35,7 @@ export async function askedOf(
     .join('question', 'question.id', 'question_tile.question_id')
     .whereIn('piece_id', pieceIds)
     .select('piece_id', 'question.text', 'question_tile.label');
-  return new Map(
-    rows.map((row) => [row.piece_id as string, { question: row.text, treatment: row.label }]),
-  );
+  return new Map(rows.map((row) => [row.piece_id as string, { question: row.text, treatment: row.label }]));
 }
 
 /** Which of these pieces have been through a bisque (or any firing) that was opened. */

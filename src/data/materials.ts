@@ -53,11 +53,7 @@ export async function listMaterials(src: Source): Promise<Material[]> {
 }
 
 /** A studio's own material. */
-export async function createMaterial(
-  src: Source,
-  id: string,
-  fields: MaterialFields,
-): Promise<string> {
+export async function createMaterial(src: Source, id: string, fields: MaterialFields): Promise<string> {
   const slug = slugOf(fields.name);
   const taken = new Set((await src('material').select('slug')).map((row: Row) => row.slug));
   let free = slug;
@@ -66,7 +62,9 @@ export async function createMaterial(
   return free;
 }
 
-/** What a studio says of a shipped material makes it the studio's own. False when it was changed meanwhile. */
+/**
+ * What a studio says of a shipped material makes it the studio's own. False when it was changed meanwhile.
+ */
 export async function updateMaterial(
   src: Source,
   id: string,
@@ -74,8 +72,7 @@ export async function updateMaterial(
   revision: number,
 ): Promise<boolean> {
   const before = await src('material').where({ id }).first();
-  const same =
-    before !== undefined && JSON.stringify(before.analysis) === JSON.stringify(fields.analysis);
+  const same = before !== undefined && JSON.stringify(before.analysis) === JSON.stringify(fields.analysis);
   return (
     (await src('material')
       .where({ id, revision })

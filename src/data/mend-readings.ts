@@ -71,11 +71,7 @@ export const correctReading = (
   );
 
 /** Reads all of a firing’s figures as °F that were taken for °C, or takes that back. */
-export async function convertReadings(
-  src: Source,
-  firingId: string,
-  fahrenheit: boolean,
-): Promise<void> {
+export async function convertReadings(src: Source, firingId: string, fahrenheit: boolean): Promise<void> {
   const figure = fahrenheit ? '(celsius - 32) * 5 / 9' : 'celsius * 9 / 5 + 32';
   await src('reading')
     .where({ firing_id: firingId })
@@ -109,10 +105,7 @@ export async function setJudged(
 }
 
 /** How many readings of these firings were not believed since the last that was. */
-export async function doubtedLately(
-  src: Source,
-  firingIds: readonly string[],
-): Promise<Map<string, number>> {
+export async function doubtedLately(src: Source, firingIds: readonly string[]): Promise<Map<string, number>> {
   if (firingIds.length === 0) return new Map();
   const rows: Row[] = await src('reading')
     .leftJoin(
@@ -129,9 +122,7 @@ export async function doubtedLately(
     .whereIn('reading.firing_id', firingIds)
     .whereNotNull('doubt')
     .whereNot('doubt', 'struck')
-    .where((later) =>
-      later.whereNull('believed.at').orWhere('reading.at', '>', src.ref('believed.at')),
-    )
+    .where((later) => later.whereNull('believed.at').orWhere('reading.at', '>', src.ref('believed.at')))
     .groupBy('reading.firing_id')
     .select('reading.firing_id')
     .count({ n: '*' });

@@ -36,11 +36,7 @@ export async function holdMerger(
   src: Source,
   id: string,
 ): Promise<(Omit<Merger, 'by' | 'at'> & { moves: Move[] }) | null> {
-  const row: Row | undefined = await src('merger')
-    .where({ id })
-    .whereNull('undone_at')
-    .forUpdate()
-    .first();
+  const row: Row | undefined = await src('merger').where({ id }).whereNull('undone_at').forUpdate().first();
   if (row === undefined) return null;
   return { id, kind: row.kind, fromId: row.from_id, intoId: row.into_id, moves: row.moves };
 }

@@ -65,12 +65,7 @@ export async function undoMoves(src: Source, moves: readonly Move[]): Promise<vo
 }
 
 /** What would lead everything that refers to one row of `table` to another. */
-export async function leadOver(
-  src: Source,
-  table: string,
-  from: string,
-  into: string,
-): Promise<Move[]> {
+export async function leadOver(src: Source, table: string, from: string, into: string): Promise<Move[]> {
   const moves: Move[] = [];
   for (const { table: of, column } of await referencesTo(src, table)) {
     const key = (await keyOf(src, of)).filter((one) => one !== column);
@@ -91,12 +86,13 @@ export async function leadOver(
 }
 
 /** One row with its own columns changed, as a move. */
-export const moveOf = (
-  table: string,
-  id: string,
-  was: Move['was'],
-  became: Move['became'],
-): Move => ({ table, was, became, key: ['id'], rows: [[id]] });
+export const moveOf = (table: string, id: string, was: Move['was'], became: Move['became']): Move => ({
+  table,
+  was,
+  became,
+  key: ['id'],
+  rows: [[id]],
+});
 
 /** Both rows, held until the transaction ends; null where one is not there. */
 export async function holdBoth(
@@ -123,14 +119,8 @@ export async function putAway(
   const row: Row = await src(kind)
     .where({ id: from })
     .first(src.raw('CAST(?? AS CHAR) AS was', [column]));
-  if (kind === 'person')
-    for (const table of WAYS_IN) await src(table).where({ person_id: from }).delete();
-  return moveOf(
-    kind,
-    from,
-    { merged_into: null, [column]: row.was },
-    { merged_into: into, [column]: at },
-  );
+  if (kind === 'person') for (const table of WAYS_IN) await src(table).where({ person_id: from }).delete();
+  return moveOf(kind, from, { merged_into: null, [column]: row.was }, { merged_into: into, [column]: at });
 }
 
 /** Firings of a kiln and versions of a coating get the next numbers of the one they join. */

@@ -24,11 +24,16 @@ export type RecordedObservation = Observation & {
   supersedes: string | null;
   /** Corrected, or taken back. */
   superseded: boolean;
-  /** From before looks stood beside one another: the look this one had replaced, while nobody said which it was. */
+  /**
+   * From before looks stood beside one another: the look this one had replaced, while nobody said which it
+   * was.
+   */
   doubtedAs: string | null;
 };
 
-/** Adds looks; a correction names the look it replaces. `now` is when they arrive; null: as they were seen. */
+/**
+ * Adds looks; a correction names the look it replaces. `now` is when they arrive; null: as they were seen.
+ */
 export async function appendObservations(
   src: Source,
   observations: readonly (Observation & { supersedes?: string | null })[],
@@ -77,7 +82,7 @@ export async function appendObservations(
         sign: sign.sign,
         severity: sign.severity,
         wanted: sign.wanted,
-        points: sign.points === undefined || sign.points.length === 0 ? null : JSON.stringify(sign.points), // prettier-ignore
+        points: sign.points === undefined || sign.points.length === 0 ? null : JSON.stringify(sign.points),
       })),
     ),
   );
@@ -174,7 +179,10 @@ export async function listObservations(
   }));
 }
 
-/** The looks at a whole piece after one firing (after all of them where none is named), as the core reads them. */
+/**
+ * The looks at a whole piece after one firing (after all of them where none is named), as the core reads
+ * them.
+ */
 export const toldOf = (looks: readonly RecordedObservation[], pieceId: string, firingId?: string) =>
   looks
     .filter((look) => look.pieceId === pieceId && look.zone === null)
@@ -206,8 +214,8 @@ export async function settleDoubt(
 }
 
 /**
- * A word that is another one whenever something was said of a firing's pieces, taken back, or added: who has the page
- * with the same word sees all there is.
+ * A word that is another one whenever something was said of a firing's pieces, taken back, or added: who has
+ * the page with the same word sees all there is.
  */
 export async function openingMark(src: Source, firingId: string): Promise<string> {
   const [rows] = (await src.raw(

@@ -1,6 +1,9 @@
 import type { Source } from './database';
 
-/** An operation as it was carried out; `asked`: the fingerprint of what was asked, null where it was not kept yet. */
+/**
+ * An operation as it was carried out; `asked`: the fingerprint of what was asked, null where it was not kept
+ * yet.
+ */
 export type Done = {
   name: string;
   personId: string | null;
@@ -17,11 +20,7 @@ export async function findOperation(src: Source, id: string): Promise<Done | und
 }
 
 /** Keeps an operation's answer, so that a repeat of it changes nothing. */
-export async function keepOperation(
-  src: Source,
-  operation: Done & { id: string },
-  now: Date,
-): Promise<void> {
+export async function keepOperation(src: Source, operation: Done & { id: string }, now: Date): Promise<void> {
   await src('operation').insert({
     id: operation.id,
     name: operation.name,

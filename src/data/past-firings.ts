@@ -35,9 +35,7 @@ export async function setConeShown(
 
 /** The kiln that stands for "nobody knows which": made when it is first asked for. */
 export async function unknownKiln(src: Source, now: Date): Promise<string> {
-  const held: { id: string } | undefined = await src('kiln')
-    .where({ nobody_knows: true })
-    .first('id');
+  const held: { id: string } | undefined = await src('kiln').where({ nobody_knows: true }).first('id');
   if (held !== undefined) return held.id;
   const id = newId();
   await createKiln(src, id, {
@@ -68,12 +66,7 @@ export type Unrecorded = {
  * The firing that nobody wrote down of a kiln, a day, a cone and an atmosphere: one for all pieces that
  * may have been in it together, since two of them would count as two firings that agree.
  */
-export async function unrecordedFiring(
-  src: Source,
-  of: Unrecorded,
-  by: string,
-  now: Date,
-): Promise<string> {
+export async function unrecordedFiring(src: Source, of: Unrecorded, by: string, now: Date): Promise<string> {
   const kilnId = of.kilnId ?? (await unknownKiln(src, now));
   await src('kiln').where({ id: kilnId }).forUpdate().first('id');
   const held: { id: string; shown: number }[] = await src('firing')

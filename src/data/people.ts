@@ -134,9 +134,7 @@ export async function findInvitation(src: Source, token: string): Promise<Invita
 
 /** False when somebody else used it first. */
 export async function useInvitation(src: Source, id: string, now: Date): Promise<boolean> {
-  return (
-    (await src('invitation').where({ id }).whereNull('used_at').update({ used_at: now })) === 1
-  );
+  return (await src('invitation').where({ id }).whereNull('used_at').update({ used_at: now })) === 1;
 }
 
 export async function withdrawInvitation(src: Source, id: string, now: Date): Promise<void> {
@@ -186,11 +184,7 @@ export async function listShareLinks(src: Source): Promise<ShareLink[]> {
 }
 
 /** A link that still opens; null when unknown, revoked or run out. */
-export async function findShareLink(
-  src: Source,
-  token: string,
-  now: Date,
-): Promise<ShareLink | null> {
+export async function findShareLink(src: Source, token: string, now: Date): Promise<ShareLink | null> {
   const row = await src('share_link').where({ token }).whereNull('revoked_at').first();
   if (row === undefined || (row.expires_at !== null && row.expires_at <= now)) return null;
   return shareLink(row);

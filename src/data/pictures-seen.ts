@@ -55,10 +55,7 @@ export async function isSeenOnBoard(src: Source, sha: string, board: BoardOf): P
     })
     .whereNull('photo.binned_at')
     .whereNotExists(
-      src('piece')
-        .whereRaw('piece.id = photo.piece_id')
-        .whereNotNull('piece.binned_at')
-        .select('id'),
+      src('piece').whereRaw('piece.id = photo.piece_id').whereNotNull('piece.binned_at').select('id'),
     )
     .modify((query) => {
       if (board.slips !== null) void query.where('cell.slips', board.slips);

@@ -187,9 +187,7 @@ export const thatWait = (src: Source) =>
   src('piece')
     .whereNotNull('piece.waiting_for')
     .whereNull('piece.binned_at')
-    .whereNotExists(
-      src('placement').select(src.raw('1')).whereRaw('placement.open_piece_id = piece.id'),
-    );
+    .whereNotExists(src('placement').select(src.raw('1')).whereRaw('placement.open_piece_id = piece.id'));
 
 /** Pieces without their layers, newest first. */
 export async function listPieces(src: Source, filter: PieceFilter = {}): Promise<PieceSummary[]> {
@@ -261,11 +259,7 @@ export async function updatePiece(
 }
 
 /** Puts pieces into the bin, all at one moment, or takes them out of it. */
-export async function putIntoBin(
-  src: Source,
-  ids: readonly string[],
-  at: Date | null,
-): Promise<void> {
+export async function putIntoBin(src: Source, ids: readonly string[], at: Date | null): Promise<void> {
   for (let i = 0; i < ids.length; i += 1000)
     await src('piece')
       .whereIn('id', ids.slice(i, i + 1000))
@@ -288,10 +282,7 @@ export async function findByMarks(
 ): Promise<Map<string, { id: string; code: string }[]>> {
   const found = new Map<string, { id: string; code: string }[]>();
   if (marks.length === 0) return found;
-  const rows = await src('piece')
-    .whereIn('mark', marks)
-    .whereNull('binned_at')
-    .select('id', 'code', 'mark');
+  const rows = await src('piece').whereIn('mark', marks).whereNull('binned_at').select('id', 'code', 'mark');
   for (const row of rows) {
     const key = String(row.mark).toLowerCase();
     found.set(key, [...(found.get(key) ?? []), { id: row.id, code: row.code }]);

@@ -45,10 +45,7 @@ export async function listPlacements(
 }
 
 /** How often each piece has already been through a glaze firing, by piece id. */
-export async function glazeFirings(
-  src: Source,
-  pieceIds: readonly string[],
-): Promise<Map<string, number>> {
+export async function glazeFirings(src: Source, pieceIds: readonly string[]): Promise<Map<string, number>> {
   const rows = await src('placement')
     .join('firing', 'firing.id', 'placement.firing_id')
     .whereIn('placement.piece_id', pieceIds)
@@ -60,7 +57,9 @@ export async function glazeFirings(
   return new Map(rows.map((row: Row) => [String(row.piece_id), Number(row.n)]));
 }
 
-/** Somebody's own pieces that came out of a kiln and that nobody has written up, by firing, the newest first. */
+/**
+ * Somebody's own pieces that came out of a kiln and that nobody has written up, by firing, the newest first.
+ */
 export async function ownUnwritten(
   src: Source,
   ownerId: string,
@@ -74,9 +73,7 @@ export async function ownUnwritten(
     .whereNot('firing.kind', 'bisque')
     .whereNotExists(
       src('observation')
-        .whereRaw(
-          'observation.piece_id = placement.piece_id AND observation.firing_id = placement.firing_id',
-        )
+        .whereRaw('observation.piece_id = placement.piece_id AND observation.firing_id = placement.firing_id')
         .whereNull('superseded_at')
         .select(src.raw('1')),
     )
@@ -101,9 +98,7 @@ export async function openFiringsOf(
     .join('kiln', 'kiln.id', 'firing.kiln_id')
     .whereIn('placement.open_piece_id', pieceIds)
     .select('placement.piece_id', 'firing.id', 'firing.no', 'kiln.name');
-  return new Map(
-    rows.map((row) => [row.piece_id, { firingId: row.id, label: `${row.name} ${row.no}` }]),
-  );
+  return new Map(rows.map((row) => [row.piece_id, { firingId: row.id, label: `${row.name} ${row.no}` }]));
 }
 
 export async function place(
@@ -199,12 +194,10 @@ export async function countPlacements(
 
 /** Was this piece in that firing? */
 export const wasIn = async (src: Source, pieceId: string, firingId: string): Promise<boolean> =>
-  (await src('placement').where({ piece_id: pieceId, firing_id: firingId }).first('piece_id')) !==
-  undefined;
+  (await src('placement').where({ piece_id: pieceId, firing_id: firingId }).first('piece_id')) !== undefined;
 
 /** As they stood: shelf by shelf, each row by row from its back, as a picture from its front is read. */
 export const asTheyStood = (
   a: Pick<Placement, 'shelf' | 'xMm' | 'yMm'>,
   b: Pick<Placement, 'shelf' | 'xMm' | 'yMm'>,
-): number =>
-  (a.shelf ?? 99) - (b.shelf ?? 99) || (b.yMm ?? 0) - (a.yMm ?? 0) || (a.xMm ?? 0) - (b.xMm ?? 0);
+): number => (a.shelf ?? 99) - (b.shelf ?? 99) || (b.yMm ?? 0) - (a.yMm ?? 0) || (a.xMm ?? 0) - (b.xMm ?? 0);

@@ -113,7 +113,10 @@ export async function listQuestions(
   return (await query).map(question);
 }
 
-/** Questions that are open though all their tiles are written up, with the case of the clinic that waits for each. */
+/**
+ * Questions that are open though all their tiles are written up, with the case of the clinic that waits for
+ * each.
+ */
 export async function ripeQuestions(
   src: Source,
 ): Promise<(Question & { waiting: { caseId: string; caseNo: number } | null })[]> {

@@ -17,7 +17,9 @@ export type KeptReading = {
   probeMv: number | null;
   source: ReadingSource;
   doubt: Doubt | 'struck' | null;
-  /** When it was written down, where that was not at once by a device; what it was before, and why it changed. */
+  /**
+   * When it was written down, where that was not at once by a device; what it was before, and why it changed.
+   */
   addedAt: Date | null;
   wasCelsius: number | null;
   why: string | null;

@@ -16,21 +16,13 @@ export type Recipe = {
 };
 
 /** The recipes of these coating versions, by version id; a version without lines has none. */
-export async function recipesOf(
-  src: Source,
-  versionIds: readonly string[],
-): Promise<Map<string, Recipe>> {
+export async function recipesOf(src: Source, versionIds: readonly string[]): Promise<Map<string, Recipe>> {
   const rows: Row[] = await src('recipe_line')
     .join('material', 'material.id', 'recipe_line.material_id')
     .join('coating_version', 'coating_version.id', 'recipe_line.coating_version_id')
     .whereIn('coating_version_id', versionIds)
     .orderBy(['recipe_line.coating_version_id', 'recipe_line.seq'])
-    .select(
-      'recipe_line.*',
-      'material.name',
-      'coating_version.recipe_unit',
-      'coating_version.recipe_notes',
-    );
+    .select('recipe_line.*', 'material.name', 'coating_version.recipe_unit', 'coating_version.recipe_notes');
   const found = new Map<string, Recipe>();
   for (const row of rows) {
     const recipe: Recipe = found.get(row.coating_version_id) ?? {
@@ -76,10 +68,7 @@ export async function setRecipe(
 }
 
 /** Which of these versions are on a piece that has been fired: those may not change any more. */
-export async function firedVersions(
-  src: Source,
-  versionIds: readonly string[],
-): Promise<Set<string>> {
+export async function firedVersions(src: Source, versionIds: readonly string[]): Promise<Set<string>> {
   const rows: Row[] = await src('layer')
     .join('placement', 'placement.piece_id', 'layer.piece_id')
     .join('firing', 'firing.id', 'placement.firing_id')

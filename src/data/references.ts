@@ -1,4 +1,7 @@
-/** What refers to what, by the database's own catalogue: a table that a later migration adds is there by itself. */
+/**
+ * What refers to what, by the database's own catalogue: a table that a later migration adds is there by
+ * itself.
+ */
 import type { Row, Source } from './database';
 
 export type Reference = { table: string; column: string; of: string; by: string };

@@ -11,10 +11,7 @@ const MOST = 1500;
 export async function refirePassages(src: Source): Promise<RefirePassage[]> {
   const rows: Row[] = await src('placement as again')
     .join('placement as first', function () {
-      this.on('first.piece_id', 'again.piece_id').andOn(
-        'first.generation',
-        src.raw('again.generation - 1'),
-      );
+      this.on('first.piece_id', 'again.piece_id').andOn('first.generation', src.raw('again.generation - 1'));
     })
     .join('firing as later', 'later.id', 'again.firing_id')
     .join('firing as earlier', 'earlier.id', 'first.firing_id')
@@ -37,7 +34,9 @@ export async function refirePassages(src: Source): Promise<RefirePassage[]> {
   const seen = (pieceId: string, firingId: string): SeenSign[] | null => {
     const told = toldOf(looks, pieceId, firingId);
     const state = stateOf(told);
-    return state === null || !told.some(wentOver) ? null : state.cameOut.signs.filter(({ wanted }) => !wanted); // prettier-ignore
+    return state === null || !told.some(wentOver)
+      ? null
+      : state.cameOut.signs.filter(({ wanted }) => !wanted);
   };
   return rows.flatMap((row): RefirePassage[] => {
     const [before, after] = [seen(row.piece_id, row.before_id), seen(row.piece_id, row.firing_id)];

@@ -1,4 +1,6 @@
-/** What follows from measured colours: repeats' scatter, cells that are of two colours, how near a piece came. */
+/**
+ * What follows from measured colours: repeats' scatter, cells that are of two colours, how near a piece came.
+ */
 import type { Lab } from '@/core/colour';
 import { apartIn } from '@/core/colour';
 import { besideKin, freshenRepeats, mainColours, makeRepeats, readRepeats } from '@/data/repeats';
@@ -12,8 +14,15 @@ let first: { firingId: string; ids: string[] };
 let second: { firingId: string; ids: string[] };
 
 const load = async () => {
-  const made = await fired(studio, [layer(studio.version('tarn'), 0, 0.5), layer(studio.version('pitch'), 0.5, 1)], { count: 4 }); // prettier-ignore
-  await studio.must('opening.record', recordInput(made.firingId, made.ids, { surface: 'gloss', colour: 'green' })); // prettier-ignore
+  const made = await fired(
+    studio,
+    [layer(studio.version('tarn'), 0, 0.5), layer(studio.version('pitch'), 0.5, 1)],
+    { count: 4 },
+  );
+  await studio.must(
+    'opening.record',
+    recordInput(made.firingId, made.ids, { surface: 'gloss', colour: 'green' }),
+  );
   return made;
 };
 const cell = (base: string) => studio.db('cell').where({ base_slug: base }).first();
@@ -33,8 +42,18 @@ test('a studio that measured nothing knows no scatter, and asks for none', async
 });
 
 test('cells carry the colour of their pieces; what a grey did not tell is not among them', async () => {
-  await measure(studio.db, studio.technician.id, first.firingId, first.ids, (base, i) => (base === 'tarn' ? grey(50 + i) : null)); // prettier-ignore
-  await measure(studio.db, studio.technician.id, second.firingId, second.ids, (base) => (base === 'tarn' ? grey(90) : null), new Date(), false); // prettier-ignore
+  await measure(studio.db, studio.technician.id, first.firingId, first.ids, (base, i) =>
+    base === 'tarn' ? grey(50 + i) : null,
+  );
+  await measure(
+    studio.db,
+    studio.technician.id,
+    second.firingId,
+    second.ids,
+    (base) => (base === 'tarn' ? grey(90) : null),
+    new Date(),
+    false,
+  );
   const { colour, standing } = await cell('tarn');
   expect(colour).toMatchObject({ pieces: 4, firings: 1, lab: [51.5, 0, 0] });
   expect(standing).toBe('settled');
@@ -42,12 +61,21 @@ test('cells carry the colour of their pieces; what a grey did not tell is not am
 });
 
 test('measured far apart, a cell is contradictory though every tile was called green; with a studio that scatters so it is not', async () => {
-  await measure(studio.db, studio.technician.id, second.firingId, second.ids, (base) => (base === 'tarn' ? grey(72) : null)); // prettier-ignore
+  await measure(studio.db, studio.technician.id, second.firingId, second.ids, (base) =>
+    base === 'tarn' ? grey(72) : null,
+  );
   const tarn = await cell('tarn');
   expect(tarn.standing).toBe('contradictory');
   expect(tarn.divisions.map(({ about }: { about: string }) => about)).toEqual(['colour']);
   // The studio turns out to scatter by 20 between firings everywhere: then that is one colour.
-  await studio.db('repeats').insert({ id: 1, scatter: JSON.stringify({ within: null, between: { usual: 20, low: 18, high: 22, most: 30, groups: 9 } }), at: new Date() }); // prettier-ignore
+  await studio.db('repeats').insert({
+    id: 1,
+    scatter: JSON.stringify({
+      within: null,
+      between: { usual: 20, low: 18, high: 22, most: 30, groups: 9 },
+    }),
+    at: new Date(),
+  });
   await studio.db('cell').update({ stale: true });
   await freshen(studio.db);
   expect((await cell('tarn')).standing).not.toBe('contradictory');
@@ -63,7 +91,14 @@ test('the scatter is made again when pictures were framed since, and not oftener
   const made = await at();
   await freshenRepeats(studio.db, new Date(made + 30_000));
   expect(await at()).toBe(made);
-  await measure(studio.db, studio.technician.id, first.firingId, first.ids.slice(0, 1), () => grey(50), new Date(made + 200_000)); // prettier-ignore
+  await measure(
+    studio.db,
+    studio.technician.id,
+    first.firingId,
+    first.ids.slice(0, 1),
+    () => grey(50),
+    new Date(made + 200_000),
+  );
   await freshenRepeats(studio.db, new Date(made + 300_000));
   expect(await at()).toBe(made + 300_000);
   await freshenRepeats(studio.db, new Date(made + 900_000));
@@ -87,6 +122,6 @@ test('a piece is compared with the others of its stack, never with itself', asyn
 });
 
 test('of each piece its main colour is read once', async () => {
-  expect([...(await mainColours(studio.db, first.ids)).keys()].sort()).toEqual([...first.ids].sort()); // prettier-ignore
+  expect([...(await mainColours(studio.db, first.ids)).keys()].sort()).toEqual([...first.ids].sort());
   expect(await mainColours(studio.db, [])).toEqual(new Map());
 });

@@ -19,7 +19,10 @@ export async function readRepeats(src: Source): Promise<Repeats> {
 
 const lab = (row: Row): Lab => [row.l, row.a, row.b];
 
-/** Colours that a grey told, of pieces in their firings, with the cell they are of: through current frames of kept pictures. */
+/**
+ * Colours that a grey told, of pieces in their firings, with the cell they are of: through current frames of
+ * kept pictures.
+ */
 const measuredIn = (src: Source) =>
   src('zone_colour')
     .join('frame', 'frame.id', 'zone_colour.frame_id')
@@ -32,7 +35,15 @@ const measuredIn = (src: Source) =>
     .where('zone_colour.by_grey', true)
     .whereNull('frame.removed_at')
     .whereNull('photo.binned_at')
-    .select('sighting.cell_id', 'sighting.piece_id', 'sighting.firing_id', 'zone_colour.l', 'zone_colour.a', 'zone_colour.b', 'zone_colour.parts'); // prettier-ignore
+    .select(
+      'sighting.cell_id',
+      'sighting.piece_id',
+      'sighting.firing_id',
+      'zone_colour.l',
+      'zone_colour.a',
+      'zone_colour.b',
+      'zone_colour.parts',
+    );
 
 /** A piece that several pictures show has the colour in the middle of theirs. */
 function ofPieces(rows: readonly Row[]): (PieceColour & { cellId: string })[] {
@@ -52,19 +63,24 @@ export const coloursOfCells = async (
   src: Source,
   cellIds: readonly string[],
 ): Promise<(PieceColour & { cellId: string })[]> =>
-  // prettier-ignore
   ofPieces(
     await measuredIn(src)
       .whereIn('sighting.cell_id', cellIds)
-      .orderBy(['sighting.cell_id', 'sighting.piece_id', 'sighting.firing_id', 'photo.created_at', 'photo.id']), // prettier-ignore
+      .orderBy([
+        'sighting.cell_id',
+        'sighting.piece_id',
+        'sighting.firing_id',
+        'photo.created_at',
+        'photo.id',
+      ]),
   );
 
 /** While nothing newer is framed it holds; while much is, it is made no oftener than this. */
 const AGAIN_MS = 60_000;
 
 /**
- * Makes the scatter of repeats again where pictures were framed since, and marks the cells for which it decides whether
- * their pieces are of one colour. Cheap where nothing was.
+ * Makes the scatter of repeats again where pictures were framed since, and marks the cells for which it
+ * decides whether their pieces are of one colour. Cheap where nothing was.
  */
 export async function freshenRepeats(src: Source, now = new Date()): Promise<void> {
   const last = await src('frame')
@@ -75,7 +91,7 @@ export async function freshenRepeats(src: Source, now = new Date()): Promise<voi
   const kept: Row | undefined = await src('repeats').where({ id: 1 }).first();
   const since = kept?.at.getTime() ?? 0;
   // A frame may be kept a moment after what it calls its time.
-  if (kept !== undefined && (changed < since - AGAIN_MS || now.getTime() - since < AGAIN_MS)) return; // prettier-ignore
+  if (kept !== undefined && (changed < since - AGAIN_MS || now.getTime() - since < AGAIN_MS)) return;
   await makeRepeats(src, now);
 }
 
@@ -96,7 +112,6 @@ export async function mainColours(
   src: Source,
   pieceIds: readonly string[],
 ): Promise<Map<string, PieceColour>> {
-  // prettier-ignore
   if (pieceIds.length === 0) return new Map();
   const rows: Row[] = await measuredIn(src)
     .join('cell', 'cell.id', 'sighting.cell_id')
@@ -105,16 +120,21 @@ export async function mainColours(
     .select('cell.depth');
   const best = new Map(rows.map((row) => [row.piece_id as string, row.cell_id as string]));
   return new Map(
-    ofPieces(rows.filter((row) => best.get(row.piece_id) === row.cell_id)).map((one) => [one.pieceId, one]), // prettier-ignore
+    ofPieces(rows.filter((row) => best.get(row.piece_id) === row.cell_id)).map((one) => [one.pieceId, one]),
   );
 }
 
 /** How far a zone of a piece lies in colour from the others of its cell, and how many those are. */
 export type Beside = { distance: number; pieces: number; sameFiring: boolean };
 
-/** For the zones of a piece after its firings, by "firing/zone": how it came out beside the others of its stack. */
+/**
+ * For the zones of a piece after its firings, by "firing/zone": how it came out beside the others of its
+ * stack.
+ */
 export async function besideKin(src: Source, pieceId: string): Promise<Map<string, Beside>> {
-  const rows: Row[] = await src('sighting').where({ piece_id: pieceId }).select('cell_id', 'firing_id', 'zone'); // prettier-ignore
+  const rows: Row[] = await src('sighting')
+    .where({ piece_id: pieceId })
+    .select('cell_id', 'firing_id', 'zone');
   const all = await coloursOfCells(src, [...new Set(rows.map((row) => row.cell_id as string))]);
   return new Map(
     rows.flatMap((row): [string, Beside][] => {

@@ -3,10 +3,18 @@ import { dueAfter } from '@/core/looks';
 import { newId } from './ids';
 import { insertMany, type Row, type Source } from './database';
 
-/** Asks for looks; a piece that is asked for after the same span already is not asked for twice. Says the new ids. */
+/**
+ * Asks for looks; a piece that is asked for after the same span already is not asked for twice. Says the new
+ * ids.
+ */
 export async function askAgain(
   src: Source,
-  { firingId, pieceIds, days, opened }: { firingId: string; pieceIds: readonly string[]; days: number; opened: string }, // prettier-ignore
+  {
+    firingId,
+    pieceIds,
+    days,
+    opened,
+  }: { firingId: string; pieceIds: readonly string[]; days: number; opened: string },
   by: string,
   now: Date,
 ): Promise<string[]> {
@@ -32,11 +40,7 @@ export async function askAgain(
   return rows.map(({ id }) => id);
 }
 
-export async function dropLooks(
-  src: Source,
-  ids: readonly string[],
-  at: Date | null,
-): Promise<void> {
+export async function dropLooks(src: Source, ids: readonly string[], at: Date | null): Promise<void> {
   await src('second_look').whereIn('id', ids).update({ dropped_at: at });
 }
 
@@ -45,10 +49,7 @@ export const piecesOfLooks = (src: Source, ids: readonly string[]): Promise<stri
   src('second_look').whereIn('id', ids).distinct().pluck('piece_id');
 
 /** How many pieces of a firing are to be looked at again after each span. */
-export async function askedOf(
-  src: Source,
-  firingId: string,
-): Promise<{ days: number; pieces: number }[]> {
+export async function askedOf(src: Source, firingId: string): Promise<{ days: number; pieces: number }[]> {
   const rows: Row[] = await src('second_look')
     .where({ firing_id: firingId })
     .whereNull('dropped_at')
@@ -71,12 +72,11 @@ export type DueLook = {
 
 const MOST = 300;
 
-/** Due by a day, and nobody has looked since it counts; the longest due first. A piece of somebody for its owner alone. */
-export async function dueLooks(
-  src: Source,
-  by: string,
-  ownerId: string | null = null,
-): Promise<DueLook[]> {
+/**
+ * Due by a day, and nobody has looked since it counts; the longest due first. A piece of somebody for its
+ * owner alone.
+ */
+export async function dueLooks(src: Source, by: string, ownerId: string | null = null): Promise<DueLook[]> {
   const query = src('second_look as asked')
     .join('piece', 'piece.id', 'asked.piece_id')
     .join('firing', 'firing.id', 'asked.firing_id')

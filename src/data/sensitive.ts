@@ -24,12 +24,24 @@ export async function seenAlone(src: Source, slug: string): Promise<SeenAlone[]>
     .join('body', 'body.id', 'cell.body_id')
     .join('firing', 'firing.id', 'sighting.firing_id')
     .leftJoin('placement', function () {
-      this.on('placement.piece_id', 'sighting.piece_id').andOn('placement.firing_id', 'sighting.firing_id'); // prettier-ignore
+      this.on('placement.piece_id', 'sighting.piece_id').andOn('placement.firing_id', 'sighting.firing_id');
     })
     .where({ 'cell.base_slug': slug, 'cell.depth': 1, 'cell.refired': false })
     .orderBy('sighting.seen_at', 'desc')
     .limit(MOST)
-    .select('sighting.cell_id', 'sighting.piece_id', 'sighting.firing_id', 'sighting.surface', 'sighting.movement_mm', 'cell.stack_key', 'cell.cone', 'cell.atmosphere', 'cell.slips', 'body.name as body_name', 'placement.shelf'); // prettier-ignore
+    .select(
+      'sighting.cell_id',
+      'sighting.piece_id',
+      'sighting.firing_id',
+      'sighting.surface',
+      'sighting.movement_mm',
+      'cell.stack_key',
+      'cell.cone',
+      'cell.atmosphere',
+      'cell.slips',
+      'body.name as body_name',
+      'placement.shelf',
+    );
   const colours = await coloursOfCells(src, [...new Set(rows.map((row) => row.cell_id as string))]);
   const key = (of: { cellId: string; pieceId: string; firingId: string }): string =>
     `${of.cellId}/${of.pieceId}/${of.firingId}`;
@@ -38,7 +50,7 @@ export async function seenAlone(src: Source, slug: string): Promise<SeenAlone[]>
     const [coat] = coatsOfKey(row.stack_key as string);
     return {
       firingId: row.firing_id,
-      lab: labs.get(key({ cellId: row.cell_id, pieceId: row.piece_id, firingId: row.firing_id })) ?? null, // prettier-ignore
+      lab: labs.get(key({ cellId: row.cell_id, pieceId: row.piece_id, firingId: row.firing_id })) ?? null,
       surface: row.surface,
       movementMm: row.movement_mm,
       levels: {

@@ -18,17 +18,9 @@ const RESET_HOURS = 24;
 const idleSince = (now: Date): Date => new Date(now.getTime() - SESSION_DAYS.idle * DAY);
 
 /** Opens a session on a device that is told in words; its token. */
-export async function createSession(
-  src: Source,
-  personId: string,
-  now: Date,
-  device = '',
-): Promise<string> {
+export async function createSession(src: Source, personId: string, now: Date, device = ''): Promise<string> {
   const token = newToken();
-  await src('session')
-    .where('expires_at', '<', now)
-    .orWhere('seen_at', '<', idleSince(now))
-    .delete();
+  await src('session').where('expires_at', '<', now).orWhere('seen_at', '<', idleSince(now)).delete();
   await src('session').insert({
     id: newId(),
     token_hash: tokenHash(token),
@@ -42,9 +34,7 @@ export async function createSession(
 }
 
 const alive = (src: Source, now: Date) =>
-  src('session')
-    .where('session.expires_at', '>', now)
-    .where('session.seen_at', '>', idleSince(now));
+  src('session').where('session.expires_at', '>', now).where('session.seen_at', '>', idleSince(now));
 
 /** Asked with every request: kept until a session or a person changes. */
 const sessionOf = keepRead({
@@ -107,11 +97,7 @@ export async function endSessionById(src: Source, personId: string, id: string):
 }
 
 /** Ends a person's sessions but the one named by its token, and knows their devices no more. */
-export async function endOtherSessions(
-  src: Source,
-  personId: string,
-  token: string | null,
-): Promise<void> {
+export async function endOtherSessions(src: Source, personId: string, token: string | null): Promise<void> {
   const sessions = src('session').where({ person_id: personId });
   await (token === null ? sessions : sessions.whereNot({ token_hash: tokenHash(token) })).delete();
   await src('known_device').where({ person_id: personId }).delete();
@@ -131,12 +117,7 @@ export async function isKnownDevice(
   return row !== undefined;
 }
 
-export async function knowDevice(
-  src: Source,
-  personId: string,
-  device: string,
-  now: Date,
-): Promise<void> {
+export async function knowDevice(src: Source, personId: string, device: string, now: Date): Promise<void> {
   await src('known_device')
     .insert({ person_id: personId, token_hash: tokenHash(device), seen_at: now })
     .onConflict(['person_id', 'token_hash'])
@@ -180,7 +161,5 @@ export async function findResetLink(
 
 /** False when somebody else used it first. */
 export async function useResetLink(src: Source, id: string, now: Date): Promise<boolean> {
-  return (
-    (await src('reset_link').where({ id }).whereNull('used_at').update({ used_at: now })) === 1
-  );
+  return (await src('reset_link').where({ id }).whereNull('used_at').update({ used_at: now })) === 1;
 }

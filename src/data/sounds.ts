@@ -62,7 +62,13 @@ export async function addSound(src: Source, one: NewSound, by: string): Promise<
 /** What is kept, in the order of speaking; `untyped` leaves those that nobody has typed up. */
 export async function listSounds(
   src: Source,
-  filter: { ids?: readonly string[]; pieceIds?: readonly string[]; firingId?: string; untyped?: boolean; binned?: boolean }, // prettier-ignore
+  filter: {
+    ids?: readonly string[];
+    pieceIds?: readonly string[];
+    firingId?: string;
+    untyped?: boolean;
+    binned?: boolean;
+  },
 ): Promise<Sound[]> {
   const query = src('sound')
     .join('person as speaker', 'speaker.id', 'sound.spoken_by')

@@ -90,8 +90,7 @@ test('after any history of words, corrections, deletions and refits the kept sum
             surface: step.surface,
             movementMm: step.mm,
             rating: step.rating,
-            signs:
-              step.severity === 0 ? [] : [{ sign: 'pit', severity: step.severity, wanted: false }],
+            signs: step.severity === 0 ? [] : [{ sign: 'pit', severity: step.severity, wanted: false }],
           };
           const answer = await studio.act(
             'opening.record',

@@ -29,10 +29,7 @@ beforeEach(() => clearPieces(studio.db));
 test('one tile dipped from both ends stands three times on the chart without anyone typing it', async () => {
   const { firingId, ids } = await fired(studio, pitchTarn());
   expect(await board()).toEqual([]);
-  await studio.must(
-    'opening.record',
-    recordInput(firingId, ids, { surface: 'gloss', verdict: 'study' }),
-  );
+  await studio.must('opening.record', recordInput(firingId, ids, { surface: 'gloss', verdict: 'study' }));
   const cells = await board();
   expect(cells.map((cell) => [cell.base, cell.over, cell.standing]).sort()).toEqual([
     ['pitch', null, 'once'],
@@ -103,9 +100,9 @@ test('correcting what was done moves the piece on the chart and keeps what was m
     layers: [layer(studio.version('tarn'), 0, 1, { coats: 2 })],
   });
   expect((await board()).map((cell) => cell.stackKey)).toEqual(['tarn#1 dip×2']);
-  expect(
-    await studio.db('layer').where({ piece_id: ids[0], intent: 'meant' }).first('coats'),
-  ).toEqual({ coats: 1 });
+  expect(await studio.db('layer').where({ piece_id: ids[0], intent: 'meant' }).first('coats')).toEqual({
+    coats: 1,
+  });
   expect(
     await studio.db('layer').where({ piece_id: ids[0], intent: 'done' }).count({ n: '*' }).first(),
   ).toEqual({ n: 2 });
@@ -117,10 +114,7 @@ test('a lot is written up in one go, its exception by itself; one that differs i
     exceptions: [{ index: 4, coats: [2], flag: 'Dipped twice' }],
   });
   expect(await studio.db('flag').first('text')).toEqual({ text: 'Dipped twice' });
-  await studio.must(
-    'opening.record',
-    recordInput(firingId, ids, { surface: 'gloss', verdict: 'keep' }),
-  );
+  await studio.must('opening.record', recordInput(firingId, ids, { surface: 'gloss', verdict: 'keep' }));
   const cells = await board();
   expect(cells.map((cell) => [cell.stackKey, cell.pieces]).sort()).toEqual([
     ['pitch#1 dip×1', 9],
@@ -146,9 +140,7 @@ test('a piece is in one kiln at a time, and the load says which', async () => {
   const inMarta = { kilnId: studio.kiln };
   const [first, second] = [await planFiring(studio, inMarta), await planFiring(studio)];
   await studio.must('loading.place', { firingId: first, pieceIds: ids, shelf: 1 });
-  expect(
-    await studio.act('loading.place', { firingId: second, pieceIds: ids, shelf: 1 }),
-  ).toMatchObject({
+  expect(await studio.act('loading.place', { firingId: second, pieceIds: ids, shelf: 1 })).toMatchObject({
     ok: false,
     problem: {
       message: expect.stringMatching(new RegExp(`${codes[0]} is in Marta \\d+ already`)) as string,
@@ -157,30 +149,24 @@ test('a piece is in one kiln at a time, and the load says which', async () => {
   // Two technicians at once: the database lets only one through.
   await studio.db('placement').delete();
   const race = await Promise.all(
-    [first, second].map((firingId) =>
-      studio.act('loading.place', { firingId, pieceIds: ids, shelf: 1 }),
-    ),
+    [first, second].map((firingId) => studio.act('loading.place', { firingId, pieceIds: ids, shelf: 1 })),
   );
   expect(race.filter((answer) => answer.ok)).toHaveLength(1);
-  expect(
-    await studio.act('loading.place', { firingId: first, pieceIds: ids, shelf: 9 }),
-  ).toMatchObject({ ok: false });
+  expect(await studio.act('loading.place', { firingId: first, pieceIds: ids, shelf: 9 })).toMatchObject({
+    ok: false,
+  });
 });
 
 test('a firing cannot skip or go back without saying why, and two people moving it do not skip a step', async () => {
   const { ids } = await makePieces(studio, []);
   const firingId = await planFiring(studio);
-  expect(
-    await studio.act('firings.move', { firingId, from: 'planned', to: 'loaded' }),
-  ).toMatchObject({
+  expect(await studio.act('firings.move', { firingId, from: 'planned', to: 'loaded' })).toMatchObject({
     ok: false,
     problem: { message: expect.stringContaining('Nothing is in the load') as string },
   });
   await studio.must('loading.place', { firingId, pieceIds: ids, shelf: 1 });
   await advance(studio, firingId, 'cooling');
-  expect(
-    await studio.act('firings.move', { firingId, from: 'cooling', to: 'firing' }),
-  ).toMatchObject({
+  expect(await studio.act('firings.move', { firingId, from: 'cooling', to: 'firing' })).toMatchObject({
     ok: false,
     problem: { message: expect.stringContaining('Say why') as string },
   });
@@ -190,9 +176,10 @@ test('a firing cannot skip or go back without saying why, and two people moving 
     to: 'firing',
     reason: 'switched off too early',
   });
-  expect(
-    await studio.act('firings.move', { firingId, from: 'cooling', to: 'opened' }),
-  ).toMatchObject({ ok: false, problem: { code: 'conflict' } });
+  expect(await studio.act('firings.move', { firingId, from: 'cooling', to: 'opened' })).toMatchObject({
+    ok: false,
+    problem: { code: 'conflict' },
+  });
   const events = await studio
     .db('firing_event')
     .where({ firing_id: firingId })
@@ -250,9 +237,9 @@ test('a student writes of own pieces only', async () => {
   expect(
     await studio.act('opening.record', recordInput(other.firingId, other.ids, {}), studio.student),
   ).toMatchObject({ ok: false, problem: { message: 'You can write of your own pieces only.' } });
-  expect(
-    (await studio.act('pieces.flag', { pieceIds: other.ids, text: 'x' }, studio.student)).ok,
-  ).toBe(false);
+  expect((await studio.act('pieces.flag', { pieceIds: other.ids, text: 'x' }, studio.student)).ok).toBe(
+    false,
+  );
 });
 
 test('many people writing up one stack at the same time lose nobody’s count', async () => {

@@ -137,12 +137,7 @@ export async function listFormCards(src: Source): Promise<FormCard[]> {
 }
 
 /** Adds a card, or writes over the one of its id. */
-export async function saveFormCard(
-  src: Source,
-  card: FormCard,
-  by: string,
-  now: Date,
-): Promise<void> {
+export async function saveFormCard(src: Source, card: FormCard, by: string, now: Date): Promise<void> {
   const columns = {
     name: card.name,
     body_id: card.bodyId,

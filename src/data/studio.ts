@@ -46,7 +46,10 @@ export async function updateStudio(src: Source, studio: Studio): Promise<void> {
   await src('studio').where({ id: 1 }).update(columns(studio));
 }
 
-/** Whoever comes second waits until the first is done, and then reads what was written: the studio’s row is held. */
+/**
+ * Whoever comes second waits until the first is done, and then reads what was written: the studio’s row is
+ * held.
+ */
 export const oneAtATime = async (src: Source): Promise<void> =>
   void (await src('studio').where({ id: 1 }).forUpdate().first('id'));
 
@@ -60,9 +63,7 @@ export async function takeCodes(src: Source, count: number): Promise<string[]> {
 }
 
 /** The units a studio sees and types in. */
-export const unitsOf = (
-  studio: Pick<Studio, 'temperatureUnit' | 'lengthUnit' | 'massUnit'>,
-): Units => ({
+export const unitsOf = (studio: Pick<Studio, 'temperatureUnit' | 'lengthUnit' | 'massUnit'>): Units => ({
   temperature: studio.temperatureUnit,
   length: studio.lengthUnit,
   mass: studio.massUnit,
@@ -73,8 +74,8 @@ export const isBeginning = (has: { bodies: number; coatings: number; kilns: numb
   Math.min(has.bodies, has.coatings, has.kilns) === 0;
 
 /**
- * How many bodies, coatings and kilns there are; looks of before that nobody has settled, use tests that are due again
- * some day, and spoken notes to type up.
+ * How many bodies, coatings and kilns there are; looks of before that nobody has settled, use tests that are
+ * due again some day, and spoken notes to type up.
  */
 export async function countStore(
   src: Source,
@@ -92,9 +93,7 @@ export async function countStore(
       kilns: count('kiln').where({ nobody_knows: false }),
       doubted: count('observation').whereNotNull('doubted_as'),
       due: count('use_test').whereNotNull('due_on').whereNull('dropped_at'),
-      again: count('second_look')
-        .whereNull('dropped_at')
-        .whereRaw('due_on <= CURDATE() + INTERVAL 1 DAY'),
+      again: count('second_look').whereNull('dropped_at').whereRaw('due_on <= CURDATE() + INTERVAL 1 DAY'),
       lost: count('piece').where({ key_known: 'lost' }).whereNull('binned_at'),
       untyped: count('sound').whereNull('words_at').whereNull('binned_at'),
       unframed: countUnframed(src, null),

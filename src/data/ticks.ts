@@ -24,12 +24,7 @@ export async function keepTick(
 }
 
 /** Begins a sheet anew; what was ticked on another device after that moment stays. */
-export async function clearTicks(
-  src: Source,
-  personId: string,
-  sheet: string,
-  before: Date,
-): Promise<void> {
+export async function clearTicks(src: Source, personId: string, sheet: string, before: Date): Promise<void> {
   await src('tick')
     .where({ person_id: personId, sheet })
     .where('said_at', '<=', before)

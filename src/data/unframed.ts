@@ -10,12 +10,10 @@ export const withoutFrame = (src: Source, ownerId: string | null) => {
     .whereNull('piece.binned_at')
     .whereNot('piece.key_known', 'lost')
     .whereNotExists(
-      src('frame')
-        .whereRaw('frame.photo_id = photo.id')
-        .whereNull('frame.removed_at')
-        .select(src.raw('1')),
+      src('frame').whereRaw('frame.photo_id = photo.id').whereNull('frame.removed_at').select(src.raw('1')),
     );
   return ownerId === null ? query : query.where('piece.owner_id', ownerId);
 };
 
-export const countUnframed = (src: Source, ownerId: string | null) => withoutFrame(src, ownerId).count({ n: '*' }); // prettier-ignore
+export const countUnframed = (src: Source, ownerId: string | null) =>
+  withoutFrame(src, ownerId).count({ n: '*' });

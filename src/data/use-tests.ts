@@ -25,10 +25,7 @@ const kept = (row: Row): KeptUseTest => ({
 });
 
 /** What stands of these pieces, newest first. */
-export async function testsOnPieces(
-  src: Source,
-  pieceIds: readonly string[],
-): Promise<KeptUseTest[]> {
+export async function testsOnPieces(src: Source, pieceIds: readonly string[]): Promise<KeptUseTest[]> {
   const rows: Row[] = await src('use_test')
     .join('person', 'person.id', 'use_test.by_person')
     .whereIn('piece_id', pieceIds)

@@ -46,15 +46,12 @@ export async function* wholeRows(src: Source, table: WholeTable): AsyncGenerator
     .select(table.columns)
     .orderBy(table.key.length > 0 ? table.key : table.columns)
     .stream({ highWaterMark: 500 });
-  for await (const row of rows)
-    yield JSON.stringify(table.columns.map((name) => plain((row as Row)[name])));
+  for await (const row of rows) yield JSON.stringify(table.columns.map((name) => plain((row as Row)[name])));
 }
 
 /** What the driver has taken apart is text again; moments write themselves. */
 const plain = (value: unknown): unknown =>
-  typeof value === 'object' && value !== null && !(value instanceof Date)
-    ? JSON.stringify(value)
-    : value;
+  typeof value === 'object' && value !== null && !(value instanceof Date) ? JSON.stringify(value) : value;
 
 /** What a table holds, told by its rows alone; `only` looks at some rows. */
 export async function sumOf(
@@ -82,10 +79,7 @@ export async function isEmptyStudio(src: Source): Promise<boolean> {
  * Empties what a whole studio fills; people stay, and give way one by one to those who come. False when
  * somebody has recorded something by now: whoever asked for it lets go of all.
  */
-export async function clearForWhole(
-  trx: Transaction,
-  tables: readonly WholeTable[],
-): Promise<boolean> {
+export async function clearForWhole(trx: Transaction, tables: readonly WholeTable[]): Promise<boolean> {
   let untouched = true;
   for (const { name } of tables) {
     if (name === 'person') continue;
@@ -104,11 +98,7 @@ export const rowOf = (table: WholeTable, values: readonly unknown[]): Record<str
     ]),
   );
 
-export const layDown = (
-  trx: Transaction,
-  table: WholeTable,
-  rows: readonly unknown[][],
-): Promise<void> =>
+export const layDown = (trx: Transaction, table: WholeTable, rows: readonly unknown[][]): Promise<void> =>
   insertMany(
     trx,
     table.name,
@@ -140,8 +130,7 @@ export async function letPersonCome(
     .where({ id: held.id })
     .update({ login: `${held.id}` });
   await trx('person').insert({ ...row, password_hash: held.password_hash });
-  for (const table of WAYS_IN)
-    await trx(table).where({ person_id: held.id }).update({ person_id: id });
+  for (const table of WAYS_IN) await trx(table).where({ person_id: held.id }).update({ person_id: id });
   for (const table of ['invitation', 'share_link', 'reset_link'])
     await trx(table).where({ created_by: held.id }).update({ created_by: id });
   await trx('operation').where({ person_id: held.id }).update({ person_id: id });
@@ -159,10 +148,7 @@ export async function canBeRun(src: Source, noPassword: string): Promise<boolean
 }
 
 /** Does work in a transaction of its own in which rows may come before what they refer to. */
-export async function withoutOrder<T>(
-  db: Database,
-  work: (trx: Transaction) => Promise<T>,
-): Promise<T> {
+export async function withoutOrder<T>(db: Database, work: (trx: Transaction) => Promise<T>): Promise<T> {
   return db.transaction(async (trx) => {
     await trx.raw('SET SESSION foreign_key_checks = 0');
     try {

@@ -26,9 +26,7 @@ export async function listWitnesses(
   src: Source,
   firingIds: readonly string[],
 ): Promise<Map<string, Witness[]>> {
-  const rows = await src('witness_cone')
-    .whereIn('firing_id', firingIds)
-    .orderBy(['firing_id', 'place']);
+  const rows = await src('witness_cone').whereIn('firing_id', firingIds).orderBy(['firing_id', 'place']);
   return groupRows(rows, witness, (row) => row.firing_id);
 }
 
@@ -46,9 +44,7 @@ export async function setWitnesses(
   const known = new Set(held.map(key));
   const added = cones.filter((cone) => !known.has(key(cone)));
   if (added.length > 0)
-    await src('witness_cone').insert(
-      added.map((cone) => ({ id: newId(), firing_id: firingId, ...cone })),
-    );
+    await src('witness_cone').insert(added.map((cone) => ({ id: newId(), firing_id: firingId, ...cone })));
 }
 
 export async function readWitness(
@@ -58,9 +54,7 @@ export async function readWitness(
   by: string,
   now: Date,
 ): Promise<void> {
-  await src('witness_cone')
-    .where({ id })
-    .update({ bend_degrees: bendDegrees, read_by: by, read_at: now });
+  await src('witness_cone').where({ id }).update({ bend_degrees: bendDegrees, read_by: by, read_at: now });
 }
 
 /**
@@ -90,11 +84,7 @@ export async function followCones(src: Source, firingId: string): Promise<boolea
 }
 
 /** Keeps what the log of a firing says of its cone; null when it says nothing. */
-export const setConeByLog = (
-  src: Source,
-  firingId: string,
-  byLog: ConeByLog | null,
-): Promise<number> =>
+export const setConeByLog = (src: Source, firingId: string, byLog: ConeByLog | null): Promise<number> =>
   src('firing')
     .where({ id: firingId })
     .update({

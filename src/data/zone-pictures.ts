@@ -7,7 +7,10 @@ import { groupRows } from './rows';
 /** A picture, with the part of it that shows a zone where it is framed. */
 export type ZonePicture = { sha: string | null; cut: Cut | null };
 
-/** Sightings, each with every picture of its piece from that firing and the frame of its face there; without any, once. */
+/**
+ * Sightings, each with every picture of its piece from that firing and the frame of its face there; without
+ * any, once.
+ */
 export const sightingsInPictures = (src: Source) =>
   src('sighting')
     .join('piece', 'piece.id', 'sighting.piece_id')
@@ -25,15 +28,28 @@ export const sightingsInPictures = (src: Source) =>
         .andOnNull('frame.removed_at');
     })
     .leftJoin('cell_picture', function () {
-      this.on('cell_picture.cell_id', 'sighting.cell_id').andOn('cell_picture.photo_id', 'photo.id'); // prettier-ignore
+      this.on('cell_picture.cell_id', 'sighting.cell_id').andOn('cell_picture.photo_id', 'photo.id');
     })
-    .select('sighting.*', 'piece.code', 'photo.sha', 'photo.id as photo_id', 'photo.width', 'photo.height', 'frame.shape', 'frame.sharpness', 'face.kind as face_kind', 'cell_picture.at as chosen_at'); // prettier-ignore
+    .select(
+      'sighting.*',
+      'piece.code',
+      'photo.sha',
+      'photo.id as photo_id',
+      'photo.width',
+      'photo.height',
+      'frame.shape',
+      'frame.sharpness',
+      'face.kind as face_kind',
+      'cell_picture.at as chosen_at',
+    );
 
 const SLIPPED: ReadonlySet<string> = new Set(['light-slip', 'dark-slip']);
 
-/** A picture of a slipped second face that nobody framed shows the first as well, whose cell it stands for already. */
-const ofAnother = (row: Row): boolean =>
-  row.shape === null && row.face_no > 1 && SLIPPED.has(row.face_kind);
+/**
+ * A picture of a slipped second face that nobody framed shows the first as well, whose cell it stands for
+ * already.
+ */
+const ofAnother = (row: Row): boolean => row.shape === null && row.face_no > 1 && SLIPPED.has(row.face_kind);
 
 const cutIn = (row: Row): Cut | null => {
   const place = row.zone === null ? null : parseZoneKey(row.zone);
@@ -45,8 +61,9 @@ const cutIn = (row: Row): Cut | null => {
 const NONE: ReadonlySet<string> = new Set();
 
 /**
- * The picture that stands for a cell: the one somebody chose; of those that are framed, so that the zone itself is seen, the
- * sharpest, but rather of a piece that came out like most (`odd` names the others, by "piece/firing"); else where the stack fills most of the piece, then of the one liked most, then seen last.
+ * The picture that stands for a cell: the one somebody chose; of those that are framed, so that the zone
+ * itself is seen, the sharpest, but rather of a piece that came out like most (`odd` names the others, by
+ * "piece/firing"); else where the stack fills most of the piece, then of the one liked most, then seen last.
  */
 export function bestPicture(
   rows: readonly Row[],
@@ -72,7 +89,10 @@ export function bestPicture(
   return { sha: best.sha, code: best.code, cut: cutIn(best) };
 }
 
-/** How pieces, each out of a firing, show a stack that is the right one, by "piece/firing"; what has no such stack, or no picture, is left out. */
+/**
+ * How pieces, each out of a firing, show a stack that is the right one, by "piece/firing"; what has no such
+ * stack, or no picture, is left out.
+ */
 export async function picturesOfStack(
   src: Source,
   of: readonly { pieceId: string; firingId: string }[],
@@ -84,11 +104,11 @@ export async function picturesOfStack(
     .whereIn(
       'sighting.piece_id',
       of.map(({ pieceId }) => pieceId),
-    ) // prettier-ignore
+    )
     .whereIn(
       'sighting.firing_id',
       of.map(({ firingId }) => firingId),
-    ) // prettier-ignore
+    )
     .whereNotNull('photo.id')
     .select('cell.stack_key');
   const by = groupRows(
@@ -99,7 +119,10 @@ export async function picturesOfStack(
   return new Map([...by].map(([key, list]) => [key, bestPicture(list)]));
 }
 
-/** Every picture of pieces in cells, by "cell/piece/firing", with the part that shows the cell where it is framed. */
+/**
+ * Every picture of pieces in cells, by "cell/piece/firing", with the part that shows the cell where it is
+ * framed.
+ */
 export async function picturesOfCells(
   src: Source,
   cellIds: readonly string[],
@@ -107,7 +130,10 @@ export async function picturesOfCells(
   const rows: Row[] = await sightingsInPictures(src)
     .whereIn('sighting.cell_id', cellIds)
     .whereNotNull('photo.id')
-    .orderBy([{ column: 'photo.created_at', order: 'desc' }, { column: 'photo.id', order: 'desc' }]); // prettier-ignore
+    .orderBy([
+      { column: 'photo.created_at', order: 'desc' },
+      { column: 'photo.id', order: 'desc' },
+    ]);
   return groupRows(
     rows,
     (row) => ({ id: row.photo_id as string, sha: row.sha as string, cut: cutIn(row) }),

@@ -5,8 +5,7 @@ const LONGEST = 6_000;
 /** Printed ASCII: everything else travels as percent signs. */
 const PRINTED = /^[!-~]*$/;
 
-export type ReadAddress =
-  { ok: true; url: string } | { ok: false; status: 400 | 414; word: string };
+export type ReadAddress = { ok: true; url: string } | { ok: false; status: 400 | 414; word: string };
 
 const refused = (word: string, status: 400 | 414 = 400): ReadAddress => ({
   ok: false,

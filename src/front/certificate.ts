@@ -22,14 +22,16 @@ export function publiclyTrusted(pem: string, roots: readonly string[] = rootCert
 const signedBy = (one: X509Certificate, by: X509Certificate): boolean =>
   one.checkIssued(by) && one.verify(by.publicKey);
 
-/** Reads certificate (with its chain) and key. Errors: a file that cannot be read, by name; one without the other. */
+/**
+ * Reads certificate (with its chain) and key. Errors: a file that cannot be read, by name; one without the
+ * other.
+ */
 export function readCertificate(
   certFile: string | undefined,
   keyFile: string | undefined,
 ): Certificate | null {
   if (!certFile && !keyFile) return null;
-  if (!certFile || !keyFile)
-    throw new Error('JITEN_TLS_CERT and JITEN_TLS_KEY are given together.');
+  if (!certFile || !keyFile) throw new Error('JITEN_TLS_CERT and JITEN_TLS_KEY are given together.');
   const read = (path: string): string => {
     try {
       return readFileSync(path, 'utf8');

@@ -47,7 +47,7 @@ describe('addresses', () => {
 
   test('whatever is let through can be decoded and names nothing twice (2,000 addresses)', () => {
     const hostile = fc.array(
-      fc.constantFrom('/', '?', '&', '=', '%', '%41', '%C3%A9', '%FF', 'a', 'a=1', '+', '#', '"', '\u00e9'), // prettier-ignore
+      fc.constantFrom('/', '?', '&', '=', '%', '%41', '%C3%A9', '%FF', 'a', 'a=1', '+', '#', '"', '\u00e9'),
       { maxLength: 14 },
     );
     let through = 0;
@@ -190,10 +190,7 @@ describe('the server', () => {
     expect((await ask('W/"another"')).status).toBe(200);
     status = 500;
     const failed = await ask();
-    expect([failed.headers.get('etag'), failed.headers.get('cache-control')]).toEqual([
-      null,
-      'no-store',
-    ]);
+    expect([failed.headers.get('etag'), failed.headers.get('cache-control')]).toEqual([null, 'no-store']);
   });
 
   test('scripts and letters come from memory, small where that is understood, and nothing from beside them', async () => {
@@ -227,10 +224,7 @@ describe('the server', () => {
   test('an address that cannot be read is answered in words, in the form that was asked', async () => {
     const port = await front();
     const page = await fetch(`http://127.0.0.1:${port}/s/%`);
-    expect([page.status, await page.text()]).toEqual([
-      400,
-      expect.stringContaining('percent sign'),
-    ]);
+    expect([page.status, await page.text()]).toEqual([400, expect.stringContaining('percent sign')]);
     const called = await fetch(`http://127.0.0.1:${port}/api/zoom?base=%`);
     expect([called.status, await called.json()]).toMatchObject([400, { ok: false }]);
     // A browser would not send this one.
@@ -262,19 +256,16 @@ describe('the server', () => {
     const port = await front({ certificate: { ...certificate, trusted } });
     const [heard, lasting] = await new Promise<[Record<string, string>, string | undefined]>(
       (resolve, reject) => {
-        const asked = overTls(
-          { port, host: '127.0.0.1', ca: [pem('mid'), pem('root')] },
-          (answer) => {
-            const parts: Buffer[] = [];
-            answer.on('data', (part: Buffer) => parts.push(part));
-            answer.on('end', () =>
-              resolve([
-                JSON.parse(Buffer.concat(parts).toString()) as Record<string, string>,
-                answer.headers['strict-transport-security'],
-              ]),
-            );
-          },
-        );
+        const asked = overTls({ port, host: '127.0.0.1', ca: [pem('mid'), pem('root')] }, (answer) => {
+          const parts: Buffer[] = [];
+          answer.on('data', (part: Buffer) => parts.push(part));
+          answer.on('end', () =>
+            resolve([
+              JSON.parse(Buffer.concat(parts).toString()) as Record<string, string>,
+              answer.headers['strict-transport-security'],
+            ]),
+          );
+        });
         asked.once('error', reject).end();
       },
     );

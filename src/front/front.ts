@@ -3,7 +3,13 @@
  * reads the address, and says with every answer what a page may do; the pages themselves are the framework's.
  */
 import { randomBytes } from 'node:crypto';
-import { createServer as http, type IncomingMessage, type RequestListener, type Server, type ServerResponse } from 'node:http'; // prettier-ignore
+import {
+  createServer as http,
+  type IncomingMessage,
+  type RequestListener,
+  type Server,
+  type ServerResponse,
+} from 'node:http';
 import { createServer as https } from 'node:https';
 import type { BlockList } from 'node:net';
 import { readAddress } from './address';

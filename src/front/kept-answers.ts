@@ -1,6 +1,6 @@
 /**
- * Boards and closer looks at them, answered at the front: they are asked for with every touch of the chart, lie
- * ready in memory, and are the same for everybody who may see the same.
+ * Boards and closer looks at them, answered at the front: they are asked for with every touch of the chart,
+ * lie ready in memory, and are the same for everybody who may see the same.
  */
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { parseCookie } from 'cookie';
@@ -26,7 +26,7 @@ export async function answerKept(from: IncomingMessage, to: ServerResponse): Pro
   if (read === undefined || (from.method !== 'GET' && from.method !== 'HEAD')) return false;
   try {
     const cookies = parseCookie(from.headers.cookie ?? '');
-    const viewer = await viewerBy(database(), (name) => cookies[name], searchParams.get('share'), new Date()); // prettier-ignore
+    const viewer = await viewerBy(database(), (name) => cookies[name], searchParams.get('share'), new Date());
     if (viewer === null) return (refuse(to, STRANGER), true);
     sendKept(from, to, await read(database(), viewer, searchParams));
   } catch (error) {

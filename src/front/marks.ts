@@ -1,6 +1,7 @@
 /**
- * The page of the chart is asked for again and again and is the same for every board, which comes by itself: it
- * leaves with a mark, and whoever still has the one with that mark is told so instead of being sent it anew.
+ * The page of the chart is asked for again and again and is the same for every board, which comes by itself:
+ * it leaves with a mark, and whoever still has the one with that mark is told so instead of being sent it
+ * anew.
  */
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
@@ -20,12 +21,7 @@ const buildId = (): string =>
   (build ??= readFileSync(join(process.env.JITEN_BUILD_DIR ?? '.next', 'BUILD_ID'), 'utf8'));
 
 /** What the framework asks by header instead of by address: parts of a page are another thing than it. */
-const PARTS = [
-  'rsc',
-  'next-router-prefetch',
-  'next-router-segment-prefetch',
-  'next-router-state-tree',
-];
+const PARTS = ['rsc', 'next-router-prefetch', 'next-router-segment-prefetch', 'next-router-state-tree'];
 
 const studioNow = keepRead({ most: 1, key: () => '', read: readStudio });
 
@@ -45,9 +41,7 @@ export async function markOf(from: IncomingMessage, to: ServerResponse): Promise
     const parts = PARTS.map((name) => String(from.headers[name] ?? ''));
     const whole = createHash('sha256')
       // A page that failed was sent with a mark too, and must not be taken for the real one.
-      .update(
-        [shown, buildId(), pageFaults(), from.headers['accept-encoding'], ...parts].join('\n'),
-      )
+      .update([shown, buildId(), pageFaults(), from.headers['accept-encoding'], ...parts].join('\n'))
       .digest('base64url');
     if (parts.every((part) => part === ''))
       to.setHeader('link', await boardAhead(database(), viewOf(url.searchParams)));

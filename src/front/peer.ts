@@ -58,6 +58,5 @@ export function peerOf(http: IncomingMessage, proxies: BlockList, ownTls: boolea
 /** Nothing that only a proxy or the front may say reaches the application from outside. */
 export function dropClaims(headers: IncomingHttpHeaders): void {
   for (const name of Object.keys(headers))
-    if (name === 'forwarded' || /^x-(forwarded|jiten|middleware|real-ip)/.test(name))
-      delete headers[name];
+    if (name === 'forwarded' || /^x-(forwarded|jiten|middleware|real-ip)/.test(name)) delete headers[name];
 }

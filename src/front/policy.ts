@@ -28,7 +28,9 @@ export function policy(nonce: string): string {
   ].join('; ');
 }
 
-/** Headers of every answer. `lasting`: a certificate that every browser trusts, so that it may insist on it. */
+/**
+ * Headers of every answer. `lasting`: a certificate that every browser trusts, so that it may insist on it.
+ */
 export function answerHeaders(nonce: string, lasting: boolean): [string, string][] {
   return [
     ['content-security-policy', policy(nonce)],
@@ -36,8 +38,6 @@ export function answerHeaders(nonce: string, lasting: boolean): [string, string]
     ['referrer-policy', 'same-origin'],
     ['permissions-policy', 'camera=(self), microphone=(self), geolocation=(), payment=()'],
     ['cross-origin-opener-policy', 'same-origin'],
-    ...(lasting
-      ? ([['strict-transport-security', `max-age=${YEAR_S}`]] satisfies [string, string][])
-      : []),
+    ...(lasting ? ([['strict-transport-security', `max-age=${YEAR_S}`]] satisfies [string, string][]) : []),
   ];
 }

@@ -1,12 +1,7 @@
 import type { ServerResponse } from 'node:http';
 
 /** An answer in words, for what never reaches the application. */
-export function answerInWords(
-  to: ServerResponse,
-  status: number,
-  word: string,
-  json: boolean,
-): void {
+export function answerInWords(to: ServerResponse, status: number, word: string, json: boolean): void {
   to.statusCode = status;
   to.setHeader('content-type', json ? 'application/json' : 'text/html; charset=utf-8');
   to.setHeader('cache-control', 'no-store');

@@ -30,7 +30,10 @@ async function read(path: string, type: string): Promise<Kept> {
   return made;
 }
 
-/** The worker that holds the application on a device; its address is at the root, so that it may answer for every page. */
+/**
+ * The worker that holds the application on a device; its address is at the root, so that it may answer for
+ * every page.
+ */
 export const WORKER = join('.next', 'worker.js');
 const WORKER_PATH = '/sw.js';
 
@@ -39,7 +42,11 @@ export async function answerWorker(from: IncomingMessage, to: ServerResponse): P
   if (from.url !== WORKER_PATH || from.method !== 'GET') return false;
   try {
     const plain = await readFile(WORKER);
-    to.writeHead(200, { 'content-type': TYPES['.js'], 'content-length': plain.length, 'cache-control': 'no-cache' }); // prettier-ignore
+    to.writeHead(200, {
+      'content-type': TYPES['.js'],
+      'content-length': plain.length,
+      'cache-control': 'no-cache',
+    });
     to.end(plain);
     return true;
   } catch {

@@ -27,7 +27,10 @@ const SILENT = { everyMs: 15_000, answerMs: 10_000, times: 4 };
 const spoken = (host: string): string =>
   host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host.includes(':') ? `[${host}]` : host;
 
-/** Does it answer at all? That its database is away is an answer; whose certificate it is does not matter here. */
+/**
+ * Does it answer at all? That its database is away is an answer; whose certificate it is does not matter
+ * here.
+ */
 function answers(url: string, timeout = SILENT.answerMs): Promise<boolean> {
   const ask = url.startsWith('https:') ? askUnderTls : askPlainly;
   return new Promise((resolve) => {

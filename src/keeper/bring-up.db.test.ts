@@ -86,9 +86,9 @@ test('a step that fails: everything is as it was, for the version of before, and
 test('summaries that cannot be made again are a failure like any other', async () => {
   const old = await demoBefore0010('jiten_up_after');
   const before = await contents(old);
-  await expect(
-    up('jiten_up_after', () => Promise.reject(new Error('no such rule'))),
-  ).rejects.toThrow(/no such rule/);
+  await expect(up('jiten_up_after', () => Promise.reject(new Error('no such rule')))).rejects.toThrow(
+    /no such rule/,
+  );
   expect(await contents(old)).toEqual(before);
   await old.destroy();
 }, 120_000);
@@ -120,9 +120,7 @@ test('records of a newer program are left alone, with a word', async () => {
     migration_time: new Date(),
   });
   await expect(pendingSteps(db)).rejects.toThrow(TooNew);
-  await expect(up('jiten_up_newer')).rejects.toThrow(
-    /newer version of the program \(9999-of-tomorrow\)/,
-  );
+  await expect(up('jiten_up_newer')).rejects.toThrow(/newer version of the program \(9999-of-tomorrow\)/);
   await db.destroy();
 }, 60_000);
 
@@ -133,12 +131,7 @@ test('four at once: one takes the steps, the others wait and find nothing to do;
   await first('knex_migrations_lock').update({ is_locked: 1 });
   const four = Array.from({ length: 4 }, () => openOn(SERVER, 'jiten_up_four'));
   const taken = await Promise.all(four.map((db) => migrate(db)));
-  expect(taken.map((steps) => steps.length).sort((a, b) => a - b)).toEqual([
-    0,
-    0,
-    0,
-    MIGRATIONS.length - 3,
-  ]);
+  expect(taken.map((steps) => steps.length).sort((a, b) => a - b)).toEqual([0, 0, 0, MIGRATIONS.length - 3]);
   expect(await takenSteps(first)).toHaveLength(MIGRATIONS.length);
   for (const db of [first, ...four]) await db.destroy();
 }, 120_000);

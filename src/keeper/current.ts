@@ -12,8 +12,7 @@ const path = (folder: Folder): string => join(folder.data, 'current.json');
 export function currentDatabase(folder: Folder): string {
   if (!existsSync(path(folder))) return 'jiten';
   const said = shape.safeParse(JSON.parse(readFileSync(path(folder), 'utf8')));
-  if (!said.success)
-    throw new Error(`${path(folder)} was altered; it must name the studio’s database.`);
+  if (!said.success) throw new Error(`${path(folder)} was altered; it must name the studio’s database.`);
   return said.data.database;
 }
 

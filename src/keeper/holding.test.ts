@@ -1,14 +1,6 @@
 /** Who holds a data folder, and what a killed one leaves behind. */
 import { spawn } from 'node:child_process';
-import {
-  closeSync,
-  mkdtempSync,
-  openSync,
-  readFileSync,
-  rmSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs';
+import { closeSync, mkdtempSync, openSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
@@ -33,9 +25,7 @@ test('one holds a folder; the second is told who, since when and where; then it 
   const second = holdFolder(folder, './backup');
   await expect(second).rejects.toThrow(Held);
   await expect(holdFolder(folder, './backup')).rejects.toThrow(
-    new RegExp(
-      `is in use by ./start \\(process ${process.pid}, since .* UTC, http://127.0.0.1:3000\\)`,
-    ),
+    new RegExp(`is in use by ./start \\(process ${process.pid}, since .* UTC, http://127.0.0.1:3000\\)`),
   );
   hold.release();
   for (let tries = 0; ; tries++) {
@@ -106,10 +96,7 @@ test('what was started is written whole: whoever has the old record open reads i
   const open = openSync(path, 'r');
   noteChild(folder, 'database', process.pid);
   expect(Object.keys(JSON.parse(readFileSync(open, 'utf8')) as object)).toEqual(['application']);
-  expect(Object.keys(JSON.parse(readFileSync(path, 'utf8')) as object)).toEqual([
-    'application',
-    'database',
-  ]);
+  expect(Object.keys(JSON.parse(readFileSync(path, 'utf8')) as object)).toEqual(['application', 'database']);
   closeSync(open);
 });
 

@@ -86,8 +86,7 @@ export class House {
     });
     try {
       const ended = await endLeftovers(folder);
-      if (ended.length > 0)
-        options.say(`Ended what a start that was killed had left: ${ended.join(', ')}.`);
+      if (ended.length > 0) options.say(`Ended what a start that was killed had left: ${ended.join(', ')}.`);
       const database = await keep(async () => {
         const server = await startDatabase(options.data);
         noteChild(folder, 'database', server.pid);
@@ -178,8 +177,7 @@ export class House {
       await this.writeState(true);
       await this.jobs.night(new Date());
     };
-    const looking = (): void =>
-      void look().catch((error: unknown) => this.book.note('fall', String(error)));
+    const looking = (): void => void look().catch((error: unknown) => this.book.note('fall', String(error)));
     this.timers = [setTimeout(looking, FIRST_LOOK_MS), setInterval(looking, LOOK_EVERY_MS)];
     for (const timer of this.timers) timer.unref();
     await this.writeState(true);

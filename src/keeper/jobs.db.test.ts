@@ -1,4 +1,7 @@
-/** The keeper's work as it is asked for: a backup made, brought back only when it is meant, and undone when it fails. */
+/**
+ * The keeper's work as it is asked for: a backup made, brought back only when it is meant, and undone when it
+ * fails.
+ */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -19,7 +22,15 @@ beforeAll(async () => {
   directory = mkdtempSync(join(tmpdir(), 'jiten-jobs-'));
   server = await startDatabase(directory);
   await ensureDatabase(server, 'jiten');
-  const studio = { name: 'Kiln Lane', timeZone: 'UTC', temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', crackAtC: 100, unloadAtC: 40 } as const; // prettier-ignore
+  const studio = {
+    name: 'Kiln Lane',
+    timeZone: 'UTC',
+    temperatureUnit: 'C',
+    lengthUnit: 'mm',
+    massUnit: 'g',
+    crackAtC: 100,
+    unloadAtC: 40,
+  } as const;
   await on(async (db) => {
     await migrate(db);
     await createStudio(db, studio, new Date());
@@ -48,7 +59,7 @@ async function on<T>(work: (db: Database) => Promise<T>): Promise<T> {
     await db.destroy();
   }
 }
-const unit = (): Promise<string> => on(async (db) => (await db('studio').first('mass_unit')).mass_unit); // prettier-ignore
+const unit = (): Promise<string> => on(async (db) => (await db('studio').first('mass_unit')).mass_unit);
 const databases = (): Promise<number> =>
   on(async (db) => (await db.raw("SHOW DATABASES LIKE 'jiten%'"))[0].length);
 const ended = async (): Promise<void> => {
@@ -76,8 +87,8 @@ test('a backup is brought back when the studio’s name is typed; what was there
   await ended();
   expect(jobs.last).toMatchObject({ ok: true });
   expect([await unit(), await databases(), begun]).toEqual(['g', 1, 1]);
-  expect((await jobs.shelf.list()).map(({ manifest }) => manifest.kind)).toEqual(['before-restore', 'asked']); // prettier-ignore
+  expect((await jobs.shelf.list()).map(({ manifest }) => manifest.kind)).toEqual(['before-restore', 'asked']);
   await expect(jobs.begin({ act: 'verify', name: 'none' })).rejects.toThrow('no such backup');
-  await expect(jobs.begin({ act: 'elsewhere', path: join(directory, 'x') })).rejects.toThrow('same disk'); // prettier-ignore
+  await expect(jobs.begin({ act: 'elsewhere', path: join(directory, 'x') })).rejects.toThrow('same disk');
   await expect(jobs.begin({ act: 'elsewhere', path: 'x' })).rejects.toThrow('whole path');
 }, 60_000);

@@ -109,9 +109,7 @@ export class Jobs {
       const server = this.house.server();
       const made = await makeBackup(server, currentDatabase(server.folder), shelf, kind, { said });
       await tidy(shelf);
-      const words = [
-        `${made.manifest.pictures.length} files of pictures and the database are put away`,
-      ];
+      const words = [`${made.manifest.pictures.length} files of pictures and the database are put away`];
       const beyond = this.elsewhere();
       if (beyond !== null) {
         said(`copying it to ${beyond.path}`);
@@ -215,10 +213,7 @@ export class Jobs {
         );
     }
     this.wrongElsewhere = null;
-    await writeText(
-      this.settingsPath,
-      JSON.stringify({ elsewhere: wanted === '' ? null : wanted }),
-    );
+    await writeText(this.settingsPath, JSON.stringify({ elsewhere: wanted === '' ? null : wanted }));
     this.house.changed('word');
   }
 

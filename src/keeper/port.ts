@@ -34,9 +34,7 @@ export async function portFor(
   const wanted = asked ?? PREFERRED;
   if ((await listen(wanted, host)) !== null) return { port: wanted, word: null };
   if (asked !== null)
-    throw new Error(
-      `Port ${wanted} is taken by another program. Stop that one, or start with another PORT.`,
-    );
+    throw new Error(`Port ${wanted} is taken by another program. Stop that one, or start with another PORT.`);
   const port = await freePort(host);
   return { port, word: `Port ${wanted} is taken by another program; ${port} is used instead.` };
 }

@@ -25,9 +25,9 @@ test('only its own account gets in, by the socket; its temporary files are its o
     const { socket } = folderOf(directory);
     // The machine's own root may: it could read the files anyway.
     for (const user of userInfo().uid === 0 ? ['jiten', ''] : ['root', 'jiten', ''])
-      await expect(
-        mysql.createConnection({ socketPath: socket, user, password: '' }),
-      ).rejects.toMatchObject({ code: expect.stringMatching(/ER_ACCESS_DENIED|AUTH_SWITCH/) });
+      await expect(mysql.createConnection({ socketPath: socket, user, password: '' })).rejects.toMatchObject({
+        code: expect.stringMatching(/ER_ACCESS_DENIED|AUTH_SWITCH/),
+      });
     // The account has the studio's databases, and nothing else of the server.
     await expect(onServer(server, 'CREATE DATABASE elsewhere')).rejects.toThrow(/denied/);
     expect(statSync(folderOf(directory).run).mode & 0o777).toBe(0o700);
@@ -40,7 +40,7 @@ test('only its own account gets in, by the socket; its temporary files are its o
 test('a lost password is made anew; what was kept is still there', async () => {
   const first = await startDatabase(directory);
   await ensureDatabase(first, 'jiten');
-  await onServer(first, 'CREATE TABLE jiten.kept (n INT); INSERT INTO jiten.kept VALUES (7)'.split(';')[0]!); // prettier-ignore
+  await onServer(first, 'CREATE TABLE jiten.kept (n INT); INSERT INTO jiten.kept VALUES (7)'.split(';')[0]!);
   await onServer(first, 'INSERT INTO jiten.kept VALUES (7)');
   await first.stop();
   rmSync(folderOf(directory).key);
@@ -86,8 +86,7 @@ test('starts of another server beside it, again and again, leave a busy one runn
         queries++;
       }
     })();
-    for (let round = 0; round < 3; round++)
-      await (await startDatabase(other, { throwaway: true })).stop();
+    for (let round = 0; round < 3; round++) await (await startDatabase(other, { throwaway: true })).stop();
     busy = false;
     await work;
     expect(queries).toBeGreaterThan(3);

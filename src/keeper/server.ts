@@ -1,14 +1,6 @@
 /** Starts and stops a MariaDB of the studio's own, from Debian's packages, reached by its socket only. */
 import { execFileSync, spawn } from 'node:child_process';
-import {
-  existsSync,
-  mkdirSync,
-  readdirSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-  statSync,
-} from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { userInfo } from 'node:os';
@@ -32,9 +24,7 @@ const ITS_OWN = new Set(['mysql', 'performance_schema', 'sys']);
 
 /** Is anything kept in these tables but what the server needs for itself? */
 function holdsRecords(tables: string): boolean {
-  return readdirSync(tables).some(
-    (name) => !ITS_OWN.has(name) && statSync(join(tables, name)).isDirectory(),
-  );
+  return readdirSync(tables).some((name) => !ITS_OWN.has(name) && statSync(join(tables, name)).isDirectory());
 }
 
 /** Tables are made beside their place and moved there when they are whole. */
@@ -126,11 +116,7 @@ export async function startDatabase(
   for (const path of [folder.run, dirname(folder.socket)]) ownDirectory(path);
   rmSync(folder.temporary, { recursive: true, force: true });
   ownDirectory(folder.temporary);
-  if (
-    existsSync(folder.tables) &&
-    !existsSync(join(folder.tables, 'mysql')) &&
-    !holdsRecords(folder.tables)
-  )
+  if (existsSync(folder.tables) && !existsSync(join(folder.tables, 'mysql')) && !holdsRecords(folder.tables))
     setAside(folder.tables);
   const fresh = !existsSync(folder.tables);
   if (fresh) makeTables(folder);
@@ -217,5 +203,4 @@ export async function freshDatabase(server: Reached, name: string): Promise<void
 }
 
 /** A pool on a database of a server that was started here. */
-export const openOn = (server: Reached, name: string): Database =>
-  openDatabase(server.address(name));
+export const openOn = (server: Reached, name: string): Database => openDatabase(server.address(name));

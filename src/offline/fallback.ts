@@ -1,7 +1,6 @@
 /** What is shown where a page cannot be had: what is on the device, and the way back. */
 
-const escaped = (text: string): string =>
-  text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
+const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
 
 /** A page of its own, without scripts: it must stand when nothing else does. */
 export function fallbackPage(pages: readonly { path: string; title: string }[]): string {

@@ -17,7 +17,9 @@ test.each([
 });
 
 test('another host is none of its business', () => {
-  expect(wayOf({ method: 'GET', mode: 'navigate', url: 'https://other/_next/static/a.js' }, HERE)).toBe('network'); // prettier-ignore
+  expect(wayOf({ method: 'GET', mode: 'navigate', url: 'https://other/_next/static/a.js' }, HERE)).toBe(
+    'network',
+  );
 });
 
 test('whose pages and pictures a cache holds', () => {

@@ -1,6 +1,9 @@
 /** What is kept on a device for pages without a network, and under which names. */
 
-/** Scripts, styles and letters: their names are made from what is in them, so that all versions can lie together. */
+/**
+ * Scripts, styles and letters: their names are made from what is in them, so that all versions can lie
+ * together.
+ */
 export const STATIC_CACHE = 'jiten-static';
 /** For whom this device was last used. */
 export const WHO_CACHE = 'jiten-who';
@@ -13,7 +16,8 @@ export const picturesOf = (person: string): string => PICTURES + person;
 
 /** Of which person a cache holds pages or pictures; null of none. */
 export const ownerOf = (cache: string): string | null =>
-  [PAGES, PICTURES].flatMap((prefix) => (cache.startsWith(prefix) ? [cache.slice(prefix.length)] : []))[0] ?? null; // prettier-ignore
+  [PAGES, PICTURES].flatMap((prefix) => (cache.startsWith(prefix) ? [cache.slice(prefix.length)] : []))[0] ??
+  null;
 
 /** A page or a picture that is to be on the device before it is needed. */
 export type AtHand = {
@@ -37,7 +41,10 @@ export type FromWorker = {
 /** How a request is met. */
 export type Way = 'static' | 'picture' | 'page' | 'network';
 
-/** Writes, and what a page asks for by itself, go to the server or fail: what was kept answers for pages and pictures only. */
+/**
+ * Writes, and what a page asks for by itself, go to the server or fail: what was kept answers for pages and
+ * pictures only.
+ */
 export function wayOf(request: { method: string; mode: string; url: string }, origin: string): Way {
   const { origin: to, pathname } = new URL(request.url);
   if (request.method !== 'GET' || to !== origin) return 'network';

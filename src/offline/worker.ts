@@ -1,8 +1,8 @@
 /// <reference lib="webworker" />
 /**
- * The application without a network: its shell, and for whoever uses this device the pages and pictures at hand. A page
- * comes from the server where that answers in time, from the device where it does not. Nothing that is written goes
- * through here.
+ * The application without a network: its shell, and for whoever uses this device the pages and pictures at
+ * hand. A page comes from the server where that answers in time, from the device where it does not. Nothing
+ * that is written goes through here.
  */
 import { CacheFirst, NetworkFirst, NetworkOnly } from 'serwist';
 import { keptPages, nothingKept } from './fallback';
@@ -35,12 +35,11 @@ async function who(): Promise<string | null> {
 }
 
 /**
- * Found under its bare address: which piece is asked for is read where the page runs. Nothing is kept on the way: whose
- * page comes from the server is known only where it was asked for by name (`keep`).
+ * Found under its bare address: which piece is asked for is read where the page runs. Nothing is kept on the
+ * way: whose page comes from the server is known only where it was asked for by name (`keep`).
  */
 const ownPages = {
-  cacheKeyWillBeUsed: ({ request }: { request: Request }) =>
-    Promise.resolve(new URL(request.url).pathname),
+  cacheKeyWillBeUsed: ({ request }: { request: Request }) => Promise.resolve(new URL(request.url).pathname),
   cacheWillUpdate: () => Promise.resolve(null),
 };
 
@@ -53,9 +52,8 @@ async function page(event: FetchEvent): Promise<Response> {
   const cache = await caches.open(cacheName);
   const { pathname } = new URL(event.request.url);
   const kept = await cache.match(pathname);
-  if (kept === undefined)
-    return network(event, () => (pathname === '/' ? home(cache) : keptPages(cache)));
-  const strategy = new NetworkFirst({ cacheName, networkTimeoutSeconds: PATIENCE_S, plugins: [ownPages] }); // prettier-ignore
+  if (kept === undefined) return network(event, () => (pathname === '/' ? home(cache) : keptPages(cache)));
+  const strategy = new NetworkFirst({ cacheName, networkTimeoutSeconds: PATIENCE_S, plugins: [ownPages] });
   try {
     return await strategy.handle({ event, request: event.request });
   } catch {
@@ -79,25 +77,25 @@ async function network(event: FetchEvent, otherwise: () => Promise<Response>): P
 
 async function picture(event: FetchEvent): Promise<Response> {
   const person = await who();
-  const kept = person === null ? undefined : await (await caches.open(picturesOf(person))).match(event.request); // prettier-ignore
+  const kept =
+    person === null ? undefined : await (await caches.open(picturesOf(person))).match(event.request);
   return kept ?? fetch(event.request);
 }
 
 /**
- * A file of the shell. A script of a worker takes its address, and what is said behind its #, from the answer: one that
- * was kept has neither, and a new one has those of the request.
+ * A file of the shell. A script of a worker takes its address, and what is said behind its #, from the
+ * answer: one that was kept has neither, and a new one has those of the request.
  */
 async function shell(event: FetchEvent): Promise<Response> {
   const answer = await statics.handle({ event, request: event.request });
   return event.request.destination === 'worker' ? new Response(answer.body, answer) : answer;
 }
 
-const ANSWERS: Readonly<Record<Exclude<Way, 'network'>, (event: FetchEvent) => Promise<Response>>> =
-  {
-    static: shell,
-    page,
-    picture,
-  };
+const ANSWERS: Readonly<Record<Exclude<Way, 'network'>, (event: FetchEvent) => Promise<Response>>> = {
+  static: shell,
+  page,
+  picture,
+};
 
 /** What was asked for last: an older wish, or one of somebody who left, is not gone on with. */
 let wish = 0;
@@ -134,8 +132,7 @@ async function fill(
 async function keepOnly(cacheName: string, urls: readonly string[]): Promise<void> {
   const cache = await caches.open(cacheName);
   const wanted = new Set(urls.map((url) => new URL(url, self.location.origin).href));
-  for (const request of await cache.keys())
-    if (!wanted.has(request.url)) await cache.delete(request);
+  for (const request of await cache.keys()) if (!wanted.has(request.url)) await cache.delete(request);
 }
 
 async function tell(message: FromWorker): Promise<void> {
@@ -162,8 +159,7 @@ async function keep({ person, pages, pictures }: AtHand): Promise<void> {
   let done = 0;
   const told = (): void => {
     done += 1;
-    if (done % 10 === 0 && done < of)
-      void tell({ kind: 'kept', person, pages: done, of, missing: [] });
+    if (done % 10 === 0 && done < of) void tell({ kind: 'kept', person, pages: done, of, missing: [] });
   };
   const missing = [
     ...(await fill(STATIC_CACHE, STATIC_FILES)),

@@ -71,7 +71,9 @@ test('a form: its file and words; a file too large, broken, or none, in words', 
   const never = (): Promise<never> => Promise.reject(new Error('worked'));
   expect(await why(() => withForm(send(1001), most, never))).toBe('too-large');
   expect(await why(() => withForm(send(10, 'x'.repeat(101)), most, never))).toBe('too-large');
-  expect(await why(() => withForm(endless('multipart/form-data; boundary=b').http, most, never))).toMatch(/too-large|invalid/); // prettier-ignore
+  expect(await why(() => withForm(endless('multipart/form-data; boundary=b').http, most, never))).toMatch(
+    /too-large|invalid/,
+  );
   const cut = new Request('http://studio/x', {
     method: 'POST',
     body: '--b\r\ncontent-disposition: form-data; name="file"; filename="a"\r\n\r\nabc',

@@ -10,8 +10,7 @@ export type Sent<T> =
   | { ok: true; data: T }
   | {
       ok: false;
-      problem:
-        Problem | { code: 'offline'; message: string; fields?: undefined; details?: undefined };
+      problem: Problem | { code: 'offline'; message: string; fields?: undefined; details?: undefined };
     };
 
 const OFFLINE = {
@@ -49,7 +48,10 @@ export async function call<T>(path: string, init: RequestInit): Promise<Sent<T>>
   }
 }
 
-/** The answer of an act that is on record, also where it got there before and was changed since; null: it is not. */
+/**
+ * The answer of an act that is on record, also where it got there before and was changed since; null: it is
+ * not.
+ */
 export const onRecord = <T>(answer: Sent<T>): T | null => {
   if (answer.ok) return answer.data;
   return answer.problem.code === 'arrived' ? (answer.problem.details as T) : null;
@@ -64,8 +66,8 @@ export function askSignIn(): Promise<boolean> {
 }
 
 /**
- * Carries out an operation, with a file where its contract wants one. Its id makes a repeat harmless, so after signing in again
- * the very same request is sent once more.
+ * Carries out an operation, with a file where its contract wants one. Its id makes a repeat harmless, so
+ * after signing in again the very same request is sent once more.
  */
 export const send = <I extends z.ZodType, R>(
   contract: Contract<I, R>,

@@ -60,10 +60,10 @@ export const doorway = <I extends z.ZodType>(door: string, input: I): Contract<I
 });
 
 /** A write that has more to say than others, of at most so many bytes. */
-export const withMuch = <I extends z.ZodType, R>(
-  one: Contract<I, R>,
-  bodyBytes: number,
-): Contract<I, R> => ({ ...one, bodyBytes });
+export const withMuch = <I extends z.ZodType, R>(one: Contract<I, R>, bodyBytes: number): Contract<I, R> => ({
+  ...one,
+  bodyBytes,
+});
 
 /** A write that says a password: a hash that is quickly made would give it away to whoever has a backup. */
 export const withSecret = <I extends z.ZodType, R>(one: Contract<I, R>): Contract<I, R> => ({
@@ -72,10 +72,10 @@ export const withSecret = <I extends z.ZodType, R>(one: Contract<I, R>): Contrac
 });
 
 /** A write that a file goes with, of at most so many bytes. */
-export const withFile = <I extends z.ZodType, R>(
-  one: Contract<I, R>,
-  fileBytes: number,
-): Contract<I, R> => ({ ...one, fileBytes });
+export const withFile = <I extends z.ZodType, R>(one: Contract<I, R>, fileBytes: number): Contract<I, R> => ({
+  ...one,
+  fileBytes,
+});
 
 /** A write that the same write takes back with `field` turned round: binned and taken out again. */
 export const toggled = <I extends z.ZodType, R>(
@@ -89,7 +89,9 @@ export const toggled = <I extends z.ZodType, R>(
   },
 });
 
-/** A write that can be said without a network: then there is no answer yet, and whoever says it is told so. */
+/**
+ * A write that can be said without a network: then there is no answer yet, and whoever says it is told so.
+ */
 export const kept = <I extends z.ZodType, R>(
   one: Contract<I, R>,
   keep: Keeping<z.input<I>>,

@@ -64,9 +64,7 @@ const pairOf = (from: TriedFrom): Key => [
   'device' in from ? `${from.device} ${from.login}` : `${from.address} ${from.login}`,
 ];
 const signInKeys = (from: TriedFrom): Key[] =>
-  'device' in from
-    ? [pairOf(from)]
-    : [pairOf(from), ['account', from.login], ['address', from.address]];
+  'device' in from ? [pairOf(from)] : [pairOf(from), ['account', from.login], ['address', from.address]];
 
 export const waitForSignIn = (from: TriedFrom): Promise<number> => waitFor(signInKeys(from));
 export const countWrongSignIn = (from: TriedFrom): Promise<void> => count(signInKeys(from));

@@ -160,19 +160,25 @@ export async function cropPicture(
 ): Promise<KeptPicture> {
   const bytes = await store.read(originalFile(sha));
   if (bytes === null) throw refuse('The original of this picture is not there any more.');
-  const upright = await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' }).rotate().toBuffer({ resolveWithObject: true }); // prettier-ignore
+  const upright = await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
+    .rotate()
+    .toBuffer({ resolveWithObject: true });
   const { width, height } = upright.info;
   const left = Math.floor(box.x * width);
   const top = Math.floor(box.y * height);
-  const part = { left, top, width: Math.max(1, Math.min(width - left, Math.round(box.width * width))), height: Math.max(1, Math.min(height - top, Math.round(box.height * height))) }; // prettier-ignore
-  return keepPicture(
-    store,
-    await sharp(upright.data).extract(part).jpeg({ quality: 95 }).toBuffer(),
-  );
+  const part = {
+    left,
+    top,
+    width: Math.max(1, Math.min(width - left, Math.round(box.width * width))),
+    height: Math.max(1, Math.min(height - top, Math.round(box.height * height))),
+  };
+  return keepPicture(store, await sharp(upright.data).extract(part).jpeg({ quality: 95 }).toBuffer());
 }
 
 /** Takes a picture and everything made of it off the disk. */
 export async function removePicture(store: PictureStore, sha: string): Promise<void> {
   const sizes = Object.keys(SIZES) as Size[];
-  await Promise.all([originalFile(sha), ...sizes.map((size) => pictureFile(sha, size))].map((key) => store.remove(key))); // prettier-ignore
+  await Promise.all(
+    [originalFile(sha), ...sizes.map((size) => pictureFile(sha, size))].map((key) => store.remove(key)),
+  );
 }

@@ -64,7 +64,10 @@ test('a page that was made for one person sends nothing under another’s name',
   const under = (as: string) => act({ input, as }, studio.teacher);
   expect(await under(studio.technician.id)).toMatchObject({
     ok: false,
-    problem: { code: 'other-person', message: expect.stringMatching(/^Teach is signed in on this device now/) }, // prettier-ignore
+    problem: {
+      code: 'other-person',
+      message: expect.stringMatching(/^Teach is signed in on this device now/),
+    },
   });
   expect(runs).toEqual([]);
   expect(await under(studio.teacher.id)).toMatchObject({ ok: true });
@@ -148,8 +151,7 @@ test('a programming fault undoes everything and says so without its insides', as
     ok: false,
     problem: {
       code: 'failed',
-      message:
-        'This did not work, and nothing was changed. Try again; if it stays so, tell your technician.',
+      message: 'This did not work, and nothing was changed. Try again; if it stays so, tell your technician.',
     },
   });
   expect(await rows()).toEqual([]);

@@ -28,10 +28,15 @@ export type Operation<I extends z.ZodType = z.ZodType, R = unknown, P = unknown>
   contract: Contract<I, R>;
   /** Who may do this at all; finer rules (ownership) are asked inside. */
   permit: (person: Person) => boolean;
-  /** Long work, with the file if one comes with it (else an empty one), done before the transaction begins. */
+  /**
+   * Long work, with the file if one comes with it (else an empty one), done before the transaction begins.
+   */
   prepare?(request: { db: Database; person: Person; file: Upload }, input: z.output<I>): Promise<P>;
   run(act: Act, input: z.output<I>, prepared: P): Promise<R extends null ? void | null : R>;
-  /** What follows once it is kept, and cannot be taken back: where it fails the answer stands, and it is written down. */
+  /**
+   * What follows once it is kept, and cannot be taken back: where it fails the answer stands, and it is
+   * written down.
+   */
   after?(db: Database, prepared: P): Promise<void>;
 };
 
@@ -85,7 +90,8 @@ const fingerprint = ({ secret }: Contract, input: unknown, file: Upload | null):
 
 /**
  * Carries an operation out once: a repeat with the same id answers as the first time and changes nothing;
- * one that asks for something else is told what is on record. Every failure comes back as a problem a person can act on.
+ * one that asks for something else is told what is on record. Every failure comes back as a problem a person
+ * can act on.
  */
 export async function perform(
   db: Database,
@@ -119,13 +125,7 @@ export async function perform(
   const key = `${person.id} ${definition.contract.name} ${request.id} ${asked}`;
   const same = underWay.get(key);
   if (same !== undefined) return same;
-  const answer = carryOut(
-    db,
-    definition,
-    { id: request.id, input: parsed.data, file, asked },
-    person,
-    now,
-  );
+  const answer = carryOut(db, definition, { id: request.id, input: parsed.data, file, asked }, person, now);
   underWay.set(key, answer);
   try {
     return await answer;
@@ -161,7 +161,11 @@ async function carryOut(
       await keepOperation(trx, { id: request.id, name, personId: person.id, asked, result }, now);
       return result;
     });
-    await definition.after?.(db, prepared).catch((error: unknown) => log.error({ where: name, error: String(error) }, 'what was to follow did not')); // prettier-ignore
+    await definition
+      .after?.(db, prepared)
+      .catch((error: unknown) =>
+        log.error({ where: name, error: String(error) }, 'what was to follow did not'),
+      );
     return { ok: true, data: data ?? null };
   } catch (error) {
     // A repeat fails at the latest where its id would be kept twice; then the first answer stands.
@@ -251,13 +255,9 @@ export function problemOf(error: unknown, where: string): Problem {
     log.warn({ where, refused, error: String(error) }, 'a table refused what was sent');
     return REFUSED_WORDS[refused];
   }
-  log.error(
-    { where, error: error instanceof Error ? error.stack : String(error) },
-    'operation failed',
-  );
+  log.error({ where, error: error instanceof Error ? error.stack : String(error) }, 'operation failed');
   return {
     code: 'failed',
-    message:
-      'This did not work, and nothing was changed. Try again; if it stays so, tell your technician.',
+    message: 'This did not work, and nothing was changed. Try again; if it stays so, tell your technician.',
   };
 }

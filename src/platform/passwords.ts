@@ -5,8 +5,7 @@ const OPTIONS = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 
 export const hashPassword = (password: string): Promise<string> => hash(password, OPTIONS);
 
-export const checkPassword = (stored: string, password: string): Promise<boolean> =>
-  verify(stored, password);
+export const checkPassword = (stored: string, password: string): Promise<boolean> => verify(stored, password);
 
 let decoy: Promise<string> | undefined;
 

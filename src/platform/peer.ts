@@ -8,5 +8,4 @@ export const peerAddress = async (): Promise<string> => (await headers()).get(PE
 export const overTls = async (): Promise<boolean> => (await headers()).get(TLS) !== null;
 
 /** What marks as the server's own the words that it writes into this page. */
-export const pageNonce = async (): Promise<string | undefined> =>
-  (await headers()).get(NONCE) ?? undefined;
+export const pageNonce = async (): Promise<string | undefined> => (await headers()).get(NONCE) ?? undefined;

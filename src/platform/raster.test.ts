@@ -12,7 +12,11 @@ test('a picture that was taken upright on its side is turned before it is looked
 });
 
 test('it is reduced, never enlarged, and what is transparent is white', async () => {
-  const clear = await sharp({ create: { width: 300, height: 100, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } } }).png().toBuffer(); // prettier-ignore
+  const clear = await sharp({
+    create: { width: 300, height: 100, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } },
+  })
+    .png()
+    .toBuffer();
   const small = await rasterOf(clear, 150);
   expect([small.width, small.height, small.channels]).toEqual([150, 50, 3]);
   expect([...small.data.slice(0, 3)]).toEqual([255, 255, 255]);

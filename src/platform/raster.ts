@@ -4,8 +4,8 @@ import type { Raster } from '@/core/sight';
 import { MAX_PIXELS } from './objects';
 
 /**
- * The pixels of a picture, upright, its longer side at most `longest`. Errors: not a picture that can be read, or too many
- * pixels for this machine to hold.
+ * The pixels of a picture, upright, its longer side at most `longest`. Errors: not a picture that can be
+ * read, or too many pixels for this machine to hold.
  */
 export async function rasterOf(bytes: Buffer, longest = 2400): Promise<Raster> {
   const { data, info } = await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' })

@@ -1,6 +1,7 @@
 /**
- * A page that could not be made comes back by itself: as soon as the server answers again after it did not, and once
- * where it answers already, for what failed may have been a moment. A fault of the program is not asked for over and over.
+ * A page that could not be made comes back by itself: as soon as the server answers again after it did not,
+ * and once where it answers already, for what failed may have been a moment. A fault of the program is not
+ * asked for over and over.
  */
 const ASK_MS = 3000;
 const ONCE_IN_MS = 60_000;

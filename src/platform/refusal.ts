@@ -8,7 +8,9 @@ export type Problem = {
     | 'not-allowed'
     | 'not-found'
     | 'conflict'
-    /** The same act was asked for with other words, and is on record with the first; `details` is its answer. */
+    /**
+     * The same act was asked for with other words, and is on record with the first; `details` is its answer.
+     */
     | 'arrived'
     | 'too-many'
     | 'too-large'

@@ -37,8 +37,7 @@ export async function withRequest<T>(
   }
   return withForm(http, { file: fileBytes, fields: bodyBytes }, ({ fields, file }) => {
     const body = shape.safeParse({ ...fields, input: parsed(fields.input) });
-    if (!body.success || file === null)
-      throw refuse('The file did not arrive whole. Send it again.');
+    if (!body.success || file === null) throw refuse('The file did not arrive whole. Send it again.');
     return work({ ...body.data, file });
   });
 }

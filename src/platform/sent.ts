@@ -20,7 +20,6 @@ export function writtenOnce<T extends object>(): (
   version: string,
   tell: () => unknown,
 ) => Promise<Sent> {
-  // prettier-ignore
   const kept = new WeakMap<T, Map<string, Promise<Sent>>>();
   return (of, version, tell) => {
     const versions = kept.get(of) ?? new Map<string, Promise<Sent>>();

@@ -31,8 +31,7 @@ export async function requirePerson(): Promise<Person> {
 }
 
 /** What this browser was given when somebody last signed in from it; null for a strange one. */
-export const deviceToken = async (): Promise<string | null> =>
-  (await cookies()).get(DEVICE)?.value ?? null;
+export const deviceToken = async (): Promise<string | null> => (await cookies()).get(DEVICE)?.value ?? null;
 
 /** Opens a session, knows the device from now on, and sets their cookies. */
 export async function signIn(src: Source, personId: string, now: Date): Promise<void> {

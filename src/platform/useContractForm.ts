@@ -48,9 +48,7 @@ export function useContractForm<I extends z.ZodType<FieldValues, FieldValues>, R
   const person = useDevicePerson();
   const [begin] = useState(start);
   // The resolver's own types cannot see that a schema that is a parameter has fields.
-  const check = zodResolver(contract.input, undefined, { raw: true }) as unknown as Resolver<
-    z.input<I>
-  >;
+  const check = zodResolver(contract.input, undefined, { raw: true }) as unknown as Resolver<z.input<I>>;
   const form = useForm<z.input<I>>({
     resolver: (typed, context, options) => check(complete?.(typed) ?? typed, context, options),
     defaultValues: begin,
@@ -106,6 +104,4 @@ export function useContractForm<I extends z.ZodType<FieldValues, FieldValues>, R
 }
 
 const draftKey = (person: string | null, form: string, thing: string | null): string | null =>
-  person === null || thing === null
-    ? null
-    : JSON.stringify({ person, form, thing } satisfies DraftKey);
+  person === null || thing === null ? null : JSON.stringify({ person, form, thing } satisfies DraftKey);

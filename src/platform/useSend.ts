@@ -27,8 +27,9 @@ const unsure = (code: string): boolean => ['offline', 'failed', 'database-away']
 
 /**
  * Sends operations from a component: `busy` while one is under way, `problem` in words.
- * Trying again after a failure that may have reached the server repeats the same id. `oneAct`: so it does whatever was
- * changed meanwhile, as in a form, and the server says what is on record; with a key also after the page was left.
+ * Trying again after a failure that may have reached the server repeats the same id. `oneAct`: so it does
+ * whatever was changed meanwhile, as in a form, and the server says what is on record; with a key also after
+ * the page was left.
  */
 export function useSend({ oneAct = false }: { oneAct?: boolean | DraftKey } = {}): {
   busy: boolean;

@@ -26,8 +26,7 @@ export function wordsOf(issue: Issue): string {
         : `Not below ${figure(issue.minimum)}.`;
     case 'too_big':
       if (issue.origin === 'string') return `At most ${figure(issue.maximum)} characters.`;
-      if (issue.origin === 'array' || issue.origin === 'set')
-        return `At most ${figure(issue.maximum)}.`;
+      if (issue.origin === 'array' || issue.origin === 'set') return `At most ${figure(issue.maximum)}.`;
       return issue.inclusive === false
         ? `Less than ${figure(issue.maximum)}.`
         : `Not above ${figure(issue.maximum)}.`;

@@ -47,5 +47,4 @@ export async function currentViewer(linkId: string | null): Promise<Viewer> {
 }
 
 /** Lets through whoever is signed in. */
-export const requireSignedIn = async (): Promise<Person> =>
-  (await currentViewer(null)).person as Person;
+export const requireSignedIn = async (): Promise<Person> => (await currentViewer(null)).person as Person;

@@ -7,7 +7,10 @@ import { useState } from 'react';
 export function CopyText({ text, label }: { text: string; label: string }) {
   const [copied, setCopied] = useState<boolean | null>(null);
   const copy = async (): Promise<void> => {
-    const done = await navigator.clipboard?.writeText(text).then(() => true, () => false); // prettier-ignore
+    const done = await navigator.clipboard?.writeText(text).then(
+      () => true,
+      () => false,
+    );
     setCopied(done === true);
   };
   return (

@@ -68,12 +68,7 @@ export function FormShell<V extends FieldValues>({
           </Stack>
         )}
         {row ? (
-          <Stack
-            direction="row"
-            spacing={1}
-            useFlexGap
-            sx={{ flexWrap: 'wrap', alignItems: 'flex-start' }}
-          >
+          <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', alignItems: 'flex-start' }}>
             {children}
             {buttons}
           </Stack>

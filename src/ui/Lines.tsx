@@ -5,15 +5,7 @@ import type { ReactElement, ReactNode } from 'react';
 import Link from './Link';
 
 /** A line of a day sheet: a figure, what it is, and its next act. */
-export function Line({
-  figure,
-  children,
-  act,
-}: {
-  figure: ReactNode;
-  children: ReactNode;
-  act: ReactNode;
-}) {
+export function Line({ figure, children, act }: { figure: ReactNode; children: ReactNode; act: ReactNode }) {
   return (
     <Box
       component="li"

@@ -48,12 +48,7 @@ export function Page(props: {
 }
 
 /** A part of a page under its own heading. */
-export function Section(props: {
-  title: ReactNode;
-  acts?: ReactNode;
-  children: ReactNode;
-  id?: string;
-}) {
+export function Section(props: { title: ReactNode; acts?: ReactNode; children: ReactNode; id?: string }) {
   return (
     <Box component="section" id={props.id} sx={{ mb: 4 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', flexWrap: 'wrap', gap: 1, mb: 1 }}>

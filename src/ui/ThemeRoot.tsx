@@ -6,13 +6,7 @@ import { Undo } from './Undo';
 import { theme } from './theme';
 
 /** `nonce` marks the sheets that tables lay into the page as the server's own. */
-export function ThemeRoot({
-  nonce,
-  children,
-}: {
-  nonce?: string | undefined;
-  children: ReactNode;
-}) {
+export function ThemeRoot({ nonce, children }: { nonce?: string | undefined; children: ReactNode }) {
   // The page keeps the mark that it came with; a newer one would be no better.
   const [marked] = useState(() => ({
     ...theme,

@@ -2,7 +2,10 @@ import Box from '@mui/material/Box';
 import { Cutout, type Part } from './Cutout';
 import { Picture } from './Picture';
 
-/** The part of a picture that is meant, where it is known; else the whole picture; on the grey it is to be judged on. */
+/**
+ * The part of a picture that is meant, where it is known; else the whole picture; on the grey it is to be
+ * judged on.
+ */
 export function ZonePicture({
   sha,
   cut,
@@ -16,7 +19,8 @@ export function ZonePicture({
   share?: string | null;
   sx?: Record<string, unknown>;
 }) {
-  if (sha === null || cut === null) return <Picture sha={sha} alt={alt} share={share ?? null} {...(sx === undefined ? {} : { sx })} />; // prettier-ignore
+  if (sha === null || cut === null)
+    return <Picture sha={sha} alt={alt} share={share ?? null} {...(sx === undefined ? {} : { sx })} />;
   return (
     <Box
       sx={{

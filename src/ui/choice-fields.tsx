@@ -119,6 +119,4 @@ export const ChoiceInput = <V extends FieldValues>(props: Choosing<V>) => (
 );
 
 /** Any number of a few, all in sight. */
-export const ManyInput = <V extends FieldValues>(props: Choosing<V>) => (
-  <Buttons {...props} several />
-);
+export const ManyInput = <V extends FieldValues>(props: Choosing<V>) => <Buttons {...props} several />;

@@ -1,7 +1,8 @@
 'use client';
 import { useEffect, useEffectEvent } from 'react';
 
-const FIELD = 'input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable], [role=listbox], [role=menu]'; // prettier-ignore
+const FIELD =
+  'input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable], [role=listbox], [role=menu]';
 
 /**
  * Hears single keys while what uses it is shown, outside of fields and open lists.

@@ -1,7 +1,25 @@
 /** Looks for faces, the grey card and a board's tiles in a picture, off the main thread. */
-import { boardTiles, look, lookAtMany, type Board, type BoardTile, type Card, type Grid, type Many, type Seen } from '../core/sight'; // prettier-ignore
+import {
+  boardTiles,
+  look,
+  lookAtMany,
+  type Board,
+  type BoardTile,
+  type Card,
+  type Grid,
+  type Many,
+  type Seen,
+} from '../core/sight';
 
-export type LookRequest = { id: number; pixels: ArrayBuffer; width: number; height: number; cards: Card[]; faces?: number; board?: Grid }; // prettier-ignore
+export type LookRequest = {
+  id: number;
+  pixels: ArrayBuffer;
+  width: number;
+  height: number;
+  cards: Card[];
+  faces?: number;
+  board?: Grid;
+};
 /** `seen` is left out where the corners of a board were given. */
 export type LookAnswer = { id: number; seen: Seen | null; board: Board | null; tiles: BoardTile[] };
 

@@ -21,13 +21,8 @@ self.onmessage = ({ data }: MessageEvent<PackRequest>) => {
     const turned = [...spots].flatMap(([id, spot]) => (spot.turned ? [id] : []));
     return say({ answer: { spots: [...spots], left: [], turned } });
   }
-  const { spots, left, turned } = packLoad(
-    data.parcels,
-    shelf,
-    shelves,
-    data.chamberMm,
-    undefined,
-    (done) => say({ done }),
+  const { spots, left, turned } = packLoad(data.parcels, shelf, shelves, data.chamberMm, undefined, (done) =>
+    say({ done }),
   );
   say({ answer: { spots: [...spots], left, turned: [...turned] } });
 };

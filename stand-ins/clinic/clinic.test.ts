@@ -26,7 +26,12 @@ test('npm run diagnose: a case in, causes out; a name that is not known is refus
     });
   };
   const good = run({ findings: [{ sign: 'drying-crack' }], facts: { crack: 'base' } });
-  const told = JSON.parse(good.stdout) as { causes: { id: string; probability: number }[]; other: number; ask: unknown[]; tests: unknown[] }; // prettier-ignore
+  const told = JSON.parse(good.stdout) as {
+    causes: { id: string; probability: number }[];
+    other: number;
+    ask: unknown[];
+    tests: unknown[];
+  };
   expect(told.causes[0]!.id).toBe('base-crack');
   expect(told).toMatchObject({ other: expect.any(Number), ask: expect.any(Array), tests: [] });
   const wrong = run({ findings: [{ sign: 'crazin' }] });

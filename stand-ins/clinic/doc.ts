@@ -1,13 +1,7 @@
-/** docs/CLINIC.md, made from the tables: how to write a case down, and how far what is said may be believed. */
-import {
-  CAUSES,
-  COMPLAINTS,
-  diagnose,
-  FACTS,
-  GROUPS,
-  readCase,
-  SPREADS,
-} from '../../src/core/diagnosis';
+/**
+ * docs/CLINIC.md, made from the tables: how to write a case down, and how far what is said may be believed.
+ */
+import { CAUSES, COMPLAINTS, diagnose, FACTS, GROUPS, readCase, SPREADS } from '../../src/core/diagnosis';
 import { WORKED } from '../../test-support/clinic-cases';
 import type { Calibration } from './world';
 
@@ -95,8 +89,8 @@ function worked(): string {
   const counted = [false, true].map((aside) => {
     const cases = WORKED.filter((one) => (one.aside === true) === aside);
     const ranks = cases.map(({ signs, facts, truth }) =>
-      diagnose(readCase({ findings: signs.map((sign) => ({ sign })), facts })).causes.findIndex(
-        ({ id }) => truth.includes(id),
+      diagnose(readCase({ findings: signs.map((sign) => ({ sign })), facts })).causes.findIndex(({ id }) =>
+        truth.includes(id),
       ),
     );
     const first = ranks.filter((rank) => rank === 0).length;

@@ -1,6 +1,7 @@
 /**
- * A second world for the clinic: cases drawn from probabilities that are not its own. Every base rate, strength and
- * likelihood is drawn afresh within a factor; facts are missing, some are wrong, and some come in copies of one another.
+ * A second world for the clinic: cases drawn from probabilities that are not its own. Every base rate,
+ * strength and likelihood is drawn afresh within a factor; facts are missing, some are wrong, and some come
+ * in copies of one another.
  */
 import {
   CAUSES,
@@ -29,9 +30,23 @@ export type World = {
 
 export const WORLDS: readonly World[] = [
   { name: 'off by up to two', jitter: 2, known: 0.35, wrong: 0.05, unlisted: 1, copies: false },
-  { name: 'off by up to four, a sixth wrong', jitter: 4, known: 0.35, wrong: 0.16, unlisted: 1, copies: false }, // prettier-ignore
-  { name: 'facts that follow one another', jitter: 2, known: 0.6, wrong: 0.05, unlisted: 1, copies: true }, // prettier-ignore
-  { name: 'three times as much that is not on the list', jitter: 2, known: 0.35, wrong: 0.05, unlisted: 3, copies: false }, // prettier-ignore
+  {
+    name: 'off by up to four, a sixth wrong',
+    jitter: 4,
+    known: 0.35,
+    wrong: 0.16,
+    unlisted: 1,
+    copies: false,
+  },
+  { name: 'facts that follow one another', jitter: 2, known: 0.6, wrong: 0.05, unlisted: 1, copies: true },
+  {
+    name: 'three times as much that is not on the list',
+    jitter: 2,
+    known: 0.35,
+    wrong: 0.05,
+    unlisted: 3,
+    copies: false,
+  },
 ];
 
 export type Drawn = { of: Case; truth: ReadonlySet<string> };
@@ -51,14 +66,16 @@ function batch(world: World, complaint: string, count: number, random: Random): 
   const weighed = CAUSES.filter(({ shares }) => (shares[complaint] ?? 0) > 0).map((cause) =>
     weigh(cause, [complaint]),
   );
-  const base = new Map(weighed.map(({ cause, odds }) => [cause.id, odds.base * between(random, world.jitter)])); // prettier-ignore
+  const base = new Map(
+    weighed.map(({ cause, odds }) => [cause.id, odds.base * between(random, world.jitter)]),
+  );
   const strength = new Map(
     weighed.map(({ cause, odds }) => [
       cause.id,
       Math.min(0.95, odds.strength[complaint]! * between(random, world.jitter)),
     ]),
   );
-  const facts = [...new Set(weighed.flatMap(({ ratios }) => [...ratios.keys()]))].map((id) => factOf(id)!); // prettier-ignore
+  const facts = [...new Set(weighed.flatMap(({ ratios }) => [...ratios.keys()]))].map((id) => factOf(id)!);
   // Tests are seldom made before somebody asks why.
   const asked = facts.filter((fact) => EFFORT[fact.asked] < 8 || random() < 0.15);
   const jittered = new Map(
@@ -120,10 +137,9 @@ function told(
     const group = groupOf(fact.id);
     const place = world.copies ? (turn.get(group) ?? random()) : random();
     turn.set(group, place);
-    // Values from what speaks most for what is at work to what speaks least: one look decides for all of a group.
-    const ordered = [...values].sort(
-      (a, b) => speaks(active, fact, b.id) - speaks(active, fact, a.id),
-    );
+    // Values from what speaks most for what is at work to what speaks least: one look decides for all of a
+    // group.
+    const ordered = [...values].sort((a, b) => speaks(active, fact, b.id) - speaks(active, fact, a.id));
     const all = ordered.reduce((sum, { weight }) => sum + weight, 0);
     let at = place * all;
     facts[fact.id] = (ordered.find(({ weight }) => (at -= weight) <= 0) ?? ordered.at(-1)!).id;
@@ -143,12 +159,14 @@ export function drawCases(world: World, count: number, random: Random): Drawn[] 
   }).flat();
 }
 
-/** One cause at a time, every fact by itself: what is done where nobody thinks of groups or of two at once. */
+/**
+ * One cause at a time, every fact by itself: what is done where nobody thinks of groups or of two at once.
+ */
 function naive({ findings, facts }: Case): Map<string, number> {
   const [sign] = findings.map((one) => one.sign);
-  const weighed = CAUSES.filter(({ shares }) => (shares[sign!] ?? 0) > 0).map((one) => weigh(one, [sign!])); // prettier-ignore
+  const weighed = CAUSES.filter(({ shares }) => (shares[sign!] ?? 0) > 0).map((one) => weigh(one, [sign!]));
   const weights = weighed.map(({ cause, ratios }) => {
-    const evidence = Object.entries(facts).reduce((sum, [fact, v]) => sum + (ratios.get(fact)?.[v] ?? 0), 0); // prettier-ignore
+    const evidence = Object.entries(facts).reduce((sum, [fact, v]) => sum + (ratios.get(fact)?.[v] ?? 0), 0);
     return [cause.id, cause.shares[sign!]! * 10 ** evidence] as const;
   });
   const all = weights.reduce((sum, [, weight]) => sum + weight, 8);
@@ -173,7 +191,7 @@ export function calibrate(world: World, drawn: readonly Drawn[]): Calibration {
   let [said, first, three] = [0, 0, 0];
   for (const { of, truth } of drawn) {
     const found = diagnose(of);
-    const prior = new Map(diagnose({ ...of, facts: {} }).causes.map((one) => [one.id, one.probability])); // prettier-ignore
+    const prior = new Map(diagnose({ ...of, facts: {} }).causes.map((one) => [one.id, one.probability]));
     const simple = naive(of);
     found.causes.forEach(({ id, probability }, rank) => {
       const is = truth.has(id) ? 1 : 0;
@@ -192,7 +210,11 @@ export function calibrate(world: World, drawn: readonly Drawn[]): Calibration {
   return {
     world: world.name,
     cases: drawn.length,
-    bins: bins.map((bin) => ({ count: bin.count, said: bin.count && bin.said / bin.count, true: bin.count && bin.true / bin.count })), // prettier-ignore
+    bins: bins.map((bin) => ({
+      count: bin.count,
+      said: bin.count && bin.said / bin.count,
+      true: bin.count && bin.true / bin.count,
+    })),
     brier: { ours: brier.ours / said, prior: brier.prior / said, naive: brier.naive / said },
     first: first / drawn.length,
     three: three / drawn.length,

@@ -34,8 +34,7 @@ function world(make: (draw: Draw) => Stores, hours: readonly [number, number]): 
             kiln.through[1] * (at[1]! - at[2]!),
             kiln.through[2] * (at[2]! - room),
           ];
-          const lost =
-            kiln.leak * (1 + kiln.leakGrows * ((at[0]! + KELVIN) / 1000) ** 3) * (at[0]! - room);
+          const lost = kiln.leak * (1 + kiln.leakGrows * ((at[0]! + KELVIN) / 1000) ** 3) * (at[0]! - room);
           next[0] = chamber ?? at[0]! - ((flow[0]! + lost) / heat[0]!) * STEP;
           next[1] = at[1]! + ((flow[0]! - flow[1]!) / heat[1]!) * STEP;
           next[2] = at[2]! + ((flow[1]! - flow[2]!) / heat[2]!) * STEP;

@@ -33,9 +33,7 @@ export const brickWall: World = (draw) => {
         const radiated = 0.8 * STEFAN * (a ** 4 - b ** 4) + 5 * (chamber - wall[0]!);
         for (let i = 0; i < NODES; i++) {
           const into =
-            i === 0
-              ? radiated
-              : (k((wall[i - 1]! + wall[i]!) / 2) * (wall[i - 1]! - wall[i]!)) / dx;
+            i === 0 ? radiated : (k((wall[i - 1]! + wall[i]!) / 2) * (wall[i - 1]! - wall[i]!)) / dx;
           const out =
             i === NODES - 1
               ? outside * (wall[i]! - room)

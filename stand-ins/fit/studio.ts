@@ -39,10 +39,7 @@ const COOLING = 520;
 const BEARS = 1.1e-4;
 const WEIBULL = 5;
 
-export function studioOf(
-  seed: number,
-  world: { scale: number; own: number; glazes: number },
-): StudioOf {
+export function studioOf(seed: number, world: { scale: number; own: number; glazes: number }): StudioOf {
   const { uniform, normal } = random(seed);
   const body = 5.6 + 1.6 * uniform();
   const absorption = uniform() < 0.3 ? 4 + 4 * uniform() : 2.5 * uniform();
@@ -53,19 +50,13 @@ export function studioOf(
     const expansion = glaze * world.scale + world.own * normal();
     const many = 1 + Math.floor(uniform() * uniform() * 12);
     for (let i = 0; i < many; i++) {
-      const coats =
-        uniform() < 0.75 ? 1 + Math.floor(2 * uniform()) : 3 + Math.floor(2 * uniform());
+      const coats = uniform() < 0.75 ? 1 + Math.floor(2 * uniform()) : 3 + Math.floor(2 * uniform());
       const days = uniform() < 0.5 ? 0 : 20 + 60 * uniform();
       // A thick coat holds larger flaws: it bears less.
-      const bears =
-        BEARS * (-Math.log(1 - uniform()) / Math.LN2) ** (1 / WEIBULL) * (1.5 / coats) ** 0.3;
+      const bears = BEARS * (-Math.log(1 - uniform()) / Math.LN2) ** (1 / WEIBULL) * (1.5 / coats) ** 0.3;
       const pulled = (glaze - body) * 1e-6 * COOLING;
       const found =
-        pulled > bears
-          ? 'crazed at once'
-          : days > 0 && pulled + swells > bears
-            ? 'crazed later'
-            : 'sound';
+        pulled > bears ? 'crazed at once' : days > 0 && pulled + swells > bears ? 'crazed later' : 'sound';
       pieces.push({ glaze: `g${g}`, expansion, found, days, coats });
     }
   }

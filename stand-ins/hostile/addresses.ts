@@ -14,10 +14,40 @@ export function routesIn(folder: string, at = ''): string[] {
 }
 
 const NAMES = [
-  'a', 'atmosphere', 'at', 'b', 'base', 'body', 'cell', 'code', 'coating', 'cone', 'deed', 'design', 'form', 'from',
-  'ground', 'key', 'kiln', 'kind', 'like', 'look', 'mark', 'match', 'name', 'over', 'piece', 'q', 'refires', 'share',
-  'sheet', 'stack', 'to', 'version', '__proto__',
-]; // prettier-ignore
+  'a',
+  'atmosphere',
+  'at',
+  'b',
+  'base',
+  'body',
+  'cell',
+  'code',
+  'coating',
+  'cone',
+  'deed',
+  'design',
+  'form',
+  'from',
+  'ground',
+  'key',
+  'kiln',
+  'kind',
+  'like',
+  'look',
+  'mark',
+  'match',
+  'name',
+  'over',
+  'piece',
+  'q',
+  'refires',
+  'share',
+  'sheet',
+  'stack',
+  'to',
+  'version',
+  '__proto__',
+];
 
 /** As it would stand in an address; what cannot be encoded stays as it is. */
 function encoded(word: string): string {
@@ -41,11 +71,9 @@ export function addressesOf(routes: readonly string[], known: Known): fc.Arbitra
     { weight: 2, arbitrary: fc.string({ unit: 'binary', maxLength: 12 }).map(encoded) },
   );
   const asked = fc.array(fc.tuple(fc.constantFrom(...NAMES), part), { maxLength: 6 });
-  return fc
-    .tuple(fc.constantFrom(...routes), fc.infiniteStream(part), asked)
-    .map(([route, parts, query]) => {
-      const path = route.replace(/\[[^\]]+\]/g, () => parts.next().value);
-      const search = query.map(([name, value]) => `${name}=${value}`).join('&');
-      return search === '' ? path : `${path}?${search}`;
-    });
+  return fc.tuple(fc.constantFrom(...routes), fc.infiniteStream(part), asked).map(([route, parts, query]) => {
+    const path = route.replace(/\[[^\]]+\]/g, () => parts.next().value);
+    const search = query.map(([name, value]) => `${name}=${value}`).join('&');
+    return search === '' ? path : `${path}?${search}`;
+  });
 }

@@ -4,7 +4,7 @@ import pLimit from 'p-limit';
 import { z } from 'zod';
 import type { Database } from '../../src/data/database';
 import { OPERATIONS } from '../../src/app/operations';
-import { acceptSchema, firstRunSchema, resetSchema, signInSchema } from '../../src/features/people/contracts'; // prettier-ignore
+import { acceptSchema, firstRunSchema, resetSchema, signInSchema } from '../../src/features/people/contracts';
 import { addressesOf, routesIn } from './addresses';
 import { sendRaw, type Heard } from './send';
 import { valueOf, type Known, type Schema } from './values';
@@ -65,10 +65,19 @@ type Sending = { what: string; send: () => Promise<Heard> };
 const json = { 'content-type': 'application/json' };
 
 function bodies({ url, bodies: count, seed }: Attack, known: Known, cookie: string): Sending[] {
-  const doors = { 'first-run': firstRunSchema, 'sign-in': signInSchema, accept: acceptSchema, reset: resetSchema }; // prettier-ignore
+  const doors = {
+    'first-run': firstRunSchema,
+    'sign-in': signInSchema,
+    accept: acceptSchema,
+    reset: resetSchema,
+  };
   const targets: [string, z.ZodType, boolean][] = [
-    ...[...OPERATIONS].map(([name, { contract }]) => [`/api/act/${name}`, contract.input, true] as [string, z.ZodType, boolean]), // prettier-ignore
-    ...Object.entries(doors).map(([name, schema]) => [`/api/door/${name}`, schema, false] as [string, z.ZodType, boolean]), // prettier-ignore
+    ...[...OPERATIONS].map(
+      ([name, { contract }]) => [`/api/act/${name}`, contract.input, true] as [string, z.ZodType, boolean],
+    ),
+    ...Object.entries(doors).map(
+      ([name, schema]) => [`/api/door/${name}`, schema, false] as [string, z.ZodType, boolean],
+    ),
   ];
   const each = Math.ceil(count / targets.length);
   const sendings = targets.flatMap(([address, input, isAct], i) => {
@@ -90,18 +99,14 @@ function bodies({ url, bodies: count, seed }: Attack, known: Known, cookie: stri
     .map(({ one }) => one);
 }
 
-function addresses(
-  { url, addresses: count, seed }: Attack,
-  known: Known,
-  cookie: string,
-): Sending[] {
+function addresses({ url, addresses: count, seed }: Attack, known: Known, cookie: string): Sending[] {
   const routes = routesIn('src/app');
   const each = fc.record({
     address: addressesOf(routes, known),
     // A browser that goes on from a page asks for less than the whole one.
     part: fc.boolean(),
     signedIn: fc.integer({ min: 0, max: 9 }).map((one) => one > 0),
-    method: fc.constantFrom('GET', 'GET', 'GET', 'GET', 'GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'OPTIONS'), // prettier-ignore
+    method: fc.constantFrom('GET', 'GET', 'GET', 'GET', 'GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'OPTIONS'),
   });
   return fc.sample(each, { numRuns: count, seed }).map(({ address, part, signedIn, method }) => ({
     what: `${method} ${address}`,

@@ -29,6 +29,6 @@ export function sendRaw(
     line.on('data', (part: Buffer) => parts.push(part));
     line.once('error', done).once('close', done);
     const first = `${request.method} ${request.address} HTTP/1.1`;
-    line.write(Buffer.concat([Buffer.from(`${[first, ...lines].join('\r\n')}\r\n\r\n`, 'latin1'), body])); // prettier-ignore
+    line.write(Buffer.concat([Buffer.from(`${[first, ...lines].join('\r\n')}\r\n\r\n`, 'latin1'), body]));
   });
 }

@@ -20,14 +20,9 @@ export async function attackOn(
   how: Pick<Attack, 'bodies' | 'addresses' | 'seed' | 'progress'>,
 ): Promise<{ report: Report; faults: string[] }> {
   let said = '';
-  const application = await startApplication(
-    { server, name },
-    data,
-    { JITEN_LOG: 'error' },
-    (bytes) => {
-      said += bytes.toString();
-    },
-  );
+  const application = await startApplication({ server, name }, data, { JITEN_LOG: 'error' }, (bytes) => {
+    said += bytes.toString();
+  });
   let died = false;
   void application.ended.then(() => (died = true));
   const db = openOn(server, name);

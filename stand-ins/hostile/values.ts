@@ -1,4 +1,7 @@
-/** Values that nobody's form would send, made from what a contract takes: mostly fitting, so that they get far. */
+/**
+ * Values that nobody's form would send, made from what a contract takes: mostly fitting, so that they get
+ * far.
+ */
 import fc from 'fast-check';
 
 export type Schema = {
@@ -25,11 +28,34 @@ export type Schema = {
 export type Known = { ids: Record<string, string[]>; words: string[] };
 
 export const STRANGE_WORDS = [
-  '', ' ', '\0', 'a\0b', '\ud800', '\u202e\u0000', '🏺'.repeat(40), 'é', 'Ώ', "' OR 1=1 --", '"; DROP TABLE piece; --',
-  '../../../etc/passwd', '<script>alert(1)</script>', '=cmd|x!A1', '__proto__', 'constructor', 'null', 'NaN', '-1', '0',
-  '1e309', '0000-00-00', '9999-12-31T23:59:59Z', '275760-09-13T00:00:00Z', '00000000-0000-0000-0000-000000000000',
-  'x'.repeat(300), 'x'.repeat(70_000),
-]; // prettier-ignore
+  '',
+  ' ',
+  '\0',
+  'a\0b',
+  '\ud800',
+  '\u202e\u0000',
+  '🏺'.repeat(40),
+  'é',
+  'Ώ',
+  "' OR 1=1 --",
+  '"; DROP TABLE piece; --',
+  '../../../etc/passwd',
+  '<script>alert(1)</script>',
+  '=cmd|x!A1',
+  '__proto__',
+  'constructor',
+  'null',
+  'NaN',
+  '-1',
+  '0',
+  '1e309',
+  '0000-00-00',
+  '9999-12-31T23:59:59Z',
+  '275760-09-13T00:00:00Z',
+  '00000000-0000-0000-0000-000000000000',
+  'x'.repeat(300),
+  'x'.repeat(70_000),
+];
 const STRANGE_NUMBERS = [
   0,
   -0,
@@ -58,8 +84,7 @@ const tableOf = (name: string): string =>
 
 function words(schema: Schema, name: string, known: Known): fc.Arbitrary<unknown> {
   const ids = known.ids[tableOf(name)] ?? Object.values(known.ids).flat();
-  if (schema.format === 'uuid')
-    return fc.oneof({ weight: 5, arbitrary: fc.constantFrom(...ids) }, fc.uuid());
+  if (schema.format === 'uuid') return fc.oneof({ weight: 5, arbitrary: fc.constantFrom(...ids) }, fc.uuid());
   if (schema.format === 'date-time' || schema.format === 'date') {
     const cut = schema.format === 'date' ? 10 : 24;
     const at = (from: string, to: string) =>
@@ -135,10 +160,7 @@ function objects(schema: Schema, known: Known): fc.Arbitrary<unknown> {
       valueOf(additionalProperties, known),
       { maxKeys: 3 },
     );
-  const fields = Object.entries(properties ?? {}).map(([key, one]) => [
-    key,
-    valueOf(one, known, key),
-  ]);
+  const fields = Object.entries(properties ?? {}).map(([key, one]) => [key, valueOf(one, known, key)]);
   const record = Object.fromEntries(fields) as Record<string, fc.Arbitrary<unknown>>;
   return fc.oneof(
     { weight: 8, arbitrary: fc.record(record, { requiredKeys: schema.required ?? [] }) },

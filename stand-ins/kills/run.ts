@@ -1,6 +1,6 @@
 /**
- * `npm run kills [ROUNDS]`: a studio at work whose application, database and ./start itself are killed outright,
- * in turn. What was acknowledged must be there, once; what was not may be there, once.
+ * `npm run kills [ROUNDS]`: a studio at work whose application, database and ./start itself are killed
+ * outright, in turn. What was acknowledged must be there, once; what was not may be there, once.
  */
 import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -46,7 +46,9 @@ const healthy = async (): Promise<void> => {
 };
 const child = (name: string): number => {
   const path = join(data, 'run', 'children.json');
-  const all = existsSync(path) ? (JSON.parse(readFileSync(path, 'utf8')) as Record<string, { pid: number }>) : {}; // prettier-ignore
+  const all = existsSync(path)
+    ? (JSON.parse(readFileSync(path, 'utf8')) as Record<string, { pid: number }>)
+    : {};
   return all[name]?.pid ?? 0;
 };
 const kill = (pid: number): void => {
@@ -59,7 +61,15 @@ const kill = (pid: number): void => {
 
 begin();
 await healthy();
-const STUDIO = { name: 'Kiln Lane', timeZone: 'UTC', temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', crackAtC: 100, unloadAtC: 40 }; // prettier-ignore
+const STUDIO = {
+  name: 'Kiln Lane',
+  timeZone: 'UTC',
+  temperatureUnit: 'C',
+  lengthUnit: 'mm',
+  massUnit: 'g',
+  crackAtC: 100,
+  unloadAtC: 40,
+};
 await fetch(`${url}/api/door/first-run`, {
   method: 'POST',
   headers: { 'content-type': 'application/json' },
@@ -73,14 +83,42 @@ await fetch(`${url}/api/door/first-run`, {
 let stopped = false;
 const people = [0, 1, 2].map(() => new Person(url, () => stopped));
 for (const one of people) await one.signIn();
-const fields = { kind: 'stoneware', coneLow: '6', coneHigh: '6', ground: 'light', ironBearing: false, colour: '#ddccbb', notes: '', cautions: '' }; // prettier-ignore
+const fields = {
+  kind: 'stoneware',
+  coneLow: '6',
+  coneHigh: '6',
+  ground: 'light',
+  ironBearing: false,
+  colour: '#ddccbb',
+  notes: '',
+  cautions: '',
+};
 const made = await people[0]!.act('store.save-body', {
   id: null,
   fields: { ...fields, name: 'Peat' },
 });
 const bodyId = (made!.data as { id: string }).id;
-await people[0]!.act('tests.make', { kind: 'tile', bodyId, form: 'L tile', heightMm: 90, count: 1, marks: [], ownerId: null, madeOn: null, notes: 'pictured', faces: [{ no: 1, kind: 'bare', slipVersionId: null }], layers: [], exceptions: [], flag: '', waitingFor: 'glaze', wantedCone: '6', wantedAtmosphere: 'oxidation' }); // prettier-ignore
-const document = (await (await fetch(`${url}/api/export/json`, { headers: { cookie: people[0]!.signedInBy } })).json()) as { piece: { id: string }[] }; // prettier-ignore
+await people[0]!.act('tests.make', {
+  kind: 'tile',
+  bodyId,
+  form: 'L tile',
+  heightMm: 90,
+  count: 1,
+  marks: [],
+  ownerId: null,
+  madeOn: null,
+  notes: 'pictured',
+  faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
+  layers: [],
+  exceptions: [],
+  flag: '',
+  waitingFor: 'glaze',
+  wantedCone: '6',
+  wantedAtmosphere: 'oxidation',
+});
+const document = (await (
+  await fetch(`${url}/api/export/json`, { headers: { cookie: people[0]!.signedInBy } })
+).json()) as { piece: { id: string }[] };
 const work = [
   people[0]!.makesPieces(bodyId),
   people[1]!.addsBodies(fields),
@@ -128,8 +166,7 @@ const wrong = await borrowServer(folder, 'npm run kills', async (server) => {
     const file = join(data, 'pictures', mark.slice(0, 2), `${mark}.original`);
     if (acknowledged && count === 0) found.push(`missing: ${mark}`);
     if (count > 1) found.push(`${count} times: ${mark}`);
-    if (kind === 'picture' && count > 0 && !existsSync(file))
-      found.push(`its file is missing: ${mark}`);
+    if (kind === 'picture' && count > 0 && !existsSync(file)) found.push(`its file is missing: ${mark}`);
   }
   const kept: unknown = await db('cell').orderBy('id');
   await db.transaction((trx) => rebuildSummaries(trx));

@@ -1,4 +1,6 @@
-/** People at work on a studio that is killed under them: each goes on sending one thing until it is answered. */
+/**
+ * People at work on a studio that is killed under them: each goes on sending one thing until it is answered.
+ */
 import { setTimeout as wait } from 'node:timers/promises';
 import sharp from 'sharp';
 import { v7 } from 'uuid';
@@ -39,12 +41,7 @@ export class Person {
     }
   }
 
-  private async once(
-    path: string,
-    id: string,
-    input: unknown,
-    file?: Buffer,
-  ): Promise<Answer | null> {
+  private async once(path: string, id: string, input: unknown, file?: Buffer): Promise<Answer | null> {
     let body: string | FormData = JSON.stringify({ id, input });
     if (file !== undefined) {
       body = new FormData();
@@ -80,7 +77,10 @@ export class Person {
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ login: 'ada', password: 'a-long-way-to-go' }),
       });
-      this.cookie = answer.headers.getSetCookie().map((one) => one.split(';')[0]).join('; '); // prettier-ignore
+      this.cookie = answer.headers
+        .getSetCookie()
+        .map((one) => one.split(';')[0])
+        .join('; ');
     } catch {
       // It is down; the next try comes.
     }
@@ -101,7 +101,24 @@ export class Person {
   async makesPieces(bodyId: string): Promise<void> {
     for (let i = 0; !this.stopped(); i++) {
       const mark = `piece ${v7()}`;
-      await this.one('piece', mark, 'tests.make', { kind: 'tile', bodyId, form: 'L tile', heightMm: 90, count: 1, marks: [], ownerId: null, madeOn: null, notes: mark, faces: [{ no: 1, kind: 'bare', slipVersionId: null }], layers: [], exceptions: [], flag: '', waitingFor: 'glaze', wantedCone: '6', wantedAtmosphere: 'oxidation' }); // prettier-ignore
+      await this.one('piece', mark, 'tests.make', {
+        kind: 'tile',
+        bodyId,
+        form: 'L tile',
+        heightMm: 90,
+        count: 1,
+        marks: [],
+        ownerId: null,
+        madeOn: null,
+        notes: mark,
+        faces: [{ no: 1, kind: 'bare', slipVersionId: null }],
+        layers: [],
+        exceptions: [],
+        flag: '',
+        waitingFor: 'glaze',
+        wantedCone: '6',
+        wantedAtmosphere: 'oxidation',
+      });
     }
   }
 
@@ -119,7 +136,9 @@ export class Person {
   async takesPictures(pieceId: string): Promise<void> {
     for (let i = 0; !this.stopped(); i++) {
       const background = { r: i % 256, g: Math.floor(i / 256) % 256, b: 90 };
-      const picture = await sharp({ create: { width: 40 + (i % 7), height: 60, channels: 3, background } }).png().toBuffer(); // prettier-ignore
+      const picture = await sharp({ create: { width: 40 + (i % 7), height: 60, channels: 3, background } })
+        .png()
+        .toBuffer();
       const { createHash } = await import('node:crypto');
       const mark = createHash('sha256').update(picture).digest('hex');
       await this.one('picture', mark, 'media.add-picture', { pieceId, firingId: null }, picture);

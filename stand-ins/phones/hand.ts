@@ -12,13 +12,15 @@ export async function pictureOf(bytes: number, seed: number): Promise<Buffer> {
     state = (Math.imul(state, 1664525) + 1013904223) | 0;
     raw[i] = state >>> 24;
   }
-  const jpeg = await sharp(raw, { raw: { width: side, height: side, channels: 3 } }).jpeg({ quality: 90 }).toBuffer(); // prettier-ignore
+  const jpeg = await sharp(raw, { raw: { width: side, height: side, channels: 3 } })
+    .jpeg({ quality: 90 })
+    .toBuffer();
   // What comes after a picture's end is no part of what it shows, and weighs all the same.
   return Buffer.concat([jpeg, Buffer.alloc(Math.max(0, bytes - jpeg.length))]);
 }
 
 export async function signIn(page: Page, base: string, login: string): Promise<void> {
-  const answer = await page.request.post(`${base}/api/door/sign-in`, { data: { login, password: PASSWORD } }); // prettier-ignore
+  const answer = await page.request.post(`${base}/api/door/sign-in`, { data: { login, password: PASSWORD } });
   if (!answer.ok()) throw new Error(await answer.text());
 }
 
@@ -26,7 +28,7 @@ export async function signIn(page: Page, base: string, login: string): Promise<v
 export async function prepared(page: Page, base: string, login: string): Promise<void> {
   await signIn(page, base, login);
   await page.goto(`${base}/device`);
-  await page.getByText(/^(\d+) of \1 pages and pictures are on this device/).waitFor({ timeout: 120_000 }); // prettier-ignore
+  await page.getByText(/^(\d+) of \1 pages and pictures are on this device/).waitFor({ timeout: 120_000 });
 }
 
 /** Waits until all is on the server; a battery that dies takes the newest sign-in with it. */
@@ -46,7 +48,10 @@ const SURFACES = ['gloss', 'satin', 'matt', 'dry'] as const;
 /** Says how the piece in hand came out; done when the page says that it is kept. */
 export async function writeUp(page: Page, n: number): Promise<void> {
   try {
-    await page.getByRole('group', { name: 'Surface' }).getByRole('button', { name: SURFACES[n % 4]! }).tap(); // prettier-ignore
+    await page
+      .getByRole('group', { name: 'Surface' })
+      .getByRole('button', { name: SURFACES[n % 4]! })
+      .tap();
     await page.getByRole('button', { name: 'Save, next piece' }).tap();
   } catch (error) {
     const shown = await page
@@ -57,9 +62,18 @@ export async function writeUp(page: Page, n: number): Promise<void> {
   }
 }
 export const takePicture = async (page: Page, n: number, bytes = 120_000): Promise<void> =>
-  page.getByLabel('Take or choose a picture').setInputFiles({ name: `${n}.jpg`, mimeType: 'image/jpeg', buffer: await pictureOf(bytes, n) }); // prettier-ignore
+  page
+    .getByLabel('Take or choose a picture')
+    .setInputFiles({ name: `${n}.jpg`, mimeType: 'image/jpeg', buffer: await pictureOf(bytes, n) });
 
-export type OnDevice = { seq: number; id: string; person: string; name: string; state: string; observations: string[] }; // prettier-ignore
+export type OnDevice = {
+  seq: number;
+  id: string;
+  person: string;
+  name: string;
+  state: string;
+  observations: string[];
+};
 
 /** All acts that the phone knows, in the order of writing, straight from its memory. */
 export const onDevice = (page: Page): Promise<OnDevice[]> =>
@@ -75,32 +89,52 @@ export const onDevice = (page: Page): Promise<OnDevice[]> =>
           all.onsuccess = () => {
             db.close();
             resolve(
-              (
-                all.result as (OnDevice & { input: { pieces?: { observationId: string }[] } })[]
-              ).map(({ seq, id, person, name, state, input }) => ({
-                seq,
-                id,
-                person,
-                name,
-                state,
-                observations: (input.pieces ?? []).map((one) => one.observationId),
-              })),
+              (all.result as (OnDevice & { input: { pieces?: { observationId: string }[] } })[]).map(
+                ({ seq, id, person, name, state, input }) => ({
+                  seq,
+                  id,
+                  person,
+                  name,
+                  state,
+                  observations: (input.pieces ?? []).map((one) => one.observationId),
+                }),
+              ),
             );
           };
         };
       }),
   );
 
-export type Verdict = { acts: number; lost: number; doubled: number; outOfOrder: number; underAnotherName: number }; // prettier-ignore
+export type Verdict = {
+  acts: number;
+  lost: number;
+  doubled: number;
+  outOfOrder: number;
+  underAnotherName: number;
+};
 
 /** Holds what phones promised against what the studio has. */
 export async function judge({ studio }: World, promised: readonly OnDevice[]): Promise<Verdict> {
-  const kept = await studio.db('operation').whereIn('id', promised.map(({ id }) => id)).select('id', 'person_id', 'at'); // prettier-ignore
-  const looks = await studio.db('observation').whereIn('id', promised.flatMap(({ observations }) => observations)).select('id', 'seen_by', 'arrived_at'); // prettier-ignore
+  const kept = await studio
+    .db('operation')
+    .whereIn(
+      'id',
+      promised.map(({ id }) => id),
+    )
+    .select('id', 'person_id', 'at');
+  const looks = await studio
+    .db('observation')
+    .whereIn(
+      'id',
+      promised.flatMap(({ observations }) => observations),
+    )
+    .select('id', 'seen_by', 'arrived_at');
   const byId = new Map(kept.map((one) => [one.id as string, one]));
   const lookOf = new Map(looks.map((one) => [one.id as string, one]));
-  const wrong = promised.filter(({ id, person }) => byId.has(id) && byId.get(id)!.person_id !== person); // prettier-ignore
-  const wrongLooks = promised.flatMap(({ person, observations }) => observations.filter((id) => lookOf.has(id) && lookOf.get(id)!.seen_by !== person)); // prettier-ignore
+  const wrong = promised.filter(({ id, person }) => byId.has(id) && byId.get(id)!.person_id !== person);
+  const wrongLooks = promised.flatMap(({ person, observations }) =>
+    observations.filter((id) => lookOf.has(id) && lookOf.get(id)!.seen_by !== person),
+  );
   const times = promised.flatMap(({ id }) => byId.get(id)?.at?.getTime() ?? []);
   const wanted = promised.flatMap(({ observations }) => observations);
   const pictures = promised.filter(({ name }) => name === 'media.add-picture').length;
@@ -108,7 +142,10 @@ export async function judge({ studio }: World, promised: readonly OnDevice[]): P
   const all = (await studio.db('observation').select('id')).length;
   return {
     acts: promised.length,
-    lost: promised.filter(({ id }) => !byId.has(id)).length + wanted.filter((id) => !lookOf.has(id)).length + Math.max(0, pictures - photos), // prettier-ignore
+    lost:
+      promised.filter(({ id }) => !byId.has(id)).length +
+      wanted.filter((id) => !lookOf.has(id)).length +
+      Math.max(0, pictures - photos),
     doubled: Math.max(0, photos - pictures) + Math.max(0, all - wanted.length),
     outOfOrder: times.filter((time, i) => i > 0 && time < times[i - 1]!).length,
     underAnotherName: wrong.length + wrongLooks.length,

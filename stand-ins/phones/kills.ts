@@ -36,7 +36,10 @@ export async function kills(): Promise<Told> {
       server++;
     }
     if (n < 250) await some(1);
-    await hand.page.getByRole('button', { name: 'Send now' }).tap({ timeout: 2000 }).catch(() => undefined); // prettier-ignore
+    await hand.page
+      .getByRole('button', { name: 'Send now' })
+      .tap({ timeout: 2000 })
+      .catch(() => undefined);
   }
   await allSent(hand.page, 'tech', 300_000);
   const verdict = await judge(here, await onDevice(hand.page));

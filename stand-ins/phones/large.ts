@@ -6,7 +6,10 @@ import type { Told } from './told';
 
 const [PIECES, PICTURES, BYTES] = [120, 2, 4_000_000];
 
-/** A day's load: 120 pieces with 240 pictures of 4 MB, taken without a network; how much memory and room it takes. */
+/**
+ * A day's load: 120 pieces with 240 pictures of 4 MB, taken without a network; how much memory and room it
+ * takes.
+ */
 export async function large(): Promise<Told> {
   const here = await world(PIECES);
   const cable = await cableTo(here.url);
@@ -26,16 +29,18 @@ export async function large(): Promise<Told> {
     if (piece % 30 === 29) heaps.push(await heap());
   }
   const full = PIECES * (PICTURES + 1);
-  await hand.page.waitForFunction((text) => document.body.textContent?.includes(text), `${full} on this device`, { timeout: 120_000 }); // prettier-ignore
-  const room = await hand.page.evaluate(
-    async () => (await navigator.storage.estimate()).usage ?? 0,
+  await hand.page.waitForFunction(
+    (text) => document.body.textContent?.includes(text),
+    `${full} on this device`,
+    { timeout: 120_000 },
   );
+  const room = await hand.page.evaluate(async () => (await navigator.storage.estimate()).usage ?? 0);
   const promised = await onDevice(hand.page);
   const began = Date.now();
   await cable.plugIn();
   await allSent(hand.page, 'tech', 1_200_000);
   const seconds = Math.round((Date.now() - began) / 1000);
-  const after = await hand.page.evaluate(async () => (await navigator.storage.estimate()).usage ?? 0); // prettier-ignore
+  const after = await hand.page.evaluate(async () => (await navigator.storage.estimate()).usage ?? 0);
   const verdict = await judge(here, promised);
   await hand.end();
   await cable.close();

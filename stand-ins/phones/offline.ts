@@ -24,7 +24,10 @@ export async function offline(): Promise<Told> {
     // Two pictures for three words, as it goes.
     if (n % 5 < 2) await takePicture(hand.page, n);
     else await writeUp(hand.page, n);
-    await hand.page.waitForFunction((text) => document.body.textContent?.includes(text), `${before + 1} on this device`); // prettier-ignore
+    await hand.page.waitForFunction(
+      (text) => document.body.textContent?.includes(text),
+      `${before + 1} on this device`,
+    );
     if (!deaths.has(n)) continue;
     const promised = await onDevice(hand.page);
     // In the middle of the next one, which promised nothing yet.

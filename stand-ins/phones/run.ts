@@ -1,7 +1,7 @@
 /**
- * `npm run reliability [offline] [kills] [shared] [large] [touches]`: phones at a kiln, whose batteries die, whose studio is
- * killed while they send, that two people share. What a phone said it keeps must reach the studio, once, in order,
- * under its writer's name. Figures go to docs/RELIABILITY.md.
+ * `npm run reliability [offline] [kills] [shared] [large] [touches]`: phones at a kiln, whose batteries die,
+ * whose studio is killed while they send, that two people share. What a phone said it keeps must reach the
+ * studio, once, in order, under its writer's name. Figures go to docs/RELIABILITY.md.
  */
 import { spawnSync } from 'node:child_process';
 import { build } from '../../scripts/build';
@@ -23,6 +23,8 @@ if (asked.length === 1) {
 }
 // A world each, in a process of its own.
 const failed = (asked.length === 0 ? names : asked).filter(
-  (name) => spawnSync(process.execPath, ['--import', 'tsx', import.meta.filename, name], { stdio: 'inherit' }).status !== 0, // prettier-ignore
+  (name) =>
+    spawnSync(process.execPath, ['--import', 'tsx', import.meta.filename, name], { stdio: 'inherit' })
+      .status !== 0,
 );
 process.exit(failed.length === 0 ? 0 : 1);

@@ -7,7 +7,10 @@ import type { Told } from './told';
 /** What the application may keep somebody waiting after a touch: below this a hand notices nothing. */
 const NOTICED_MS = 400;
 
-/** Touches for a clean tile, a faulty one, and ten alike but three, after the picture; and what has to be waited for. */
+/**
+ * Touches for a clean tile, a faulty one, and ten alike but three, after the picture; and what has to be
+ * waited for.
+ */
 export async function touches(): Promise<Told> {
   const here = await world(12);
   const hand = await phone();
@@ -28,7 +31,8 @@ export async function touches(): Promise<Told> {
     const before = await heading.textContent();
     const button = page.getByRole('button', { name });
     await button.scrollIntoViewIfNeeded();
-    // By the page's own clock, from the finger's lifting: the script's way to the browser is not the application's.
+    // By the page's own clock, from the finger's lifting: the script's way to the browser is not the
+    // application's.
     await page.evaluate(() => {
       const was = document.querySelector('h1')?.textContent;
       document.addEventListener(
@@ -37,9 +41,7 @@ export async function touches(): Promise<Told> {
           const began = performance.now();
           new MutationObserver((_, watch) => {
             if (document.querySelector('h1')?.textContent === was) return;
-            document.body.dataset.waited = String(
-              Math.max(1, Math.round(performance.now() - began)),
-            );
+            document.body.dataset.waited = String(Math.max(1, Math.round(performance.now() - began)));
             watch.disconnect();
           }).observe(document.body, { subtree: true, childList: true, characterData: true });
         },
@@ -78,9 +80,7 @@ export async function touches(): Promise<Told> {
   await takePicture(page, 3);
   const lot = await counted(async () => {
     await tap(page.getByRole('button', { name: /^All 12 alike/ }));
-    const alike = page
-      .locator('button[value]:not([disabled])')
-      .filter({ hasText: /^[A-Z0-9]{5}$/ });
+    const alike = page.locator('button[value]:not([disabled])').filter({ hasText: /^[A-Z0-9]{5}$/ });
     // Two are written up already, and three of the rest are different.
     for (const i of [0, 1, 2, 3, 4]) await tap(alike.nth(i));
     await tap(word('Surface', 'gloss'));

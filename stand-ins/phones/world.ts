@@ -1,4 +1,6 @@
-/** A studio with one large opening to be written up, its database and application in our hand: to be killed. */
+/**
+ * A studio with one large opening to be written up, its database and application in our hand: to be killed.
+ */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

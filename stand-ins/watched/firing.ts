@@ -139,7 +139,9 @@ export type Faulty = Watched & {
   shows: number;
 };
 
-/** A firing in which something breaks; null where it never shows (a relay that sticks while it is on anyway). */
+/**
+ * A firing in which something breaks; null where it never shows (a relay that sticks while it is on anyway).
+ */
 export function fireFaulty(
   seed: number,
   fault: Fault,

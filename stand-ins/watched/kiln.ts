@@ -50,13 +50,7 @@ export function drawKiln(draw: Draw): WatchedKiln {
 export type Heat = { chamber: number; brick: number };
 
 /** `seconds` with this share of the power on and this much air let in (K/s per K above the room). */
-export function heatFor(
-  kiln: WatchedKiln,
-  heat: Heat,
-  share: number,
-  air: number,
-  seconds: number,
-): Heat {
+export function heatFor(kiln: WatchedKiln, heat: Heat, share: number, air: number, seconds: number): Heat {
   let { chamber, brick } = heat;
   const steps = ceil(seconds / 15);
   const dt = seconds / steps;

@@ -85,8 +85,7 @@ export class Controller {
     if (!stands) {
       if (this.setpoint !== now.target) {
         const move = now.rate === null ? Infinity : (now.rate / 3600) * seconds;
-        this.setpoint +=
-          sign(now.target - this.setpoint) * min(move, abs(now.target - this.setpoint));
+        this.setpoint += sign(now.target - this.setpoint) * min(move, abs(now.target - this.setpoint));
       } else if (clock.kind === 'runs' || apart < 4 || this.held > 0) this.held += seconds;
       if (this.setpoint === now.target && this.held >= now.holdMinutes * 60) {
         const arrived = clock.kind === 'runs' || apart < 6 || this.held > 0;

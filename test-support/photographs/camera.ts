@@ -1,7 +1,7 @@
 /**
- * Takes a picture of a scene by following rays from a pinhole camera into it, pixel by pixel, in linear light. Nothing of
- * what measures pictures is used: positions come from three dimensions, colours from the standards' own formulas
- * (IEC 61966-2-1 for sRGB, CIE 15 for L*a*b*).
+ * Takes a picture of a scene by following rays from a pinhole camera into it, pixel by pixel, in linear
+ * light. Nothing of what measures pictures is used: positions come from three dimensions, colours from the
+ * standards' own formulas (IEC 61966-2-1 for sRGB, CIE 15 for L*a*b*).
  */
 import sharp from 'sharp';
 import { Random } from '../../demo/random';
@@ -49,7 +49,10 @@ const rad = (degrees: number): number => (degrees * PI) / 180;
 /** A slab with its turn made ready. */
 type Laid = Slab & { no: number; cos: number; sin: number };
 
-/** Where a point of the table's plane lies in a slab: across −1…1, and up from foot to rim (or out from the centre) 0…1. */
+/**
+ * Where a point of the table's plane lies in a slab: across −1…1, and up from foot to rim (or out from the
+ * centre) 0…1.
+ */
 function within(slab: Laid, x: number, y: number): { u: number; v: number } | null {
   const dx = x - slab.x;
   const dy = y - slab.y;
@@ -113,7 +116,7 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
   const distance = (focal / width) * ((2 * half) / fills);
   const eye: Vec = [0, -sin(tilt) * distance, cos(tilt) * distance];
   const forward: Vec = [0, sin(tilt), -cos(tilt)];
-  const across: Vec = [cos(roll), sin(roll) * cos(tilt), sin(roll) * sin(tilt)]; // prettier-ignore
+  const across: Vec = [cos(roll), sin(roll) * cos(tilt), sin(roll) * sin(tilt)];
   const down: Vec = [
     forward[1] * across[2] - forward[2] * across[1],
     forward[2] * across[0] - forward[0] * across[2],
@@ -143,14 +146,17 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
     return [dx + width / 2, dy + height / 2];
   };
 
-  const lamp: [number, number] = [tan(lampAngle) * cos(lampTurn), tan(lampAngle) * sin(lampTurn)]; // prettier-ignore
+  const lamp: [number, number] = [tan(lampAngle) * cos(lampTurn), tan(lampAngle) * sin(lampTurn)];
   const lamps = Array.from({ length: 12 }, (_, i): [number, number] => {
     const [r, turn] = [lampWidth * sqrt((i + 0.5) / 12), i * 2.399963];
     return [lamp[0] + r * cos(turn), lamp[1] + r * sin(turn)];
   });
-  const laid = scene.slabs.map(
-    (slab, no): Laid => ({ ...slab, no, cos: cos(rad(slab.turn)), sin: sin(rad(slab.turn)) }), // prettier-ignore
-  );
+  const laid = scene.slabs.map((slab, no): Laid => ({
+    ...slab,
+    no,
+    cos: cos(rad(slab.turn)),
+    sin: sin(rad(slab.turn)),
+  }));
   const reach = (hypot(...lamp) + lampWidth) * 12 + 20;
   const cells = new Map<number, Laid[]>();
   const CELL = 8;
@@ -203,13 +209,13 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
     const along = (dx * c + dy * s) / pitch + card.steps.length / 2;
     const off = -dx * s + dy * c;
     const i = floor(along);
-    const inside = abs(off) < card.patch / 2 && abs(along - i - 0.5) * pitch < card.patch / 2; // prettier-ignore
+    const inside = abs(off) < card.patch / 2 && abs(along - i - 0.5) * pitch < card.patch / 2;
     return inside && i >= 0 && i < card.steps.length ? i : -1;
   };
 
   const shadeOf = (px: number, py: number): Vec => {
     for (const one of clutter) {
-      const [dx, dy] = [px / width - (one.atX + 1) / 2, ((py / height - (one.atY + 1) / 2) * height) / width]; // prettier-ignore
+      const [dx, dy] = [px / width - (one.atX + 1) / 2, ((py / height - (one.atY + 1) / 2) * height) / width];
       if (hypot(dx, dy) < one.radius) return one.rgb;
     }
     const ray = rayOf(px, py);
@@ -225,14 +231,17 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
       if (spot !== null) {
         const n = noises[i]!;
         const v = spot.v + slab.wave * 2 * n(spot.u * 4 + 9, 3);
-        const p = max(0, slab.patches.findIndex(({ from, to }) => v >= from && v < to)); // prettier-ignore
+        const p = max(
+          0,
+          slab.patches.findIndex(({ from, to }) => v >= from && v < to),
+        );
         const k = v >= 1 ? slab.patches.length - 1 : p;
         const patch = slab.patches[k]!;
-        const m = 1 + patch.mottle * 1.4 * (n(top[0] / 7, top[1] / 7) + 0.6 * n(top[0] / 2, top[1] / 2)); // prettier-ignore
+        const m = 1 + patch.mottle * 1.4 * (n(top[0] / 7, top[1] / 7) + 0.6 * n(top[0] / 2, top[1] / 2));
         const e = light(top[0], top[1], 1);
         const rgb = colours[i]!.patches[k]!;
         // A lamp's streak over a glossy glaze.
-        const streak = exp(-(((spot.u - 0.45) / 0.09) ** 2)) * patch.gloss * (0.5 + n(1, spot.v * 9)); // prettier-ignore
+        const streak = exp(-(((spot.u - 0.45) / 0.09) ** 2)) * patch.gloss * (0.5 + n(1, spot.v * 9));
         const glare = max(0, streak) * 0.6;
         return [rgb[0]! * m * e[0] + glare, rgb[1]! * m * e[1] + glare, rgb[2]! * m * e[2] + glare];
       }
@@ -257,7 +266,7 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
 
   const tone = (v: number): number => {
     const y = 0.18 * (max(0, v) / 0.18) ** contrast;
-    return y <= shoulder ? y : shoulder + (1 - shoulder) * (1 - exp(-(y - shoulder) / (1 - shoulder))); // prettier-ignore
+    return y <= shoulder ? y : shoulder + (1 - shoulder) * (1 - exp(-(y - shoulder) / (1 - shoulder)));
   };
   const render = ([r, g, b]: Vec): Vec => {
     if (saturation === 1 && hueTurn === 0) return [r, g, b];
@@ -277,9 +286,7 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
       const rgb = render([sum[0]! * gains[0] * dim, sum[1]! * dim, sum[2]! * gains[2] * dim]);
       for (let c = 0; c < 3; c++) {
         const v = tone(rgb[c]!);
-        pixels[(py * width + px) * 3 + c] = round(
-          255 * encode(v + noise * (0.3 + sqrt(v)) * grain()),
-        );
+        pixels[(py * width + px) * 3 + c] = round(255 * encode(v + noise * (0.3 + sqrt(v)) * grain()));
       }
     }
 
@@ -309,7 +316,12 @@ export function photograph(scene: Scene, world: World, seed: number, width: numb
       card === null
         ? null
         : {
-            corners: [strip(-end, -card.patch / 2), strip(end, -card.patch / 2), strip(end, card.patch / 2), strip(-end, card.patch / 2)], // prettier-ignore
+            corners: [
+              strip(-end, -card.patch / 2),
+              strip(end, -card.patch / 2),
+              strip(end, card.patch / 2),
+              strip(-end, card.patch / 2),
+            ],
             middles: card.steps.map((_, i) => strip((i + 0.5 - card.steps.length / 2) * pitch, 0)),
           },
   };

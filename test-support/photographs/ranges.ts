@@ -1,13 +1,16 @@
 /**
- * From what the synthetic photographs are drawn. Written before the method that reads them, and not changed to suit it.
- * Two worlds: `PLAIN` is a careful phone picture on a neutral table; `OTHER` breaks what a method may silently count on
- * (a neutral even ground, soft light of one colour, straight lenses, a camera that keeps hues, a clean card).
- * From memory of how such pictures turn out; no source.
+ * From what the synthetic photographs are drawn. Written before the method that reads them, and not changed
+ * to suit it. Two worlds: `PLAIN` is a careful phone picture on a neutral table; `OTHER` breaks what a method
+ * may silently count on (a neutral even ground, soft light of one colour, straight lenses, a camera that
+ * keeps hues, a clean card). From memory of how such pictures turn out; no source.
  */
 export type Range = readonly [low: number, high: number];
 
 export type World = {
-  /** Camera: tilt from straight above and turn about its own axis, in degrees; how much of the width the subject takes. */
+  /**
+   * Camera: tilt from straight above and turn about its own axis, in degrees; how much of the width the
+   * subject takes.
+   */
   tilt: Range;
   roll: Range;
   fills: Range;
@@ -21,13 +24,19 @@ export type World = {
   /** Tone curve: contrast about middle grey, and where the shoulder begins. */
   contrast: Range;
   shoulder: Range;
-  /** How far a camera's own rendering goes from the true colours: saturation, and a turn of the hues in degrees. */
+  /**
+   * How far a camera's own rendering goes from the true colours: saturation, and a turn of the hues in
+   * degrees.
+   */
   saturation: Range;
   hueTurn: Range;
   noise: Range;
   blurPx: Range;
   jpeg: Range;
-  /** Light: angle from straight above, width of the lamp (degrees), fall across the table, share that comes from all round. */
+  /**
+   * Light: angle from straight above, width of the lamp (degrees), fall across the table, share that comes
+   * from all round.
+   */
   lampAngle: Range;
   lampWidth: Range;
   fall: Range;
@@ -121,7 +130,10 @@ export const OTHER: World = {
   cardChroma: [0, 2.5],
 };
 
-/** Cards by the lightness L* of their steps, dark to light: a usual black, 18 % grey and white; and three others. */
+/**
+ * Cards by the lightness L* of their steps, dark to light: a usual black, 18 % grey and white; and three
+ * others.
+ */
 export const CARDS: readonly (readonly number[])[] = [
   [20.5, 49.5, 95.3],
   [30, 60, 90],

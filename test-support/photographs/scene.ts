@@ -1,4 +1,7 @@
-/** Draws what lies on the table: slabs with their zones, the card, what is in the way. Millimetres, L*a*b* under D65. */
+/**
+ * Draws what lies on the table: slabs with their zones, the card, what is in the way. Millimetres, L*a*b*
+ * under D65.
+ */
 import type { Random } from '../../demo/random';
 import { CARDS, type Range, type World } from './ranges';
 
@@ -49,7 +52,8 @@ const from = (random: Random, [low, high]: Range): number => random.between(low,
 function colour(random: Random, world: World): Lab {
   const chroma = from(random, world.zoneChroma) * random.next() ** 0.5;
   const hue = random.between(0, 2 * Math.PI);
-  // Very dark and very light glazes are never very colourful: keeps what is drawn within what a screen can show.
+  // Very dark and very light glazes are never very colourful: keeps what is drawn within what a screen can
+  // show.
   const l = from(random, world.zoneL);
   const most = 1.05 * Math.min(l - 4, 100 - l) * (l < 50 ? 0.9 : 1);
   const c = Math.max(0, Math.min(chroma, most));
@@ -58,10 +62,7 @@ function colour(random: Random, world: World): Lab {
 
 function patches(random: Random, world: World, count: number, bareFoot: boolean, side: Lab) {
   const foot = bareFoot ? random.between(0.04, 0.08) : 0;
-  const cuts = Array.from(
-    { length: count - 1 },
-    (_, i) => (i + 1) / count + random.between(-0.08, 0.08),
-  );
+  const cuts = Array.from({ length: count - 1 }, (_, i) => (i + 1) / count + random.between(-0.08, 0.08));
   const ends = [foot, ...cuts, 1];
   const list: Patch[] = bareFoot ? [{ from: 0, to: foot, lab: side, mottle: 0.05, gloss: 0 }] : [];
   for (let i = 0; i + 1 < ends.length; i++)
@@ -105,8 +106,7 @@ function slab(random: Random, world: World, at: Partial<Slab>, zones: number): S
 function slabsOf(random: Random, world: World, subject: Subject): Pick<Scene, 'slabs' | 'grid'> {
   const zones = random.integer(1, 3);
   if (subject === 'tile') return { slabs: [slab(random, world, {}, zones)], grid: null };
-  if (subject === 'plate')
-    return { slabs: [slab(random, world, { round: true }, zones)], grid: null };
+  if (subject === 'plate') return { slabs: [slab(random, world, { round: true }, zones)], grid: null };
   const halfWidth = random.between(26, 40);
   const halfHeight = random.between(38, 60);
   if (subject === 'two faces') {
@@ -131,7 +131,7 @@ function slabsOf(random: Random, world: World, subject: Subject): Pick<Scene, 's
           random,
           world,
           {
-            x: (column - (columns - 1) / 2) * (2 * halfWidth + gap) + random.between(-1, 1) * gap * 0.1, // prettier-ignore
+            x: (column - (columns - 1) / 2) * (2 * halfWidth + gap) + random.between(-1, 1) * gap * 0.1,
             y: ((rows - 1) / 2 - row) * (2 * halfHeight + gap) + random.between(-1, 1) * gap * 0.1,
             halfWidth,
             halfHeight,
@@ -155,8 +155,12 @@ export function drawScene(random: Random, world: World, subject: Subject, withCa
   const below = random.chance(0.6);
   const upright = !below;
   const card: Card = {
-    x: below ? random.between(-0.5, 0.5) * Math.max(0, 2 * right - long) : (right + patch + random.between(10, 25)) * (random.chance(0.5) ? 1 : -1), // prettier-ignore
-    y: below ? -(top + patch / 2 + random.between(14, 28)) : random.between(-0.4, 0.4) * Math.max(0, 2 * top - long), // prettier-ignore
+    x: below
+      ? random.between(-0.5, 0.5) * Math.max(0, 2 * right - long)
+      : (right + patch + random.between(10, 25)) * (random.chance(0.5) ? 1 : -1),
+    y: below
+      ? -(top + patch / 2 + random.between(14, 28))
+      : random.between(-0.4, 0.4) * Math.max(0, 2 * top - long),
     turn: random.between(-8, 8) + (upright ? 90 : 0),
     patch,
     gap,

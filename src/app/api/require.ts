@@ -8,7 +8,6 @@ export async function requireDeed(deed: Deed): Promise<Person> {
   const person = await currentPerson();
   if (person === null)
     throw new Refusal({ code: 'not-signed-in', message: 'You are not signed in any more.' });
-  if (!may(person, deed))
-    throw new Refusal({ code: 'not-allowed', message: `That is for ${whoMay(deed)}.` });
+  if (!may(person, deed)) throw new Refusal({ code: 'not-allowed', message: `That is for ${whoMay(deed)}.` });
   return person;
 }

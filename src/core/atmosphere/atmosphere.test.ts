@@ -82,9 +82,7 @@ test('the same CO to CO₂ is the same air at any heat, whatever the probe shows
     return low;
   };
   for (const ratio of [0.01, 0.05, 0.2, 0.6]) {
-    const words = [750, 950, 1100, 1280].map((celsius) =>
-      probeWords(celsius, volts(celsius, ratio)),
-    );
+    const words = [750, 950, 1100, 1280].map((celsius) => probeWords(celsius, volts(celsius, ratio)));
     expect(new Set(words).size).toBe(1);
   }
   expect(probeWords(700, volts(700, 0.01))).toBe('neutral');

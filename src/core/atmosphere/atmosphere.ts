@@ -20,7 +20,10 @@ export function oxygenOf(celsius: number, millivolts: number): number {
 /** A zirconia probe does not conduct below this, °C. Common practice, no source. */
 export const PROBE_FROM = 650;
 
-/** ΔG° = H − S·T of CO + ½ O₂ → CO₂, J/mol: −282 400 + 86.85 T (a usual linear fit for 500–1700 K; from memory). */
+/**
+ * ΔG° = H − S·T of CO + ½ O₂ → CO₂, J/mol: −282 400 + 86.85 T (a usual linear fit for 500–1700 K; from
+ * memory).
+ */
 const BURNING = { enthalpy: -282_400, entropy: 86.85 };
 
 /**
@@ -43,7 +46,10 @@ export function ratioWords(ratio: number): string {
     : `${figure(ratio)} parts of CO to 1 of CO₂`;
 }
 
-/** Where words change, as CO for each CO₂: studios draw these lines where their glazes do (common practice, no source). */
+/**
+ * Where words change, as CO for each CO₂: studios draw these lines where their glazes do (common practice, no
+ * source).
+ */
 const WORDS_FROM: readonly (readonly [ratio: number, word: Atmosphere])[] = [
   [0.35, 'heavy reduction'],
   [0.12, 'moderate reduction'],
@@ -51,7 +57,10 @@ const WORDS_FROM: readonly (readonly [ratio: number, word: Atmosphere])[] = [
   [0.001, 'neutral'],
 ];
 
-/** What a probe's reading is usually called: by the CO/CO₂ it stands for at that heat, never by its volts alone. */
+/**
+ * What a probe's reading is usually called: by the CO/CO₂ it stands for at that heat, never by its volts
+ * alone.
+ */
 export function probeWords(celsius: number, millivolts: number): Atmosphere {
   if (celsius < PROBE_FROM) return 'unknown';
   const ratio = carbonRatio(celsius, millivolts);

@@ -47,9 +47,7 @@ test('every axis has an id of its own, a value, an order and words for each valu
 
 test('values in words', () => {
   expect(AXES.ground.words('', names)).toBe('bare body');
-  expect(AXES.ground.words('chalk-slip#2 + light slip', names)).toBe(
-    'C chalk-slip v2 and light slip',
-  );
+  expect(AXES.ground.words('chalk-slip#2 + light slip', names)).toBe('C chalk-slip v2 and light slip');
   expect(AXES.cone.words('5.5', names)).toBe('cone 5½');
   expect(AXES.over.words('', names)).toBe('by itself');
   expect(AXES.generation.words('2', names)).toBe('firing 2');

@@ -88,8 +88,7 @@ export const GROUND = axis({
   needs: ['slips'],
   value: ({ slips }) => slips,
   order: byText,
-  words: (value, names) =>
-    value === '' ? 'bare body' : slipNames(value, names.coating).join(' and '),
+  words: (value, names) => (value === '' ? 'bare body' : slipNames(value, names.coating).join(' and ')),
 });
 
 export const CONE = axis({
@@ -125,8 +124,7 @@ export const GENERATION = axis({
   needs: ['generation'],
   value: ({ generation }) => String(generation),
   order: (a, b) => Number(a) - Number(b),
-  words: (value) =>
-    value === '0' ? 'bisque' : value === '1' ? 'first glaze firing' : `firing ${value}`,
+  words: (value) => (value === '0' ? 'bisque' : value === '1' ? 'first glaze firing' : `firing ${value}`),
 });
 
 export const CONE_KNOWN_BY = axis({

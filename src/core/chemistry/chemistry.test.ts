@@ -53,10 +53,7 @@ describe('formula weights', () => {
   test('brackets within brackets and spaces are read', () => {
     expect(formulaWeight('Ca3 (PO4)2')).toBeCloseTo(310.18, 1);
     expect(formulaWeight('Al2(Si2O5)(OH)4')).toBeCloseTo(formulaWeight('Al2O3·2SiO2·2H2O'), 9);
-    expect(formulaWeight('(Na(OH)2)2')).toBeCloseTo(
-      2 * formulaWeight('Na') + 4 * formulaWeight('OH'),
-      9,
-    );
+    expect(formulaWeight('(Na(OH)2)2')).toBeCloseTo(2 * formulaWeight('Na') + 4 * formulaWeight('OH'), 9);
   });
 
   test.each(['', 'Xx2', 'na', 'Si O2 ?', '2', '(SiO2'])('“%s” is no formula', (text) => {
@@ -111,10 +108,7 @@ describe('the chemistry of a recipe', () => {
   });
 
   test('a line of unknown material is named, and the rest is reckoned', () => {
-    const chemistry = analyse([
-      ...textbook,
-      { name: 'Jar at the back', amount: 25, analysis: null },
-    ])!;
+    const chemistry = analyse([...textbook, { name: 'Jar at the back', amount: 25, analysis: null }])!;
     expect(chemistry.unknown).toEqual({ names: ['Jar at the back'], share: 0.2 });
     expect(chemistry.umf).toEqual(analyse(textbook)!.umf);
   });
@@ -145,10 +139,7 @@ describe('the chemistry of a recipe', () => {
         expect(total(chemistry.mass)).toBeCloseTo(100, 6);
         expect(total(chemistry.mole)).toBeCloseTo(100, 6);
         if (chemistry.umf !== null)
-          expect(FLUXES.reduce((sum, oxide) => sum + (chemistry.umf![oxide] ?? 0), 0)).toBeCloseTo(
-            1,
-            9,
-          );
+          expect(FLUXES.reduce((sum, oxide) => sum + (chemistry.umf![oxide] ?? 0), 0)).toBeCloseTo(1, 9);
         // Nothing gains more than pure silicon carbide does.
         expect(chemistry.loi).toBeGreaterThanOrEqual(-49.9);
         expect(chemistry.loi).toBeLessThan(100);
@@ -163,8 +154,7 @@ describe('the chemistry of a recipe', () => {
         const more = oxideGrams(
           [...some].reverse().map((line) => ({ ...line, amount: line.amount * times })),
         );
-        for (const oxide of OXIDES)
-          expect(more[oxide] ?? 0).toBeCloseTo((once[oxide] ?? 0) * times, 6);
+        for (const oxide of OXIDES) expect(more[oxide] ?? 0).toBeCloseTo((once[oxide] ?? 0) * times, 6);
       }),
     );
   });
@@ -201,12 +191,7 @@ describe('expansion', () => {
       (n) =>
         expansion(
           analyse(
-            lines(
-              ['Potash feldspar', 40],
-              ['Silica', 30 + 1.25 * n],
-              ['Whiting', 20],
-              ['Kaolin', 10 + n],
-            ),
+            lines(['Potash feldspar', 40], ['Silica', 30 + 1.25 * n], ['Whiting', 20], ['Kaolin', 10 + n]),
           )!,
         ).appen,
     );
@@ -303,10 +288,8 @@ describe('where expansion holds', () => {
   test('not of vitreous silica, nor of a hard borosilicate; of a window glass it does', () => {
     // Measured: vitreous silica 0.55, borosilicate 3.3 3.3, soda-lime 9 (ISO 3585; handbooks).
     expect(glass({ oxides: { SiO2: 100 }, loi: 0 })).toEqual(all(false));
-    expect(glass({ oxides: { SiO2: 81, B2O3: 13, Na2O: 4, Al2O3: 2 }, loi: 0 })).toEqual(
-      all(false),
-    );
-    expect(glass({ oxides: { SiO2: 72, Na2O: 14, CaO: 10, MgO: 3, Al2O3: 1 }, loi: 0 })).toEqual(all(true)); // prettier-ignore
+    expect(glass({ oxides: { SiO2: 81, B2O3: 13, Na2O: 4, Al2O3: 2 }, loi: 0 })).toEqual(all(false));
+    expect(glass({ oxides: { SiO2: 72, Na2O: 14, CaO: 10, MgO: 3, Al2O3: 1 }, loi: 0 })).toEqual(all(true));
   });
   test('a method without a factor for a good part of it does not speak', () => {
     const lithia = glass({ oxides: { SiO2: 65, Li2O: 8, Al2O3: 20, CaO: 7 }, loi: 0 });
@@ -337,9 +320,7 @@ describe('rules of thumb', () => {
     alkali: number,
     additions: { name: string; percent: number }[],
     cone: string | null,
-  ) =>
-    // prettier-ignore
-    rulesOfThumb({ umf, alkali, earth: 1 - alkali }, additions, cone);
+  ) => rulesOfThumb({ umf, alkali, earth: 1 - alkali }, additions, cone);
   const usual = { K2O: 0.3, CaO: 0.7, Al2O3: 0.4, SiO2: 3.5, B2O3: 0 };
   test('a usual stoneware glaze breaks none', () => {
     expect(of(usual, 0.3, [{ name: 'Red iron oxide', percent: 8 }], '10')).toEqual([]);
@@ -360,8 +341,7 @@ describe('rules of thumb', () => {
     ]);
   });
   test('boron is wanted the more the lower the cone; without a cone nothing is said of limits', () => {
-    const boron = (cone: string) =>
-      of(usual, 0.3, [], cone).some(({ says }) => says.startsWith('Boron'));
+    const boron = (cone: string) => of(usual, 0.3, [], cone).some(({ says }) => says.startsWith('Boron'));
     expect(['04', '2', '6', '10'].map(boron)).toEqual([true, true, true, false]);
     expect(of({ ...usual, SiO2: 9 }, 0.3, [], null)).toEqual([]);
     expect(of({ ...usual, SiO2: 9 }, 0.3, [], 'nonsense')).toEqual([]);
@@ -404,7 +384,11 @@ describe('hazards', () => {
       `Holds copper carbonate (Tarn), manganese dioxide (Pitch). ${HAZARDS['not on food ware']}`,
     ]);
     // Dust is no hazard of a fired piece, and silence is no clearance: nothing is said to be safe.
-    expect(firedCautions([{ name: 'Clear', words: '', materials: [{ name: 'Silica', hazards: ['silica dust'] }] }])).toEqual([]); // prettier-ignore
+    expect(
+      firedCautions([
+        { name: 'Clear', words: '', materials: [{ name: 'Silica', hazards: ['silica dust'] }] },
+      ]),
+    ).toEqual([]);
     expect(firedCautions([])).toEqual([]);
   });
 });

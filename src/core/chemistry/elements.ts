@@ -65,8 +65,7 @@ function groupWeight(text: string, formula: string): number {
     const bracket = /\(([^()]+)\)(\d*)/.exec(rest);
     if (bracket === null) break;
     weights.push(
-      flatWeight(bracket[1] as string, weights, formula) *
-        Number(bracket[2] === '' ? 1 : bracket[2]),
+      flatWeight(bracket[1] as string, weights, formula) * Number(bracket[2] === '' ? 1 : bracket[2]),
     );
     rest = rest.replace(bracket[0], `@${weights.length - 1};`);
   }

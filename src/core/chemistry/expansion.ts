@@ -135,8 +135,7 @@ export function expansionHolds(
   covered = expansion(glaze).covered,
 ): Holds {
   const silica = { mass: glaze.mass.SiO2 ?? 0, mole: glaze.mole.SiO2 ?? 0 };
-  const between = (value: number, low: number, high: number): boolean =>
-    value >= low && value <= high;
+  const between = (value: number, low: number, high: number): boolean => value >= low && value <= high;
   const has = (share: number): boolean => 100 * (1 - share) <= MISSING;
   return {
     appen: between(silica.mole, 45, 80) && has(covered.appen),

@@ -10,8 +10,7 @@ import type { OxideAmounts } from './oxides';
 export type FieldName = 'unfused' | 'matt' | 'semi-matt' | 'bright' | 'crazed' | 'devitrified';
 export type Point = { alumina: number; silica: number };
 
-const at = (...pairs: [number, number][]): Point[] =>
-  pairs.map(([alumina, silica]) => ({ alumina, silica }));
+const at = (...pairs: [number, number][]): Point[] => pairs.map(([alumina, silica]) => ({ alumina, silica }));
 
 /** Regions as polygons over moles of alumina and silica to one of flux. They do not overlap. */
 export const FIELDS: readonly { name: FieldName; outline: readonly Point[] }[] = [
@@ -25,16 +24,7 @@ export const FIELDS: readonly { name: FieldName; outline: readonly Point[] }[] =
   { name: 'devitrified', outline: at([0, 2.6], [0.22, 2.6], [0.3, 4], [0.6, 6.9], [0, 6.9]) },
   {
     name: 'unfused',
-    outline: at(
-      [0.75, 3.75],
-      [1, 4],
-      [1, 8],
-      [0, 8],
-      [0, 6.9],
-      [0.6, 6.9],
-      [0.75, 6.5],
-      [0.72, 4.7],
-    ),
+    outline: at([0.75, 3.75], [1, 4], [1, 8], [0, 8], [0, 6.9], [0.6, 6.9], [0.75, 6.5], [0.72, 4.7]),
   },
 ];
 
@@ -45,8 +35,7 @@ export function within(point: Point, outline: readonly Point[]): boolean {
     const a = outline[i] as Point;
     const b = outline[(i + 1) % outline.length] as Point;
     if (a.silica > point.silica === b.silica > point.silica) continue;
-    const cross =
-      a.alumina + ((point.silica - a.silica) / (b.silica - a.silica)) * (b.alumina - a.alumina);
+    const cross = a.alumina + ((point.silica - a.silica) / (b.silica - a.silica)) * (b.alumina - a.alumina);
     if (point.alumina < cross) inside = !inside;
   }
   return inside;
@@ -79,11 +68,7 @@ export function fieldOf(umf: { Al2O3?: number; SiO2?: number }): {
  * Why the field says nothing of a glaze: it was drawn with 0.3 K₂O and 0.7 CaO, without boron, at cone 11.
  * Null where it may speak. How far beside that it still hints is common practice, no source.
  */
-export function fieldSilence(
-  umf: OxideAmounts,
-  alkali: number | null,
-  cone: string | null,
-): string | null {
+export function fieldSilence(umf: OxideAmounts, alkali: number | null, cone: string | null): string | null {
   if ((umf.B2O3 ?? 0) > 0.05) return 'it holds boron, and the field was drawn without';
   if (alkali === null || alkali < 0.2 || alkali > 0.4 || (umf.CaO ?? 0) < 0.4)
     return 'its fluxes are others than the third of alkali and two thirds of lime it was drawn for';

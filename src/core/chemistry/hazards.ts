@@ -1,7 +1,6 @@
 /** What to beware of in a material, and the usual words about it. Never says that something is safe. */
 export const HAZARDS = {
-  'silica dust':
-    'Respirable crystalline silica: fitted respirator, wet cleaning, never sweep or blow.',
+  'silica dust': 'Respirable crystalline silica: fitted respirator, wet cleaning, never sweep or blow.',
   dust: 'Fine dust: fitted respirator when weighing or mixing dry, wet cleaning.',
   barium: 'Poisonous when swallowed or breathed: gloves, no food at the bench.',
   manganese: 'Harms the nerves as dust and as fume: respirator, gloves, kiln vented.',
@@ -72,17 +71,13 @@ export type CoatCaution = { name: string; words: string; materials: readonly Haz
  * materials that stay in the glaze. Silence is no clearance: a recipe may not be on record.
  */
 export function firedCautions(coats: readonly CoatCaution[]): string[] {
-  const said = coats.flatMap(({ name, words }) =>
-    words.trim() === '' ? [] : [`${name}: ${words}`],
-  );
+  const said = coats.flatMap(({ name, words }) => (words.trim() === '' ? [] : [`${name}: ${words}`]));
   const held = coats.flatMap(({ name, materials }) =>
     materials
       .filter(({ hazards }) => hazards.some((one) => IN_THE_GLAZE.includes(one)))
       .map((one) => `${one.name.toLowerCase()} (${name})`),
   );
   const holds =
-    held.length === 0
-      ? []
-      : [`Holds ${[...new Set(held)].join(', ')}. ${HAZARDS['not on food ware']}`];
+    held.length === 0 ? [] : [`Holds ${[...new Set(held)].join(', ')}. ${HAZARDS['not on food ware']}`];
   return [...new Set([...said, ...holds])];
 }

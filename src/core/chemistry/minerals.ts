@@ -47,12 +47,7 @@ export const MATERIALS: readonly ShippedMaterial[] = [
   mineral('Lime feldspar', theoretical({ CaO: 1, Al2O3: 1, SiO2: 2 }), ['silica dust'], 2.74),
   mineral('Nepheline', theoretical({ Na2O: 1, Al2O3: 1, SiO2: 2 }), ['dust'], 2.6),
   mineral('Petalite', theoretical({ Li2O: 1, Al2O3: 1, SiO2: 8 }), ['silica dust', 'lithium'], 2.4),
-  mineral(
-    'Spodumene',
-    theoretical({ Li2O: 1, Al2O3: 1, SiO2: 4 }),
-    ['silica dust', 'lithium'],
-    3.15,
-  ),
+  mineral('Spodumene', theoretical({ Li2O: 1, Al2O3: 1, SiO2: 4 }), ['silica dust', 'lithium'], 3.15),
   mineral('Kaolin', theoretical({ Al2O3: 1, SiO2: 2 }, { H2O: 2 }), ['silica dust'], 2.6),
   mineral('Calcined kaolin', theoretical({ Al2O3: 1, SiO2: 2 }), ['silica dust'], 2.6),
   mineral('Silica', theoretical({ SiO2: 1 }), ['silica dust'], 2.65),
@@ -63,20 +58,10 @@ export const MATERIALS: readonly ShippedMaterial[] = [
   mineral('Magnesium carbonate', theoretical({ MgO: 1 }, { CO2: 1 }), ['dust'], 3.0),
   mineral('Talc', theoretical({ MgO: 3, SiO2: 4 }, { H2O: 1 }), ['silica dust'], 2.75),
   mineral('Wollastonite', theoretical({ CaO: 1, SiO2: 1 }), ['dust'], 2.9),
-  mineral(
-    'Barium carbonate',
-    theoretical({ BaO: 1 }, { CO2: 1 }),
-    ['barium', 'not on food ware'],
-    4.3,
-  ),
+  mineral('Barium carbonate', theoretical({ BaO: 1 }, { CO2: 1 }), ['barium', 'not on food ware'], 4.3),
   mineral('Strontium carbonate', theoretical({ SrO: 1 }, { CO2: 1 }), ['dust'], 3.7),
   mineral('Zinc oxide', theoretical({ ZnO: 1 }), ['dust'], 5.6),
-  mineral(
-    'Lithium carbonate',
-    theoretical({ Li2O: 1 }, { CO2: 1 }),
-    ['lithium', 'not on food ware'],
-    2.1,
-  ),
+  mineral('Lithium carbonate', theoretical({ Li2O: 1 }, { CO2: 1 }), ['lithium', 'not on food ware'], 2.1),
   mineral('Soda ash', theoretical({ Na2O: 1 }, { CO2: 1 }), ['caustic'], 2.5),
   mineral('Pearl ash', theoretical({ K2O: 1 }, { CO2: 1 }), ['caustic'], 2.4),
   mineral('Colemanite', theoretical({ CaO: 2, B2O3: 3 }, { H2O: 5 }), ['dust'], 2.4),
@@ -86,12 +71,7 @@ export const MATERIALS: readonly ShippedMaterial[] = [
   mineral('Tin oxide', theoretical({ SnO2: 1 }), ['dust'], 6.9),
   mineral('Zirconium silicate', theoretical({ ZrO2: 1, SiO2: 1 }), ['silica dust'], 4.6),
   mineral('Red iron oxide', theoretical({ Fe2O3: 1 }), ['dust'], 5.2),
-  mineral(
-    'Cobalt carbonate',
-    theoretical({ CoO: 1 }, { CO2: 1 }),
-    ['cobalt', 'not on food ware'],
-    4.1,
-  ),
+  mineral('Cobalt carbonate', theoretical({ CoO: 1 }, { CO2: 1 }), ['cobalt', 'not on food ware'], 4.1),
   mineral('Cobalt oxide', theoretical({ CoO: 1 }), ['cobalt', 'not on food ware'], 6.4),
   mineral(
     'Copper carbonate',
@@ -107,12 +87,7 @@ export const MATERIALS: readonly ShippedMaterial[] = [
     ['manganese', 'fumes', 'not on food ware'],
     5.0,
   ),
-  mineral(
-    'Chromium oxide',
-    theoretical({ Cr2O3: 1 }),
-    ['chromium', 'fumes', 'not on food ware'],
-    5.2,
-  ),
+  mineral('Chromium oxide', theoretical({ Cr2O3: 1 }), ['chromium', 'fumes', 'not on food ware'], 5.2),
   mineral('Nickel oxide', theoretical({ NiO: 1 }), ['nickel', 'not on food ware'], 6.7),
   mineral('Rutile', theoretical({ TiO2: 1 }), ['dust'], 4.2),
   // It burns to silica, and gains by that.
@@ -170,7 +145,13 @@ export const MATERIALS: readonly ShippedMaterial[] = [
     ['silica dust'],
     2.65,
   ),
-  typical('Bentonite', { SiO2: 60, Al2O3: 20, Fe2O3: 4, MgO: 2.5, CaO: 1.2, Na2O: 2.3, K2O: 0.6 }, 9.4, ['silica dust'], 2.5), // prettier-ignore
+  typical(
+    'Bentonite',
+    { SiO2: 60, Al2O3: 20, Fe2O3: 4, MgO: 2.5, CaO: 1.2, Na2O: 2.3, K2O: 0.6 },
+    9.4,
+    ['silica dust'],
+    2.5,
+  ),
   typical(
     'Wood ash, mixed and washed',
     {
@@ -195,11 +176,5 @@ export const MATERIALS: readonly ShippedMaterial[] = [
     ['dust'],
     2.6,
   ),
-  typical(
-    'Soda borosilicate frit',
-    { SiO2: 56, Al2O3: 5, B2O3: 17, CaO: 9, Na2O: 13 },
-    0,
-    ['dust'],
-    2.6,
-  ),
+  typical('Soda borosilicate frit', { SiO2: 56, Al2O3: 5, B2O3: 17, CaO: 9, Na2O: 13 }, 0, ['dust'], 2.6),
 ];

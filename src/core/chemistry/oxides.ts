@@ -49,8 +49,7 @@ export type OxideAmounts = Partial<Record<Oxide, number>>;
 export const OXIDES = Object.keys(PARTS) as Oxide[];
 export const isOxide = (text: string): text is Oxide => Object.hasOwn(PARTS, text);
 export const partOf = (oxide: Oxide): OxidePart => PARTS[oxide];
-export const isFlux = (oxide: Oxide): boolean =>
-  PARTS[oxide] === 'alkali' || PARTS[oxide] === 'earth';
+export const isFlux = (oxide: Oxide): boolean => PARTS[oxide] === 'alkali' || PARTS[oxide] === 'earth';
 export const FLUXES = OXIDES.filter(isFlux);
 
 const WEIGHTS = new Map(OXIDES.map((oxide) => [oxide, formulaWeight(oxide)]));

@@ -57,9 +57,7 @@ export function rulesOfThumb(
       source: PRACTICE,
     });
   const at = cone === null || !isCone(cone) ? null : coneOrdinal(cone);
-  const usual = USUAL.find(
-    ({ from, to }) => at !== null && at >= coneOrdinal(from) && at <= coneOrdinal(to),
-  );
+  const usual = USUAL.find(({ from, to }) => at !== null && at >= coneOrdinal(from) && at <= coneOrdinal(to));
   if (umf !== null && usual !== undefined)
     for (const [name, oxide, [low, high]] of [
       ['Alumina', umf.Al2O3 ?? 0, usual.alumina],

@@ -27,9 +27,7 @@ const SHELF = shelfOf(
 );
 
 const exactly = (umf: Partial<Record<(typeof OXIDES)[number], number>>): Target =>
-  Object.fromEntries(
-    Object.entries(umf).map(([oxide, value]) => [oxide, { min: value, max: value }]),
-  );
+  Object.fromEntries(Object.entries(umf).map(([oxide, value]) => [oxide, { min: value, max: value }]));
 
 const linesOf = (shelf: readonly ShelfMaterial[], recipe: { name: string; percent: number }[]) =>
   recipe.map(({ name, percent }): Line => ({
@@ -92,9 +90,7 @@ test('an oxide that nothing brings is named', () => {
     exactly({ K2O: 0.2, CaO: 0.7, BaO: 0.1, Al2O3: 0.4, SiO2: 3.5 }),
   );
   expect(found.missed.map(({ oxide }) => oxide)).toContain('BaO');
-  expect(found.missed.find(({ oxide }) => oxide === 'BaO')!.why).toBe(
-    'Nothing on the shelf brings BaO.',
-  );
+  expect(found.missed.find(({ oxide }) => oxide === 'BaO')!.why).toBe('Nothing on the shelf brings BaO.');
 });
 
 test('an oxide that comes along with what is needed is named with what brings it', () => {

@@ -42,23 +42,16 @@ const OFF = 100;
 const GRAM = 1e-4;
 
 /** Amounts in 100 g, by place on the shelf, that miss the moles wished for by as little as can be. */
-function nearest(
-  shelf: readonly ShelfMaterial[],
-  wishes: Target,
-  fluxSum: number | null,
-): number[] | null {
+function nearest(shelf: readonly ShelfMaterial[], wishes: Target, fluxSum: number | null): number[] | null {
   const model: Model = { optimize: 'cost', opType: 'min', constraints: {}, variables: {} };
   const moles = shelf.map(molesOf);
-  const used = OXIDES.filter(
-    (oxide) => wishes[oxide] !== undefined || moles.some((one) => one[oxide]),
-  );
+  const used = OXIDES.filter((oxide) => wishes[oxide] !== undefined || moles.some((one) => one[oxide]));
   shelf.forEach((_, i) => {
     const column: Record<string, number> = { cost: GRAM };
     for (const oxide of used) {
       const amount = moles[i]?.[oxide];
       if (!amount) continue;
-      if (wishes[oxide] === undefined)
-        column.cost = (column.cost as number) + strayCost(oxide) * amount;
+      if (wishes[oxide] === undefined) column.cost = (column.cost as number) + strayCost(oxide) * amount;
       else {
         column[`${oxide} low`] = amount;
         column[`${oxide} high`] = amount;
@@ -97,8 +90,7 @@ export function recipeFor(shelf: readonly ShelfMaterial[], target: Target): Reac
   }
   const amounts = nearest(shelf, target, 1);
   const chemistry =
-    amounts &&
-    analyse(shelf.map(({ name, analysis }, i) => ({ name, analysis, amount: amounts[i] ?? 0 })));
+    amounts && analyse(shelf.map(({ name, analysis }, i) => ({ name, analysis, amount: amounts[i] ?? 0 })));
   if (!amounts || !chemistry?.umf) throw new RangeError('No material on the shelf brings a flux.');
   const { umf } = chemistry;
   const missed = OXIDES.flatMap((oxide) => {
@@ -129,9 +121,7 @@ function whyMissed(
   const names = bringers.slice(0, 3).join(', ');
   if (!short) return `It comes along with ${names}, which the other oxides need.`;
   // The fluxes sum to one: what came unasked took the place of what was asked.
-  const stray = OXIDES.filter(
-    (one) => isFlux(one) && target[one] === undefined && (umf[one] ?? 0) > 0.02,
-  );
+  const stray = OXIDES.filter((one) => isFlux(one) && target[one] === undefined && (umf[one] ?? 0) > 0.02);
   if (isFlux(oxide) && stray.length > 0)
     return `${stray.map((one) => `${one} ${(umf[one] ?? 0).toFixed(2)}`).join(', ')} came along with what else is needed and takes its place among the fluxes.`;
   return `${names} would bring more, but too much else with it.`;

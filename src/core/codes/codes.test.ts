@@ -7,9 +7,7 @@ test('every number has its own code and every code reads back', () => {
   const seen = new Set<string>();
   for (let n = 0; n < CODE_COUNT; n++) seen.add(codeOf(n));
   expect(seen.size).toBe(CODE_COUNT);
-  fc.assert(
-    fc.property(number, (n) => expect(readCode(codeOf(n))).toEqual({ ok: true, code: codeOf(n) })),
-  );
+  fc.assert(fc.property(number, (n) => expect(readCode(codeOf(n))).toEqual({ ok: true, code: codeOf(n) })));
 });
 
 test('any one wrong character is caught', () => {
@@ -64,13 +62,7 @@ test('the code that was meant is among the near ones', () => {
 
 test('codes that are scratched into clay already stay what they are', () => {
   // Frozen: the figures by which codes were given out must never change.
-  expect([0, 1, 2, 1000, CODE_COUNT - 1].map(codeOf)).toEqual([
-    'E7W94',
-    'RAKNT',
-    '7C973',
-    'FEFWT',
-    'Y4APW',
-  ]);
+  expect([0, 1, 2, 1000, CODE_COUNT - 1].map(codeOf)).toEqual(['E7W94', 'RAKNT', '7C973', 'FEFWT', 'Y4APW']);
   for (const none of [-1, 1.5, CODE_COUNT, Number.NaN])
     expect(() => codeOf(none)).toThrow(`There are 130321 piece codes; number ${none} has none.`);
 });
@@ -84,9 +76,7 @@ test('what is wrong is said in full', () => {
   expect(said('AC0EF')).toBe(
     '“0” is never used in a piece code. Look again: the characters are A C E F H J K M N P R T W X Y 3 4 7 9.',
   );
-  expect(said('E7W93')).toBe(
-    '“E7W93” has a character wrong: its last one does not agree with the rest.',
-  );
+  expect(said('E7W93')).toBe('“E7W93” has a character wrong: its last one does not agree with the rest.');
 });
 
 test('near codes are valid, differ in one place, and never repeat the input', () => {

@@ -47,9 +47,32 @@ export function codeOf(n: number): string {
  * it; 3, 4, 7 and 9 are read as E, A, T and G. From memory; a studio's own language may want more.
  */
 const UNWANTED = [
-  'ARYAN', 'CACA', 'CRAP', 'CRACK', 'FAG', 'FART', 'FATTY', 'FCK', 'HATE', 'JAP', 'KACK', 'KAFFER', 'KKK',
-  'METH', 'NAKED', 'NEGER', 'NEGR', 'PAKY', 'PEE', 'PENE', 'RAPE', 'TART', 'TRANNY', 'TWAT', 'WANK',
-]; // prettier-ignore
+  'ARYAN',
+  'CACA',
+  'CRAP',
+  'CRACK',
+  'FAG',
+  'FART',
+  'FATTY',
+  'FCK',
+  'HATE',
+  'JAP',
+  'KACK',
+  'KAFFER',
+  'KKK',
+  'METH',
+  'NAKED',
+  'NEGER',
+  'NEGR',
+  'PAKY',
+  'PEE',
+  'PENE',
+  'RAPE',
+  'TART',
+  'TRANNY',
+  'TWAT',
+  'WANK',
+];
 const READ_AS: Record<string, string> = { '3': 'E', '4': 'A', '7': 'T', '9': 'G' };
 
 /** Does a code read as a word that nobody wants on a pot? Such codes stay valid where they were given out. */
@@ -110,7 +133,9 @@ export function nearCodes(input: string): string[] {
   return found;
 }
 
-/** The code on a printed label: the address of a piece's page, or the code alone; null for any other writing. */
+/**
+ * The code on a printed label: the address of a piece's page, or the code alone; null for any other writing.
+ */
 export function codeOnLabel(text: string): string | null {
   const read = readCode(/\/pieces\/([^/?#]+)/.exec(text)?.[1] ?? text);
   return read.ok ? read.code : null;

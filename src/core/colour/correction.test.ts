@@ -1,12 +1,41 @@
-import { correctionBy, deltaE, labOfLinear, linearOfLab, LINEAR, reflectanceOf, tintSpread, type Linear } from '.'; // prettier-ignore
+import {
+  correctionBy,
+  deltaE,
+  labOfLinear,
+  linearOfLab,
+  LINEAR,
+  reflectanceOf,
+  tintSpread,
+  type Linear,
+} from '.';
 
 /** The usual 24-patch chart as its published sRGB table gives it; from memory. Its last row is the grey. */
 const PATCHES: readonly (readonly [number, number, number])[] = [
-  [115, 82, 68], [194, 150, 130], [98, 122, 157], [87, 108, 67], [133, 128, 177], [103, 189, 170],
-  [214, 126, 44], [80, 91, 166], [193, 90, 99], [94, 60, 108], [157, 188, 64], [224, 163, 46],
-  [56, 61, 150], [70, 148, 73], [175, 54, 60], [231, 199, 31], [187, 86, 149], [8, 133, 161],
-  [243, 243, 242], [200, 200, 200], [160, 160, 160], [122, 122, 121], [85, 85, 85], [52, 52, 52],
-]; // prettier-ignore
+  [115, 82, 68],
+  [194, 150, 130],
+  [98, 122, 157],
+  [87, 108, 67],
+  [133, 128, 177],
+  [103, 189, 170],
+  [214, 126, 44],
+  [80, 91, 166],
+  [193, 90, 99],
+  [94, 60, 108],
+  [157, 188, 64],
+  [224, 163, 46],
+  [56, 61, 150],
+  [70, 148, 73],
+  [175, 54, 60],
+  [231, 199, 31],
+  [187, 86, 149],
+  [8, 133, 161],
+  [243, 243, 242],
+  [200, 200, 200],
+  [160, 160, 160],
+  [122, 122, 121],
+  [85, 85, 85],
+  [52, 52, 52],
+];
 
 const truth = PATCHES.map((patch) => patch.map((v) => LINEAR[v]!) as unknown as Linear);
 
@@ -18,20 +47,18 @@ const seenBy =
   (light: Linear): Linear =>
     light.map((v, c) => {
       const y = 0.18 * ((v * gains[c]!) / 0.18) ** contrast;
-      return y <= shoulder ? y : shoulder + (1 - shoulder) * (1 - Math.exp(-(y - shoulder) / (1 - shoulder))); // prettier-ignore
+      return y <= shoulder ? y : shoulder + (1 - shoulder) * (1 - Math.exp(-(y - shoulder) / (1 - shoulder)));
     }) as unknown as Linear;
 
 const GREYS = [18, 19, 20, 21, 22, 23];
 
 function chart(camera: Camera, greys = GREYS): { errors: number[]; before: number[] } {
   const see = seenBy(camera);
-  const by = correctionBy(
-    greys.map((i) => ({ lightness: labOfLinear(truth[i]!)[0], seen: see(truth[i]!) })),
-  );
+  const by = correctionBy(greys.map((i) => ({ lightness: labOfLinear(truth[i]!)[0], seen: see(truth[i]!) })));
   if (!by.ok) throw new Error(by.why);
   // Blue-green lies outside what sRGB holds and is cut there in the table.
   const compared = truth.map((_, i) => i).filter((i) => i !== 17);
-  const off = (light: Linear, i: number): number => deltaE(labOfLinear(light), labOfLinear(truth[i]!)); // prettier-ignore
+  const off = (light: Linear, i: number): number => deltaE(labOfLinear(light), labOfLinear(truth[i]!));
   return {
     errors: compared.map((i) => off(by.correct(see(truth[i]!)), i)),
     before: compared.map((i) => off(see(truth[i]!), i)),
@@ -40,7 +67,8 @@ function chart(camera: Camera, greys = GREYS): { errors: number[]; before: numbe
 
 const mean = (list: number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
 
-// The chart's own greys are a little yellow or violet in its table: one step in 8 bits, up to 1 ΔE₀₀ in what is corrected by it.
+// The chart's own greys are a little yellow or violet in its table: one step in 8 bits, up to 1 ΔE₀₀ in what
+// is corrected by it.
 test('a cast and a wrong exposure are taken back', () => {
   const { errors, before } = chart({ gains: [0.62, 0.7, 0.44], contrast: 1, shoulder: 5 });
   expect(mean(before)).toBeGreaterThan(10);
@@ -83,7 +111,12 @@ test('what is burnt, dark or no card is said to be so', () => {
   expect(correctionBy([{ lightness: 50, seen: [1, 1, 1] }])).toEqual({ ok: false, why: 'burnt' });
   expect(correctionBy([{ lightness: 50, seen: [0, 0, 0] }])).toEqual({ ok: false, why: 'dark' });
   // From dark to light in the picture as from light to dark on the card.
-  expect(correctionBy([{ ...grey(90), lightness: 20 }, { ...grey(20), lightness: 90 }])).toEqual({ ok: false, why: 'not-the-card' }); // prettier-ignore
+  expect(
+    correctionBy([
+      { ...grey(90), lightness: 20 },
+      { ...grey(20), lightness: 90 },
+    ]),
+  ).toEqual({ ok: false, why: 'not-the-card' });
   expect(correctionBy([grey(49), { ...grey(51), lightness: 95 }])).toMatchObject({ ok: false });
 });
 

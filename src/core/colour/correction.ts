@@ -1,11 +1,14 @@
 /**
- * White balance and exposure from a grey reference. Each step of the card is neutral and reflects a known share of the
- * light; what the camera made of it in each channel says how to come back. Between two steps the way back is a straight
- * line in logarithms (a camera's contrast is a power); beyond the outer ones it goes on as it went, within reason.
+ * White balance and exposure from a grey reference. Each step of the card is neutral and reflects a known
+ * share of the light; what the camera made of it in each channel says how to come back. Between two steps the
+ * way back is a straight line in logarithms (a camera's contrast is a power); beyond the outer ones it goes
+ * on as it went, within reason.
  */
 import { reflectanceOf, type Linear } from './spaces';
 
-/** A step of the card: its lightness L* as the studio states it, and its light in the picture, linear, 0 to 1. */
+/**
+ * A step of the card: its lightness L* as the studio states it, and its light in the picture, linear, 0 to 1.
+ */
 export type Step = { lightness: number; seen: Linear };
 
 export type Correction = (seen: Linear) => Linear;
@@ -16,7 +19,9 @@ export type Corrected =
       correct: Correction;
       /** Steps that could be used. */
       used: number;
-      /** Light above which a channel is no longer known from the card: its lightest usable step and a little. */
+      /**
+       * Light above which a channel is no longer known from the card: its lightest usable step and a little.
+       */
       most: Linear;
     }
   | { ok: false; why: 'burnt' | 'dark' | 'not-the-card' };
@@ -24,7 +29,9 @@ export type Corrected =
 /** Linear light above which a channel has run into white, and below which there is only noise. */
 const WHITE = 0.955;
 const BLACK = 0.0012;
-/** Contrast of a camera between two steps, as a power: beyond, this is not the card. From memory, no source. */
+/**
+ * Contrast of a camera between two steps, as a power: beyond, this is not the card. From memory, no source.
+ */
 const POWER = { least: 0.45, most: 2.2 };
 /** Beyond the outer steps a power is believed within these. */
 const OUTSIDE = { least: 0.8, most: 1.3 };
@@ -39,7 +46,8 @@ function curve(knots: readonly Knot[]): (x: number) => number {
   const first = knots[0]!;
   const last = knots.at(-1)!;
   const bound = (power: number): number => Math.min(OUTSIDE.most, Math.max(OUTSIDE.least, power));
-  const [low, high] = knots.length === 1 ? [1, 1] : [bound(slope(first, knots[1]!)), bound(slope(knots.at(-2)!, last))]; // prettier-ignore
+  const [low, high] =
+    knots.length === 1 ? [1, 1] : [bound(slope(first, knots[1]!)), bound(slope(knots.at(-2)!, last))];
   return (x) => {
     if (x <= 0) return 0;
     const at = Math.log(x);
@@ -52,9 +60,10 @@ function curve(knots: readonly Knot[]): (x: number) => number {
 }
 
 /**
- * The way back from a picture's linear light to what the surface reflects, by the steps of a grey reference (one at
- * least). Steps that ran into white or black in a channel do not count there. Errors: every step ran into white or black,
- * or the contrast between the steps is not that of any camera, so that this is not the card it is taken for.
+ * The way back from a picture's linear light to what the surface reflects, by the steps of a grey reference
+ * (one at least). Steps that ran into white or black in a channel do not count there. Errors: every step ran
+ * into white or black, or the contrast between the steps is not that of any camera, so that this is not the
+ * card it is taken for.
  */
 export function correctionBy(steps: readonly Step[]): Corrected {
   const sorted = [...steps].sort((a, b) => a.lightness - b.lightness);
@@ -85,16 +94,19 @@ export function correctionBy(steps: readonly Step[]): Corrected {
   };
 }
 
-/** The way back from the steps of a grey reference as a picture shows them, by the lightness that is stated of each. */
-export function correctionFrom(
-  steps: readonly { seen: Linear }[],
-  card: readonly number[],
-): Corrected {
+/**
+ * The way back from the steps of a grey reference as a picture shows them, by the lightness that is stated of
+ * each.
+ */
+export function correctionFrom(steps: readonly { seen: Linear }[], card: readonly number[]): Corrected {
   if (steps.length !== card.length) return { ok: false, why: 'not-the-card' };
   return correctionBy(steps.map(({ seen }, i) => ({ lightness: card[i]!, seen })));
 }
 
-/** How far from neutral the steps of a card are against one another, 0 for the same tint in all: log ratios of red and blue to green. */
+/**
+ * How far from neutral the steps of a card are against one another, 0 for the same tint in all: log ratios of
+ * red and blue to green.
+ */
 export function tintSpread(steps: readonly Linear[]): number {
   const tints = steps.map(([r, g, b]) => [Math.log(r / g), Math.log(b / g)] as const);
   let spread = 0;

@@ -1,8 +1,9 @@
 import { deltaE, type Lab } from '.';
 
 /**
- * G. Sharma, W. Wu and E. N. Dalal, "The CIEDE2000 color-difference formula: implementation notes, supplementary test
- * data, and mathematical observations", Color Research and Application 30 (2005), table 1: 34 pairs.
+ * G. Sharma, W. Wu and E. N. Dalal, "The CIEDE2000 color-difference formula: implementation notes,
+ * supplementary test data, and mathematical observations", Color Research and Application 30 (2005), table 1:
+ * 34 pairs.
  */
 const PAIRS: readonly (readonly [Lab, Lab, number])[] = [
   [[50, 2.6772, -79.7751], [50, 0, -82.7485], 2.0425],
@@ -39,7 +40,7 @@ const PAIRS: readonly (readonly [Lab, Lab, number])[] = [
   [[90.9257, -0.5406, -0.9208], [88.6381, -0.8985, -0.7239], 1.5381],
   [[6.7747, -0.2908, -2.4247], [5.8714, -0.0985, -2.2286], 0.6377],
   [[2.0776, 0.0795, -1.135], [0.9033, -0.0636, -0.5514], 0.9082],
-]; // prettier-ignore
+];
 
 test('all 34 published pairs', () => {
   expect(PAIRS).toHaveLength(34);

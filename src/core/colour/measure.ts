@@ -3,7 +3,9 @@ import { kmeans } from 'ml-kmeans';
 import { deltaE } from './difference';
 import { intoOklab, labOfLinear, linearOfOklab, type Lab, type Linear } from './spaces';
 
-/** Raised when what is measured would come out otherwise: everything of a lower version can be measured again. */
+/**
+ * Raised when what is measured would come out otherwise: everything of a lower version can be measured again.
+ */
 export const COLOUR_METHOD = 2;
 
 export type ZoneColour = {
@@ -41,8 +43,9 @@ const middle = (values: Float32Array): number => {
 };
 
 /**
- * Spots where a lamp is mirrored: much lighter than the zone, and paler or as pale, as light is that never went into the
- * glaze. Answers those that remain; a zone that is light and dark by itself keeps its light parts when they are common.
+ * Spots where a lamp is mirrored: much lighter than the zone, and paler or as pale, as light is that never
+ * went into the glaze. Answers those that remain; a zone that is light and dark by itself keeps its light
+ * parts when they are common.
  */
 function withoutGlare(oklab: Float32Array): Float32Array {
   const lights = coordinate(oklab, 0).sort();
@@ -78,10 +81,14 @@ function some(spots: Float32Array, most: number): Lab[] {
 /** Two to four colours that lie apart, in OKLab; none where there are not even two. */
 function centres(spots: readonly Lab[]): Lab[] {
   for (let k = Math.min(4, spots.length); k >= 2; k--) {
-    const { centroids } = kmeans(spots.map((one) => [...one]), k, { seed: 7, initialization: 'kmeans++', maxIterations: 40 }); // prettier-ignore
+    const { centroids } = kmeans(
+      spots.map((one) => [...one]),
+      k,
+      { seed: 7, initialization: 'kmeans++', maxIterations: 40 },
+    );
     const found = Float32Array.from(centroids.flat());
     const list = centroids.map((_, i) => labAt(found, 3 * i));
-    const apart = list.every((one, i) => list.every((_, j) => j <= i || distance(found, 3 * j, one) >= ONE)); // prettier-ignore
+    const apart = list.every((one, i) => list.every((_, j) => j <= i || distance(found, 3 * j, one) >= ONE));
     if (apart) return list;
   }
   return [];
@@ -115,15 +122,15 @@ function parts(spots: Float32Array, mid: Lab): { lab: Lab; share: number }[] {
 const SCATTERED = 200;
 
 /**
- * The colours of a zone from corrected, linear light of its spots (0 to 1). Null when there are too few spots, or nearly
- * all of them mirrored a lamp. O(n log n).
+ * The colours of a zone from corrected, linear light of its spots (0 to 1). Null when there are too few
+ * spots, or nearly all of them mirrored a lamp. O(n log n).
  */
 export function coloursOf(spots: readonly Linear[]): ZoneColour | null {
   if (spots.length < FEWEST) return null;
   const oklab = new Float32Array(3 * spots.length);
   spots.forEach(([r, g, b], i) => intoOklab(r, g, b, oklab, 3 * i));
   const kept = withoutGlare(oklab);
-  const mid: Lab = [middle(coordinate(kept, 0)), middle(coordinate(kept, 1)), middle(coordinate(kept, 2))]; // prettier-ignore
+  const mid: Lab = [middle(coordinate(kept, 0)), middle(coordinate(kept, 1)), middle(coordinate(kept, 2))];
   const lab = labOfLinear(linearOfOklab(mid));
   const off = some(kept, SCATTERED).map((one) => deltaE(labOfLinear(linearOfOklab(one)), lab));
   const divided = parts(kept, mid);

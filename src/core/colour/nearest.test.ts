@@ -2,24 +2,26 @@ import { nearestCells, distanceTo, type MeasuredZone } from './nearest';
 import { deltaE } from './difference';
 import type { Lab } from './spaces';
 
-const zone = (
-  cellId: string,
-  pieceId: string,
-  l: number,
-  parts: [number, number][] = [],
-): MeasuredZone => ({
+const zone = (cellId: string, pieceId: string, l: number, parts: [number, number][] = []): MeasuredZone => ({
   cellId,
   pieceId,
   lab: [l, 0, 0],
-  parts: parts.length === 0 ? [{ lab: [l, 0, 0], share: 1 }] : parts.map(([at, share]) => ({ lab: [at, 0, 0] as Lab, share })), // prettier-ignore
+  parts:
+    parts.length === 0
+      ? [{ lab: [l, 0, 0], share: 1 }]
+      : parts.map(([at, share]) => ({ lab: [at, 0, 0] as Lab, share })),
 });
 const SOUGHT: Lab = [50, 0, 0];
 
 test('cells stand by the middle of their pieces, not by their luckiest', () => {
   const found = nearestCells(SOUGHT, [
-    zone('lucky', 'a', 50), zone('lucky', 'b', 80), zone('lucky', 'c', 84),
-    zone('steady', 'd', 53), zone('steady', 'e', 54), zone('steady', 'f', 47),
-  ]); // prettier-ignore
+    zone('lucky', 'a', 50),
+    zone('lucky', 'b', 80),
+    zone('lucky', 'c', 84),
+    zone('steady', 'd', 53),
+    zone('steady', 'e', 54),
+    zone('steady', 'f', 47),
+  ]);
   expect(found.map(({ cellId }) => cellId)).toEqual(['steady', 'lucky']);
   expect(found[1]).toMatchObject({ pieces: 3, nearest: 'a' });
   expect(found[0]!.distance).toBeCloseTo(deltaE(SOUGHT, [47, 0, 0]), 1);

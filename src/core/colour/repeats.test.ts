@@ -14,12 +14,11 @@ function chance(seed: number): () => number {
 const normal = (next: () => number): number =>
   Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
 
-/** Stacks of a studio: each a colour, each firing a shift of it, each piece a little of its own; lightness only. */
-function studio(
-  cells: number,
-  of: { piece: number; firing: number; odd?: number },
-  seed = 3,
-): Repeat[] {
+/**
+ * Stacks of a studio: each a colour, each firing a shift of it, each piece a little of its own; lightness
+ * only.
+ */
+function studio(cells: number, of: { piece: number; firing: number; odd?: number }, seed = 3): Repeat[] {
   const next = chance(seed);
   return Array.from({ length: cells }, (_, i) => {
     const base = 35 + 40 * next();
@@ -36,7 +35,8 @@ function studio(
 
 test('what repeats scatter is found as it was made, within a firing and between', () => {
   const { within, between } = repeatsOf(studio(300, { piece: 1, firing: 3 }));
-  // The difference of two normals: half lie within 0.674 √2 σ; lightness counts a little less in ΔE₀₀ away from 50.
+  // The difference of two normals: half lie within 0.674 √2 σ; lightness counts a little less in ΔE₀₀ away
+  // from 50.
   expect(within!.usual).toBeGreaterThan(0.75);
   expect(within!.usual).toBeLessThan(1.05);
   // Of the firing’s shift and the pieces’: √(9 + 1) instead of 1.
@@ -66,19 +66,27 @@ test('a few stacks that come out as two colours do not make everything a repeat'
 
 test('below six stacks nothing is said, and one piece of a stack says nothing', () => {
   expect(repeatsOf(studio(2, { piece: 1, firing: 1 }))).toEqual({ within: null, between: null });
-  const alone = Array.from({ length: 40 }, (_, i): Repeat => ({ cellId: `c${i}`, firingId: 'f', lab: [i, 0, 0] })); // prettier-ignore
+  const alone = Array.from({ length: 40 }, (_, i): Repeat => ({
+    cellId: `c${i}`,
+    firingId: 'f',
+    lab: [i, 0, 0],
+  }));
   expect(repeatsOf(alone)).toEqual({ within: null, between: null });
 });
 
 test('a stack with a hundred pieces counts as one', () => {
   const few = studio(12, { piece: 1, firing: 0 });
-  const many = Array.from({ length: 100 }, (_, i): Repeat => ({ cellId: 'big', firingId: 'f0', lab: [i % 2 ? 90 : 20, 0, 0] })); // prettier-ignore
+  const many = Array.from({ length: 100 }, (_, i): Repeat => ({
+    cellId: 'big',
+    firingId: 'f0',
+    lab: [i % 2 ? 90 : 20, 0, 0],
+  }));
   expect(repeatsOf([...few, ...many]).within!.groups).toBe(repeatsOf(few).within!.groups + 1);
-  expect(repeatsOf([...few, ...many]).within!.usual).toBeLessThan(2 * repeatsOf(few).within!.usual + 1); // prettier-ignore
+  expect(repeatsOf([...few, ...many]).within!.usual).toBeLessThan(2 * repeatsOf(few).within!.usual + 1);
 });
 
 test('apart is three times what repeats do, never little, and moves in halves', () => {
-  const of = (usual: number): Scatter => ({ usual, low: usual, high: usual, most: 2 * usual, groups: 9 }); // prettier-ignore
+  const of = (usual: number): Scatter => ({ usual, low: usual, high: usual, most: 2 * usual, groups: 9 });
   expect(apartIn({ within: null, between: null })).toBe(12);
   expect(apartIn({ within: null, between: of(0.4) })).toBe(6);
   expect(apartIn({ within: null, between: of(3.1) })).toBe(9.5);
@@ -92,15 +100,22 @@ test.each([
   [3.9, 'as near as two repeats'],
   [8, '4 times what repeats scatter'],
 ])('%p is said as: %s', (distance, words) => {
-  expect(distanceWords(distance, { usual: 2, low: 1.5, high: 2.5, most: 4, groups: 20 })).toBe(words); // prettier-ignore
+  expect(distanceWords(distance, { usual: 2, low: 1.5, high: 2.5, most: 4, groups: 20 })).toBe(words);
 });
 test('where repeats are unknown nothing is said of them', () => {
   expect(distanceWords(5, null)).toBe('how far repeats lie apart is not known here yet');
-  expect(distanceWords(5, { usual: 3, low: 2, high: 4, most: 4.5, groups: 9 })).toBe('further apart than nine of ten repeats'); // prettier-ignore
+  expect(distanceWords(5, { usual: 3, low: 2, high: 4, most: 4.5, groups: 9 })).toBe(
+    'further apart than nine of ten repeats',
+  );
 });
 
 describe('pieces together', () => {
-  const piece = (no: number, lab: Lab): PieceColour => ({ pieceId: `p${no}`, firingId: `f${no % 2}`, lab, parts: [{ lab, share: 1 }] }); // prettier-ignore
+  const piece = (no: number, lab: Lab): PieceColour => ({
+    pieceId: `p${no}`,
+    firingId: `f${no % 2}`,
+    lab,
+    parts: [{ lab, share: 1 }],
+  });
   test('are in the middle, and look like the one that is nearest to it', () => {
     const all = together([piece(1, [40, 0, 0]), piece(2, [50, 2, 0]), piece(3, [90, 4, 0])])!;
     expect(all.lab).toEqual([50, 2, 0]);

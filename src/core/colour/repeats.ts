@@ -29,7 +29,10 @@ export type Repeats = {
 const FEWEST = 6;
 /** So many pieces of a stack speak; further ones change little and cost their square. */
 const MOST_OF_ONE = 12;
-/** Below this a camera and a card tell nothing apart: two pictures of one tile differ as much. From memory, no source. */
+/**
+ * Below this a camera and a card tell nothing apart: two pictures of one tile differ as much. From memory, no
+ * source.
+ */
 export const CAMERA = 1.5;
 
 /**
@@ -76,15 +79,17 @@ const grouped = <T>(list: readonly T[], key: (one: T) => string): T[][] => {
   return [...groups.values()];
 };
 
-/** What repeats of a studio scatter, from the colours of all pieces that a grey told. Silent below six stacks. */
+/**
+ * What repeats of a studio scatter, from the colours of all pieces that a grey told. Silent below six stacks.
+ */
 export function repeatsOf(colours: readonly Repeat[]): Repeats {
   const within: number[][] = [];
   const between: number[][] = [];
   for (const cell of grouped(colours, ({ cellId }) => cellId)) {
-    const firings = grouped(cell, ({ firingId }) => firingId).map((list) => list.slice(0, MOST_OF_ONE)); // prettier-ignore
+    const firings = grouped(cell, ({ firingId }) => firingId).map((list) => list.slice(0, MOST_OF_ONE));
     const across: number[] = [];
     firings.slice(0, MOST_OF_ONE).forEach((own, i) => {
-      const inside = own.flatMap((one, k) => own.slice(k + 1).map((other) => deltaE(one.lab, other.lab))); // prettier-ignore
+      const inside = own.flatMap((one, k) => own.slice(k + 1).map((other) => deltaE(one.lab, other.lab)));
       if (inside.length > 0) within.push(inside);
       for (const others of firings.slice(i + 1, MOST_OF_ONE))
         for (const one of own) for (const other of others) across.push(deltaE(one.lab, other.lab));
@@ -94,7 +99,10 @@ export function repeatsOf(colours: readonly Repeat[]): Repeats {
   return { within: scatterOf(within), between: scatterOf(between) };
 }
 
-/** Repeats that lie further apart than this are of two colours: three times what they usually do, and never little. */
+/**
+ * Repeats that lie further apart than this are of two colours: three times what they usually do, and never
+ * little.
+ */
 export const apartIn = ({ between }: Repeats): number =>
   // In halves: what one picture more changes in it does not turn the chart over.
   Math.max(LEAST_APART, Math.round(2 * 3 * (between?.usual ?? UNKNOWN / 3)) / 2);

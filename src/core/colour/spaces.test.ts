@@ -1,19 +1,49 @@
 import { converter } from 'culori';
-import { hexOf, labOfLinear, linearOfLab, linearOfOklab, oklabOfLinear, oklabOfPixels, LINEAR, reflectanceOf, screenOf, type Lab } from '.'; // prettier-ignore
+import {
+  hexOf,
+  labOfLinear,
+  linearOfLab,
+  linearOfOklab,
+  oklabOfLinear,
+  oklabOfPixels,
+  LINEAR,
+  reflectanceOf,
+  screenOf,
+  type Lab,
+} from '.';
 
 /**
- * The 24 patches of the usual colour chart, sRGB under D65, as its published tables give them; from memory, checked
- * against the colour library here and through a made camera in the tests of the correction.
+ * The 24 patches of the usual colour chart, sRGB under D65, as its published tables give them; from memory,
+ * checked against the colour library here and through a made camera in the tests of the correction.
  */
 export const PATCHES: readonly (readonly [number, number, number])[] = [
-  [115, 82, 68], [194, 150, 130], [98, 122, 157], [87, 108, 67], [133, 128, 177], [103, 189, 170],
-  [214, 126, 44], [80, 91, 166], [193, 90, 99], [94, 60, 108], [157, 188, 64], [224, 163, 46],
-  [56, 61, 150], [70, 148, 73], [175, 54, 60], [231, 199, 31], [187, 86, 149], [8, 133, 161],
-  [243, 243, 242], [200, 200, 200], [160, 160, 160], [122, 122, 121], [85, 85, 85], [52, 52, 52],
-]; // prettier-ignore
+  [115, 82, 68],
+  [194, 150, 130],
+  [98, 122, 157],
+  [87, 108, 67],
+  [133, 128, 177],
+  [103, 189, 170],
+  [214, 126, 44],
+  [80, 91, 166],
+  [193, 90, 99],
+  [94, 60, 108],
+  [157, 188, 64],
+  [224, 163, 46],
+  [56, 61, 150],
+  [70, 148, 73],
+  [175, 54, 60],
+  [231, 199, 31],
+  [187, 86, 149],
+  [8, 133, 161],
+  [243, 243, 242],
+  [200, 200, 200],
+  [160, 160, 160],
+  [122, 122, 121],
+  [85, 85, 85],
+  [52, 52, 52],
+];
 
-const linear = (rgb: readonly [number, number, number]) =>
-  rgb.map((v) => LINEAR[v]!) as unknown as Lab;
+const linear = (rgb: readonly [number, number, number]) => rgb.map((v) => LINEAR[v]!) as unknown as Lab;
 
 test('white, black and the primaries stand where the standards put them', () => {
   // CIE 15 and IEC 61966-2-1; the figures of the primaries are widely printed, from memory.
@@ -55,7 +85,8 @@ test('a neutral surface reflects what its lightness says: middle grey is 18 %', 
   expect(reflectanceOf(49.5)).toBeCloseTo(0.18, 3);
   expect(reflectanceOf(100)).toBeCloseTo(1, 6);
   expect(reflectanceOf(0)).toBe(0);
-  for (const l of [3, 8, 20, 70]) expect(labOfLinear([reflectanceOf(l), reflectanceOf(l), reflectanceOf(l)])[0]).toBeCloseTo(l, 2); // prettier-ignore
+  for (const l of [3, 8, 20, 70])
+    expect(labOfLinear([reflectanceOf(l), reflectanceOf(l), reflectanceOf(l)])[0]).toBeCloseTo(l, 2);
 });
 
 test('what a screen cannot show is drawn in', () => {

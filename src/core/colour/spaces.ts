@@ -1,6 +1,7 @@
 /**
- * Colours as they are counted with. sRGB as in IEC 61966-2-1, CIELAB under D65 (CIE 15), OKLab (B. Ottosson, 2020); the
- * conversions are the colour library's, but for whole pictures, where the same formulas stand here without its objects.
+ * Colours as they are counted with. sRGB as in IEC 61966-2-1, CIELAB under D65 (CIE 15), OKLab (B. Ottosson,
+ * 2020); the conversions are the colour library's, but for whole pictures, where the same formulas stand here
+ * without its objects.
  */
 import {
   converter,
@@ -53,7 +54,9 @@ export function screenOf(lab: Lab): [r: number, g: number, b: number] {
 
 /** "#a1b2c3": what a page can paint. */
 export const hexOf = (lab: Lab): string =>
-  `#${screenOf(lab).map((v) => v.toString(16).padStart(2, '0')).join('')}`; // prettier-ignore
+  `#${screenOf(lab)
+    .map((v) => v.toString(16).padStart(2, '0'))
+    .join('')}`;
 
 /** Linear light of an 8-bit channel as a camera's picture holds it. */
 export const LINEAR: Float32Array = Float32Array.from({ length: 256 }, (_, v) => {
@@ -63,7 +66,9 @@ export const LINEAR: Float32Array = Float32Array.from({ length: 256 }, (_, v) =>
 
 /** Of "#a1b2c3", as a page or a picker names it. */
 export const labOfHex = (hex: string): Lab =>
-  labOfLinear([0, 1, 2].map((c) => LINEAR[parseInt(hex.slice(1 + 2 * c, 3 + 2 * c), 16)]!) as unknown as Linear); // prettier-ignore
+  labOfLinear(
+    [0, 1, 2].map((c) => LINEAR[parseInt(hex.slice(1 + 2 * c, 3 + 2 * c), 16)]!) as unknown as Linear,
+  );
 
 /** The light that a neutral surface of lightness L* reflects, 0 to 1 (CIE 15). */
 export function reflectanceOf(lightness: number): number {

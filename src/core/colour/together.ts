@@ -46,9 +46,7 @@ export function together(colours: readonly PieceColour[]): TogetherColour | null
   const far = colours.map((one) => deltaE(one.lab, lab));
   const nearest = far.indexOf(Math.min(...far));
   const some = colours.slice(0, PAIRED);
-  const pairs = some.flatMap((one, i) =>
-    some.slice(i + 1).map((other) => deltaE(one.lab, other.lab)),
-  );
+  const pairs = some.flatMap((one, i) => some.slice(i + 1).map((other) => deltaE(one.lab, other.lab)));
   return {
     lab,
     parts: colours[nearest]!.parts,

@@ -35,8 +35,7 @@ test.each([
 test('every word that can be proposed is one that words of people are compared with', () => {
   const seen = new Set<string>();
   for (let l = 4; l <= 98; l += 4)
-    for (let a = -80; a <= 80; a += 8)
-      for (let b = -80; b <= 80; b += 8) seen.add(colourWord([l, a, b]));
+    for (let a = -80; a <= 80; a += 8) for (let b = -80; b <= 80; b += 8) seen.add(colourWord([l, a, b]));
   expect(seen.size).toBeGreaterThan(30);
   for (const word of seen) expect([word, plainColours(word).length > 0]).toEqual([word, true]);
 });
@@ -51,5 +50,5 @@ test('a second colour is named where it is plainly another and takes its part', 
 
 test('in numbers a colour has a true minus, and no minus nought; a picker’s name leads there and back', () => {
   expect(labWords([30.4, -0.2, -19.6])).toBe('L* 30 a* 0 b* −20');
-  for (const hex of ['#000000', '#ffffff', '#7a8f86', '#0000ff']) expect(hexOf(labOfHex(hex))).toBe(hex); // prettier-ignore
+  for (const hex of ['#000000', '#ffffff', '#7a8f86', '#0000ff']) expect(hexOf(labOfHex(hex))).toBe(hex);
 });

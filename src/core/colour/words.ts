@@ -5,8 +5,8 @@ import { linearOfLab, oklabOfLinear, type Lab } from './spaces';
 type Hue = { to: number; name: string; dark?: string; pale?: string; darkBelow?: number };
 
 /**
- * Hues in OKLab, degrees, each to where the next begins; another name where it is dark (OKLab lightness below `darkBelow`)
- * or pale. From memory, no source.
+ * Hues in OKLab, degrees, each to where the next begins; another name where it is dark (OKLab lightness below
+ * `darkBelow`) or pale. From memory, no source.
  */
 const HUES: readonly Hue[] = [
   { to: 12, name: 'pink', pale: 'pink', dark: 'plum', darkBelow: 0.52 },
@@ -54,7 +54,7 @@ export function colourWord(lab: Lab): string {
   const hue = ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360;
   const { name, dark, pale, darkBelow = 0.45 } = HUES.find(({ to }) => hue < to)!;
   if (chroma < TINT) return tinted(lab[0], hue, name);
-  if (light < darkBelow && dark !== undefined) return light < 0.4 && darkBelow > 0.45 ? `dark ${dark}` : dark; // prettier-ignore
+  if (light < darkBelow && dark !== undefined) return light < 0.4 && darkBelow > 0.45 ? `dark ${dark}` : dark;
   if (light > 0.74 && chroma < STRONG) return pale ?? `pale ${name}`;
   return light < 0.45 ? `dark ${name}` : name;
 }
@@ -64,14 +64,15 @@ const NAMED = 0.22;
 /** Colours nearer than this are one to the eye that names them. */
 const ALIKE = 12;
 
-/** A zone’s colours in words: the largest, and a second one where it is plainly another: "amber, dark brown". */
+/**
+ * A zone’s colours in words: the largest, and a second one where it is plainly another: "amber, dark brown".
+ */
 export function colourWords(parts: readonly { lab: Lab; share: number }[]): string {
   const [first, ...others] = parts;
   if (first === undefined) return '';
   const word = colourWord(first.lab);
   const second = others.find(
-    (one) =>
-      one.share >= NAMED && deltaE(one.lab, first.lab) > ALIKE && colourWord(one.lab) !== word,
+    (one) => one.share >= NAMED && deltaE(one.lab, first.lab) > ALIKE && colourWord(one.lab) !== word,
   );
   return second === undefined ? word : `${word}, ${colourWord(second.lab)}`;
 }

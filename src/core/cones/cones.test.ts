@@ -56,9 +56,7 @@ test('a temperature typed for a cone is named as such', () => {
 });
 
 test('every cone survives formatting and parsing', () => {
-  fc.assert(
-    fc.property(cone, (c) => expect(parseCone(formatCone(c))).toEqual({ ok: true, cone: c })),
-  );
+  fc.assert(fc.property(cone, (c) => expect(parseCone(formatCone(c))).toEqual({ ok: true, cone: c })));
 });
 
 test('06 is cooler than 6 and the scale runs without a gap from 01 to 1', () => {
@@ -214,13 +212,18 @@ describe('the heat of one shelf', () => {
   const pack = (place: string, bendDegrees: number) => ({ cone: '6', place, bendDegrees });
   const both = [pack('top shelf', 90), pack('bottom shelf', 10)];
   const whole = readFiring(both)!;
-  const [top, bottom] = ['top shelf', 'bottom shelf'].map((name) => whole.byPlace.find(({ place }) => place === name)!.reading.ordinal) as [number, number]; // prettier-ignore
+  const [top, bottom] = ['top shelf', 'bottom shelf'].map(
+    (name) => whole.byPlace.find(({ place }) => place === name)!.reading.ordinal,
+  ) as [number, number];
 
   test('is that of its own cones, or lies evenly between those above and below', () => {
     expect(reachedAt(both, 1, 5)).toBeCloseTo(bottom, 10);
     expect(reachedAt(both, 5, 5)).toBeCloseTo(top, 10);
     expect(reachedAt(both, 3, 5)).toBeCloseTo((top + bottom) / 2, 10);
-    expect(reachedAt([pack('shelf 2', 45), ...both], 2, 5)).toBeCloseTo(readFiring([pack('x', 45)])!.ordinal, 10); // prettier-ignore
+    expect(reachedAt([pack('shelf 2', 45), ...both], 2, 5)).toBeCloseTo(
+      readFiring([pack('x', 45)])!.ordinal,
+      10,
+    );
   });
 
   test('is not known where no cone says, or where only one side has one', () => {

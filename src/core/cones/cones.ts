@@ -15,8 +15,7 @@ const KNOWN = new Set(CONES);
 
 export type ConeResult = { ok: true; cone: string } | { ok: false; message: string };
 
-const SCALE_IN_WORDS =
-  'Cones run 022 … 01, then 1 … 14, with 05½ between 06 and 05 and 5½ between 5 and 6.';
+const SCALE_IN_WORDS = 'Cones run 022 … 01, then 1 … 14, with 05½ between 06 and 05 and 5½ between 5 and 6.';
 
 /** Is this the canonical spelling of a cone on the scale? */
 export function isCone(text: string): boolean {
@@ -72,9 +71,7 @@ export type ConeRange = { low: string; high: string };
 export function parseConeRange(
   input: string,
 ): { ok: true; range: ConeRange } | { ok: false; message: string } {
-  const parts = input
-    .split(/\s*(?:–|—|-|\bto\b|\.\.\.?|…)\s*/u)
-    .filter((part) => part.trim() !== '');
+  const parts = input.split(/\s*(?:–|—|-|\bto\b|\.\.\.?|…)\s*/u).filter((part) => part.trim() !== '');
   if (parts.length === 0 || parts.length > 2) {
     return { ok: false, message: 'Give one cone or two, such as 6 or 5–6.' };
   }

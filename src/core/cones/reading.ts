@@ -65,8 +65,7 @@ export function readCones(cones: readonly WitnessCone[]): ConeReading | null {
   const foot = below === null ? coneOrdinal(upright.cone) - 1 : coneOrdinal(below);
   // The bend of a whole cone always counts from the whole cone below, whatever half cone was set as well.
   const tip = foot + bend * (coneOrdinal(upright.cone) - foot);
-  const ordinal =
-    last === null ? tip : bend === 0 ? coneOrdinal(last) : Math.max(coneOrdinal(last), tip);
+  const ordinal = last === null ? tip : bend === 0 ? coneOrdinal(last) : Math.max(coneOrdinal(last), tip);
   return {
     ordinal,
     last,
@@ -79,16 +78,15 @@ export function readCones(cones: readonly WitnessCone[]): ConeReading | null {
 
 /**
  * The place of a small cone or a bar in a mechanical shut-off. It bends under the weight of a rod and by a
- * table of its own (small cones are listed at 300 °C/h, some 10 to 35 °C above large ones at 60; from memory),
- * so it says when the kiln shut off and not what the shelves reached. Common practice, no source.
+ * table of its own (small cones are listed at 300 °C/h, some 10 to 35 °C above large ones at 60; from
+ * memory), so it says when the kiln shut off and not what the shelves reached. Common practice, no source.
  */
 export const SHUT_OFF = 'shut-off';
 export const SHUT_OFF_MEANS =
   'A small cone or a bar in the shut-off bends under its rod and by another table: it says when the kiln shut off, and does not count for what the shelves reached.';
 
 /** What people call that place. */
-export const isShutOff = (place: string): boolean =>
-  /^(the\s+)?(shut[\s-]?off|sitter)\b/i.test(place.trim());
+export const isShutOff = (place: string): boolean => /^(the\s+)?(shut[\s-]?off|sitter)\b/i.test(place.trim());
 
 export type FiringReading = {
   /** Mean over the places that have cones, the shut-off left out. */
@@ -153,15 +151,11 @@ function shelfOfPlace(place: string, shelves: number): number | null {
 }
 
 /**
- * The heat that a shelf got, by the cones that stood on it, or on a shelf above and one below it, between which it is
- * taken to fall evenly. Null where the cones do not say.
+ * The heat that a shelf got, by the cones that stood on it, or on a shelf above and one below it, between
+ * which it is taken to fall evenly. Null where the cones do not say.
  * @param shelf counted from the bottom, 1 to `shelves`.
  */
-export function reachedAt(
-  cones: readonly WitnessCone[],
-  shelf: number,
-  shelves: number,
-): number | null {
+export function reachedAt(cones: readonly WitnessCone[], shelf: number, shelves: number): number | null {
   const known = (readFiring(cones)?.byPlace ?? []).flatMap(({ place, reading }) => {
     const at = isShutOff(place) ? null : shelfOfPlace(place, shelves);
     return at === null ? [] : [{ at, ordinal: reading.ordinal }];

@@ -1,4 +1,7 @@
-/** What people ask of tests, and the designs that can answer it, the likeliest first. Common practice, no source. */
+/**
+ * What people ask of tests, and the designs that can answer it, the likeliest first. Common practice, no
+ * source.
+ */
 import type { DesignKind } from './kinds';
 
 export type Ask = {
@@ -39,5 +42,4 @@ export const ASKS: readonly Ask[] = [
 
 /** The question that leads to a design, for those who come by the design. */
 export const askFor = (kind: DesignKind): Ask =>
-  ASKS.find(({ designs }) => designs[0] === kind) ??
-  ASKS.find(({ designs }) => designs.includes(kind))!;
+  ASKS.find(({ designs }) => designs[0] === kind) ?? ASKS.find(({ designs }) => designs.includes(kind))!;

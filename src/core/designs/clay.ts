@@ -53,18 +53,15 @@ export function tilesFromClay(
 /** Water absorption in % from dry and boiled weight (the method of ASTM C373). */
 export function absorption(dry: number, boiled: number): number {
   positive(dry, 'Dry weight');
-  if (boiled < dry)
-    throw new RangeError('The boiled piece weighs less than the dry one: weigh again.');
+  if (boiled < dry) throw new RangeError('The boiled piece weighs less than the dry one: weigh again.');
   return (100 * (boiled - dry)) / dry;
 }
 
 /** The fewest to make so that, at the studio's yield, at least `good` come out with this confidence. */
 export function howManyToMake(good: number, yieldShare: number, confidence: number): number {
   if (!Number.isInteger(good) || good < 1) throw new RangeError('At least one piece.');
-  if (!(yieldShare > 0 && yieldShare <= 1))
-    throw new RangeError('A yield lies above 0 and at most 1.');
-  if (!(confidence > 0 && confidence < 1))
-    throw new RangeError('A confidence lies between 0 and 1.');
+  if (!(yieldShare > 0 && yieldShare <= 1)) throw new RangeError('A yield lies above 0 and at most 1.');
+  if (!(confidence > 0 && confidence < 1)) throw new RangeError('A confidence lies between 0 and 1.');
   for (let n = good; ; n++)
     if (1 - jStat.binomial.cdf(good - 1, n, yieldShare) >= confidence || yieldShare === 1) return n;
 }

@@ -34,9 +34,7 @@ describe('blends', () => {
       for (let corner = 0; corner < corners; corner++)
         expect(points.filter(({ weights }) => weights[corner] === 1)).toHaveLength(1);
     }
-    const middle = triaxial(3).find(({ weights }) =>
-      weights.every((one) => Math.abs(one - 1 / 3) < 1e-9),
-    );
+    const middle = triaxial(3).find(({ weights }) => weights.every((one) => Math.abs(one - 1 / 3) < 1e-9));
     expect(middle).toBeDefined();
   });
 
@@ -44,8 +42,7 @@ describe('blends', () => {
     // Reference implementation: all whole thirds (a, b, c) with a + b + c = n.
     for (const n of [1, 2, 4, 7]) {
       const reference = new Set<string>();
-      for (let a = 0; a <= n; a++)
-        for (let b = 0; a + b <= n; b++) reference.add([a, b, n - a - b].join());
+      for (let a = 0; a <= n; a++) for (let b = 0; a + b <= n; b++) reference.add([a, b, n - a - b].join());
       const ours = new Set(
         triaxial(n).map(({ weights }) => weights.map((weight) => Math.round(weight * n)).join()),
       );
@@ -95,10 +92,7 @@ describe('blends', () => {
             for (const one of ml) expect(one).toBeGreaterThanOrEqual(0);
           }
           plan.needed.forEach((needed, corner) =>
-            expect(needed).toBeCloseTo(
-              1.1 * plan.cups.reduce((sum, cup) => sum + cup.ml[corner]!, 0),
-              6,
-            ),
+            expect(needed).toBeCloseTo(1.1 * plan.cups.reduce((sum, cup) => sum + cup.ml[corner]!, 0), 6),
           );
         },
       ),
@@ -122,7 +116,7 @@ describe('blends', () => {
     const third = shifted.find(({ point }) => point === middle.point)!;
     expect(third.by).toBeCloseTo(0.4 - 1 / 3, 9);
     // Pure corners are never shifted; a finer measure or a larger cup shifts nothing.
-    expect(shifted.every(({ point }) => poured[point]!.ml.filter((one) => one > 0).length > 1)).toBe(true); // prettier-ignore
+    expect(shifted.every(({ point }) => poured[point]!.ml.filter((one) => one > 0).length > 1)).toBe(true);
     expect(cups(triaxial(3), 60, 1).shifted).toEqual([]);
   });
 
@@ -166,25 +160,19 @@ describe('planned tiles', () => {
     matrix(),
   ];
   test.each(
-    [3, 1, 3, 2, 4, 5, 15, 35, 4, 6, 4, 2, 9].map(
-      (count, i) => [designs[i]!.kind, count, i] as const,
-    ),
-  )(
-    // prettier-ignore
-    'a design of kind “%s” makes %d tiles',
-    (_, count, i) => {
-      const tiles = planTiles(designs[i]!);
-      expect(tiles).toHaveLength(count);
-      expect(tiles.map(({ no }) => no)).toEqual(tiles.map((_, at) => at + 1));
-      expect(new Set(tiles.map(({ row, column }) => `${row}/${column}`)).size).toBe(count);
-      expect(new Set(tiles.map(({ factors }) => JSON.stringify(factors))).size).toBe(count);
-      for (const { layers, mix } of tiles) {
-        for (const layer of layers) expect(layer.coat === null).toBe(mix !== null);
-        if (mix && designs[i]!.kind !== 'body and glaze')
-          expect(Object.values(mix.shares).reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
-      }
-    },
-  );
+    [3, 1, 3, 2, 4, 5, 15, 35, 4, 6, 4, 2, 9].map((count, i) => [designs[i]!.kind, count, i] as const),
+  )('a design of kind “%s” makes %d tiles', (_, count, i) => {
+    const tiles = planTiles(designs[i]!);
+    expect(tiles).toHaveLength(count);
+    expect(tiles.map(({ no }) => no)).toEqual(tiles.map((_, at) => at + 1));
+    expect(new Set(tiles.map(({ row, column }) => `${row}/${column}`)).size).toBe(count);
+    expect(new Set(tiles.map(({ factors }) => JSON.stringify(factors))).size).toBe(count);
+    for (const { layers, mix } of tiles) {
+      for (const layer of layers) expect(layer.coat === null).toBe(mix !== null);
+      if (mix && designs[i]!.kind !== 'body and glaze')
+        expect(Object.values(mix.shares).reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+    }
+  });
 
   test('repeats and bodies multiply, repeats are called so, and controls come by default', () => {
     const tiles = planTiles({ ...designs[8]!, bodies: ['Drift', 'Eider'], repeats: 2 });
@@ -219,7 +207,9 @@ describe('planned tiles', () => {
   });
 
   test('a matrix by several numbers of coats says them, has each single, and a place for every tile', () => {
-    const tiles = planTiles(matrix({ bases: ['Tarn'], overs: ['Pitch'], baseCoats: [2, 1], overCoats: [1, 3] })); // prettier-ignore
+    const tiles = planTiles(
+      matrix({ bases: ['Tarn'], overs: ['Pitch'], baseCoats: [2, 1], overCoats: [1, 3] }),
+    );
     const pairs = tiles.filter(({ role }) => role === 'test');
     // Two ways round, two numbers below, two on top.
     expect(pairs).toHaveLength(8);
@@ -228,17 +218,26 @@ describe('planned tiles', () => {
       factors: { base: 'Tarn', over: 'Pitch', 'base coats': '1', 'over coats': '1' },
     });
     expect(pairs.map(({ layers }) => layers.map(({ coats }) => coats).join('+'))).toEqual([
-      '1+1', '1+3', '2+1', '2+3', '1+1', '1+3', '2+1', '2+3',
-    ]); // prettier-ignore
+      '1+1',
+      '1+3',
+      '2+1',
+      '2+3',
+      '1+1',
+      '1+3',
+      '2+1',
+      '2+3',
+    ]);
     const alone = tiles.filter(({ role }) => role === 'control').map(({ label }) => label);
     expect(alone.sort()).toEqual(
-      ['Tarn', 'Pitch'].flatMap((coat) => [`${coat}, 1 coat`, `${coat}, 2 coats`, `${coat}, 3 coats`]).sort(), // prettier-ignore
+      ['Tarn', 'Pitch'].flatMap((coat) => [`${coat}, 1 coat`, `${coat}, 2 coats`, `${coat}, 3 coats`]).sort(),
     );
     expect(new Set(tiles.map(({ row, column }) => `${row}/${column}`)).size).toBe(tiles.length);
     // One way round, no singles, nothing over itself.
     expect(planTiles(matrix({ both: false, controls: false })).map(({ label }) => label)).toEqual([
-      'Pitch over Tarn', 'Pitch over Gull', 'Tarn over Gull',
-    ]); // prettier-ignore
+      'Pitch over Tarn',
+      'Pitch over Gull',
+      'Tarn over Gull',
+    ]);
     expect(planTiles(matrix({ overs: [] })).map(({ label }) => label)).toEqual(['Tarn', 'Gull']);
     const where = planTiles(matrix({ baseOn: 'foot to rim', overOn: 'upper third' })).at(-1)!;
     expect(where.layers.map(({ stretch }) => stretch)).toEqual([
@@ -253,9 +252,7 @@ describe('planned tiles', () => {
       [0, 0.25, 0.5, 0.75].map((from) => ({ from, to: 1 })),
     );
     const foot = { ...designs[1]!, thickAt: 'foot' } as Design;
-    expect(planTiles(foot)[0]!.layers.map(({ stretch }) => stretch.to)).toEqual([
-      1, 0.75, 0.5, 0.25,
-    ]);
+    expect(planTiles(foot)[0]!.layers.map(({ stretch }) => stretch.to)).toEqual([1, 0.75, 0.5, 0.25]);
   });
 
   test('coats of several coatings build up one over another on one tile', () => {
@@ -291,9 +288,7 @@ describe('planned tiles', () => {
     expect(() => planTiles({ ...designs[0]!, bodies: [] })).toThrow(/body/);
     expect(() => planTiles({ ...designs[0]!, repeats: 0 })).toThrow(/at least once/);
     expect(() => planTiles({ ...common, kind: 'list', stacks: [] })).toThrow(/no tile/);
-    expect(() => planTiles({ ...common, kind: 'line', corners: ['A', 'A'], points: 5 })).toThrow(
-      /the same/,
-    );
+    expect(() => planTiles({ ...common, kind: 'line', corners: ['A', 'A'], points: 5 })).toThrow(/the same/);
   });
 });
 
@@ -317,12 +312,7 @@ describe('what a comparison confuses', () => {
   });
 
   test('crossed variables are not together, and one that never changes is named', () => {
-    const crossed = [
-      piece('1', 'Drift'),
-      piece('2', 'Drift'),
-      piece('1', 'Peat'),
-      piece('2', 'Peat'),
-    ];
+    const crossed = [piece('1', 'Drift'), piece('2', 'Drift'), piece('1', 'Peat'), piece('2', 'Peat')];
     const found = confounding(crossed, ['coats', 'body', 'cone']);
     expect(found).toEqual({ unasked: [], constant: ['cone'], together: [] });
   });
@@ -348,15 +338,9 @@ describe('what is asked', () => {
     expect(wrong(matrix({ baseCoats: [1.5] }))).toBe('Whole coats only.');
     expect(wrong({ ...common, kind: 'line', corners: ['A', 'A'], points: 5 })).toMatch(/the same/);
     expect(wrong({ ...common, kind: 'line', corners: ['A', 'B'], points: 2 })).toBe('At least 3.');
-    expect(wrong({ ...common, kind: 'triaxial', corners: ['A', 'B'], steps: 2 })).toBe(
-      'Choose 3 of them.',
-    );
-    expect(wrong({ ...common, kind: 'seconds', coating: '', seconds: [1, 2] })).toBe(
-      'Choose a coating.',
-    );
-    expect(wrong({ ...common, kind: 'seconds', coating: 'A', seconds: [1, 700] })).toMatch(
-      /ten minutes/,
-    );
+    expect(wrong({ ...common, kind: 'triaxial', corners: ['A', 'B'], steps: 2 })).toBe('Choose 3 of them.');
+    expect(wrong({ ...common, kind: 'seconds', coating: '', seconds: [1, 2] })).toBe('Choose a coating.');
+    expect(wrong({ ...common, kind: 'seconds', coating: 'A', seconds: [1, 700] })).toMatch(/ten minutes/);
     expect(wrong({ ...common, bodies: [], kind: 'coats', coating: 'A', coats: [1] })).toBe(
       'Choose at least one body.',
     );

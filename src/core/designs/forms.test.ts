@@ -9,12 +9,7 @@ test('tiles have grounds, ware has surfaces, and neither has the other’s', () 
     expect(new Set(surfaces).size).toBe(surfaces.length);
     if (kind === 'ware') expect(faces.every((face) => face.kind === 'bare')).toBe(true);
   }
-  expect(facesOfForm('mug').map(({ surface }) => surface)).toEqual([
-    'outside',
-    'inside',
-    'rim',
-    'foot',
-  ]);
+  expect(facesOfForm('mug').map(({ surface }) => surface)).toEqual(['outside', 'inside', 'rim', 'foot']);
   expect(facesOfForm('jar with lid').at(-1)!.surface).toBe('lid');
   expect(facesOfForm('L tile').map(({ kind }) => kind)).toEqual(['bare', 'light-slip']);
   expect(facesOfForm('something else')).toEqual([{ no: 1, kind: 'bare', surface: null }]);

@@ -10,11 +10,7 @@ export type Form = {
   surfaces: readonly WareSurface[];
 };
 
-const tile = (
-  name: string,
-  faces: readonly FaceKind[],
-  axis: Form['axis'] = 'foot to rim',
-): Form => ({
+const tile = (name: string, faces: readonly FaceKind[], axis: Form['axis'] = 'foot to rim'): Form => ({
   name,
   kind: 'tile',
   axis,
@@ -29,7 +25,10 @@ const ware = (
   surfaces: readonly WareSurface[] = POT,
 ): Form => ({ name, kind: 'ware', axis, faces: surfaces.map(() => 'bare'), surfaces });
 
-/** Forms a studio makes tiles and ware in. The surfaces of ware are those a glazer names (common practice, no source). */
+/**
+ * Forms a studio makes tiles and ware in. The surfaces of ware are those a glazer names (common practice, no
+ * source).
+ */
 export const FORMS: readonly Form[] = [
   tile('L tile', ['bare', 'light-slip']),
   tile('ring-cut T tile', ['bare', 'dark-slip']),
@@ -50,12 +49,14 @@ export const FORMS: readonly Form[] = [
   ware('lamp base', 'foot to rim', ['outside', 'inside', 'foot']),
 ];
 
-export const formNamed = (name: string): Form | undefined =>
-  FORMS.find((form) => form.name === name);
+export const formNamed = (name: string): Form | undefined => FORMS.find((form) => form.name === name);
 
 export type FormFace = { no: number; kind: FaceKind; surface: WareSurface | null };
 
-/** The faces that a form begins with: a tile's grounds, or the surfaces of ware. One bare face for a form nobody knows. */
+/**
+ * The faces that a form begins with: a tile's grounds, or the surfaces of ware. One bare face for a form
+ * nobody knows.
+ */
 export function facesOfForm(name: string): FormFace[] {
   const form = formNamed(name);
   if (form === undefined) return [{ no: 1, kind: 'bare', surface: null }];

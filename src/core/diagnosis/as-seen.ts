@@ -13,8 +13,8 @@ const SURFACES: Readonly<Record<string, readonly string[]>> = {
 export const toldBySurface = (complaint: string): boolean => SURFACES[complaint] !== undefined;
 
 /**
- * Does what was seen show a complaint? By its sign or by its surface; where the sign stands for other complaints too (a
- * colour that is off), a surface that was written down decides alone.
+ * Does what was seen show a complaint? By its sign or by its surface; where the sign stands for other
+ * complaints too (a colour that is off), a surface that was written down decides alone.
  */
 export function shows(
   complaint: string,
@@ -28,8 +28,8 @@ export function shows(
 }
 
 /**
- * Stacks as they bear on a complaint: of those that are the same as its own (coats in order) the surface counts as its
- * sign. Others are meant to be as they are.
+ * Stacks as they bear on a complaint: of those that are the same as its own (coats in order) the surface
+ * counts as its sign. Others are meant to be as they are.
  */
 export function marked<T extends SeenStack>(
   all: readonly T[],

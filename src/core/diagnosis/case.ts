@@ -7,9 +7,7 @@ import { FACTS, factOf } from './facts';
 export const SCOPES = ['piece', 'coating', 'bucket', 'body', 'kiln', 'firing'] as const;
 
 /** How far it spreads: each of these is a fact under another name. */
-export const SPREADS: Readonly<
-  Record<string, { words: string; says: readonly [string, string] | null }>
-> = {
+export const SPREADS: Readonly<Record<string, { words: string; says: readonly [string, string] | null }>> = {
   'this piece': { words: 'this piece alone', says: null },
   'all alike': { words: 'all that were made alike', says: null },
   'this body': { words: 'everything on this body', says: ['body', 'only'] },
@@ -59,9 +57,7 @@ function known(kind: string, name: string, names: readonly string[]): string {
     .replace(/[\s_]+/g, '-');
   const found = names.find((one) => one === name || one === plain);
   if (found !== undefined) return found;
-  throw new CaseError(
-    `${kind} “${name}” is not known. The nearest that is: “${nearest(plain, names)}”.`,
-  );
+  throw new CaseError(`${kind} “${name}” is not known. The nearest that is: “${nearest(plain, names)}”.`);
 }
 
 function complaintNamed(sign: string): string {
@@ -72,9 +68,7 @@ function complaintNamed(sign: string): string {
     .replace(/[\s_]+/g, '-');
   const several = complaintsOf(plain);
   if (complaintOf(plain) === undefined && several.length > 0)
-    throw new CaseError(
-      `The sign “${sign}” says not which: ${several.map(({ id }) => id).join(', ')}.`,
-    );
+    throw new CaseError(`The sign “${sign}” says not which: ${several.map(({ id }) => id).join(', ')}.`);
   return known('The sign', sign, ids);
 }
 
@@ -83,9 +77,7 @@ export function valueOf(id: string, given: string | number | boolean): string | 
   const fact = factOf(id)!;
   if (typeof given === 'number') {
     if (fact.number === undefined)
-      throw new CaseError(
-        `The fact “${id}” is no number: ${fact.values.map((v) => v.id).join(', ')}.`,
-      );
+      throw new CaseError(`The fact “${id}” is no number: ${fact.values.map((v) => v.id).join(', ')}.`);
     if (!Number.isFinite(given)) throw new CaseError(`The fact “${id}” is no proper number.`);
     const at = fact.number.bounds.findIndex((bound) => given < bound);
     return fact.values[at === -1 ? fact.values.length - 1 : at]!.id;
@@ -107,9 +99,7 @@ export function readCase(input: unknown): Case {
   const parsed = written.safeParse(input);
   if (!parsed.success) {
     const [issue] = parsed.error.issues;
-    throw new CaseError(
-      `${issue?.path.join('.') || 'The case'}: ${issue?.message ?? 'cannot be read'}`,
-    );
+    throw new CaseError(`${issue?.path.join('.') || 'The case'}: ${issue?.message ?? 'cannot be read'}`);
   }
   const facts: Record<string, string> = {};
   const say = (id: string, value: string): void => {

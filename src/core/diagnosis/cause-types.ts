@@ -6,8 +6,9 @@ export type Scope = 'piece' | 'coating' | 'bucket' | 'body' | 'kiln' | 'firing';
 export type Source = 'published' | 'common practice' | 'judgement';
 
 /**
- * How strongly values of a fact speak for a cause (positive) or against it, as the decimal logarithm of how much more
- * often they are found with it than with its rivals for the same complaint. Values that are not named share what is left.
+ * How strongly values of a fact speak for a cause (positive) or against it, as the decimal logarithm of how
+ * much more often they are found with it than with its rivals for the same complaint. Values that are not
+ * named share what is left.
  */
 export type Evidence = {
   fact: string;
@@ -76,17 +77,15 @@ export function cause(id: string, name: string, scope: Scope, how: string, short
 }
 
 /** Evidence of one fact: `says('heat', { above: 1, lower: -1 })`. */
-export const says = (
-  fact: string,
-  weights: Evidence['weights'],
-  ...of: readonly string[]
-): Evidence => ({ fact, weights, ...(of.length > 0 ? { of } : {}) });
+export const says = (fact: string, weights: Evidence['weights'], ...of: readonly string[]): Evidence => ({
+  fact,
+  weights,
+  ...(of.length > 0 ? { of } : {}),
+});
 
 // Evidence that many causes share.
-export const THICK = [says('thickness', { 'only-thick': 1, 'worse-thick': 0.3, alike: -1, 'only-thin': -1 })]; // prettier-ignore
-export const THIN = [
-  says('thickness', { 'only-thin': 1, alike: -0.3, 'worse-thick': -1, 'only-thick': -1 }),
-];
+export const THICK = [says('thickness', { 'only-thick': 1, 'worse-thick': 0.3, alike: -1, 'only-thin': -1 })];
+export const THIN = [says('thickness', { 'only-thin': 1, alike: -0.3, 'worse-thick': -1, 'only-thick': -1 })];
 export const HOT = [says('heat', { above: 1, lower: -1, below: -1.5 })];
 export const COLD = [says('heat', { below: 1, upper: -1, above: -1.5 })];
 export const LOAD = [says('load', { shared: 1, usual: -1 })];
@@ -94,7 +93,7 @@ export const PLACE = [says('place', { one: 1, random: -0.6 })];
 export const BODY = [says('body', { only: 1, every: -1 })];
 export const RECIPE = [says('recipe', { everywhere: 1, sound: -1 })];
 export const BATCH = [says('batch', { began: 1, older: -1, same: -0.6 })];
-export const STACK = [says('stack', { 'together-thick': 2, together: 0.6, alone: -1, single: -1.5 })]; // prettier-ignore
+export const STACK = [says('stack', { 'together-thick': 2, together: 0.6, alone: -1, single: -1.5 })];
 export const UNDER = [says('under', { 'only-over': 1, bare: -2 })];
 export const HAND = [says('hand', { one: 0.6, all: -0.6 })];
 export const REFIRE = [says('generation', { 'new-since': 2, first: -2 })];
@@ -102,8 +101,8 @@ export const AFTER_FIRST = { generation: ['new-since', 'again'] };
 export const IN_REDUCTION = { air: ['reduction'] };
 
 /**
- * Facts that tell of the same thing count together, and no more than the strongest of them and a third; others each by
- * themselves.
+ * Facts that tell of the same thing count together, and no more than the strongest of them and a third;
+ * others each by themselves.
  */
 export const TOGETHER: Readonly<Record<string, string>> = {
   thickness: 'coat',

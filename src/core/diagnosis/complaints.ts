@@ -1,7 +1,7 @@
 /**
- * What somebody can come with: the faults that are on record as signs, and complaints of colour, coat, slip, body
- * and use that need a name of their own before their causes can be told apart. The looks are ours; what tells
- * neighbours apart is common practice, no source.
+ * What somebody can come with: the faults that are on record as signs, and complaints of colour, coat, slip,
+ * body and use that need a name of their own before their causes can be told apart. The looks are ours; what
+ * tells neighbours apart is common practice, no source.
  */
 export type Complaint = {
   id: string;
@@ -33,16 +33,13 @@ export const GROUPS = [
 export type Group = (typeof GROUPS)[number];
 
 const EDGES = 'Edges can be razor sharp: gloves and safety glasses; grind wet.';
-const WET =
-  'Wet gets into an open body through it: hard to clean, and not for food on such a body.';
-const SLIVERS =
-  'Sharp slivers come off: not for food or drink. Hold back the whole lot and bin what sheds.';
+const WET = 'Wet gets into an open body through it: hard to clean, and not for food on such a body.';
+const SLIVERS = 'Sharp slivers come off: not for food or drink. Hold back the whole lot and bin what sheds.';
 const LAB =
   'Out of use for food until a laboratory has passed this glaze on this body from this firing. Home tests only find bad ones.';
 const CO = 'Reduction makes carbon monoxide: alarm, air, and nobody sleeping above.';
 const METALS = 'Strong, dry or metallic colours are not for food; manganese and copper fume: vent.';
-const PARTS =
-  'May part in the hand or in use: not for heat or load. Eyes covered when it is broken up.';
+const PARTS = 'May part in the hand or in use: not for heat or load. Eyes covered when it is broken up.';
 const POPS = 'Throws sharp chips days or weeks later: hold back the whole lot.';
 
 const of = (
@@ -73,12 +70,7 @@ export const COMPLAINTS: readonly Complaint[] = [
     ['blister', 'Blisters', 'blister', 'bubbles standing above the surface', EDGES],
     ['crater', 'Craters', 'crater', 'burst bubbles with a raised ring', EDGES],
     ['cloudy', 'Cloudy clear', 'cloudy', 'a clear that is milky'],
-    [
-      'boron-blue',
-      'Blue haze in a clear',
-      'cloudy',
-      'a blue or milky-blue veil, worst where thick',
-    ],
+    ['boron-blue', 'Blue haze in a clear', 'cloudy', 'a blue or milky-blue veil, worst where thick'],
   ]),
   ...of('Cracks and slivers in the glaze', [
     [
@@ -98,13 +90,7 @@ export const COMPLAINTS: readonly Complaint[] = [
       'drawn back into islands with thick rolled edges, bare body between',
     ],
     ['running', 'Running', 'running', 'flowed down, thick at the foot'],
-    [
-      'stuck',
-      'Stuck or plucked',
-      'stuck',
-      'fused to the shelf, or chips torn from the foot',
-      EDGES,
-    ],
+    ['stuck', 'Stuck or plucked', 'stuck', 'fused to the shelf, or chips torn from the foot', EDGES],
   ]),
   ...of('Surface and melt', [
     ['dry', 'Dry, underfired', 'dry', 'dry and dull, not melted through', METALS],
@@ -121,14 +107,7 @@ export const COMPLAINTS: readonly Complaint[] = [
       CO,
       true,
     ],
-    [
-      'celadon',
-      'Celadon off',
-      'off-colour',
-      'yellow, olive or grey instead of blue-green',
-      CO,
-      true,
-    ],
+    ['celadon', 'Celadon off', 'off-colour', 'yellow, olive or grey instead of blue-green', CO, true],
     ['iron', 'Iron glaze off', 'off-colour', 'black, brown, rust or amber at the wrong place'],
     ['chrome-tin', 'Chrome-tin pink off', 'off-colour', 'grey, brown or pale where pink was meant'],
     ['chrome-brown', 'Chrome green gone brown', 'off-colour', 'brown where green was meant'],
@@ -154,14 +133,7 @@ export const COMPLAINTS: readonly Complaint[] = [
   ...of('Specks, scum and smoke', [
     ['spot', 'Kiln spots', 'spot', 'a crumb, a speck or a drip on the glaze'],
     ['scum', 'Scum', null, 'white bloom or crust at edges and rims'],
-    [
-      'carbon-missing',
-      'Carbon trap missing',
-      'off-colour',
-      'clean where smoke was wanted',
-      CO,
-      true,
-    ],
+    ['carbon-missing', 'Carbon trap missing', 'off-colour', 'clean where smoke was wanted', CO, true],
     ['smoke', 'Smoke that nobody wanted', 'smoke', 'grey or black caught in the glaze', CO],
   ]),
   ...of('In use', [
@@ -201,5 +173,4 @@ const BY_ID = new Map(COMPLAINTS.map((one) => [one.id, one]));
 export const complaintOf = (id: string): Complaint | undefined => BY_ID.get(id);
 
 /** What a sign on record can be a complaint of: itself, or what it stands for. */
-export const complaintsOf = (sign: string): Complaint[] =>
-  COMPLAINTS.filter((one) => one.sign === sign);
+export const complaintsOf = (sign: string): Complaint[] => COMPLAINTS.filter((one) => one.sign === sign);

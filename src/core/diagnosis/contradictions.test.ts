@@ -11,7 +11,12 @@ test('every fact and value of every pair is known', () => {
 });
 
 test('what cannot both hold is found, with both in words', () => {
-  const found = contradictionsIn({ stack: 'single', order: 'one-order', air: 'reduction', reduction: 'late' }); // prettier-ignore
+  const found = contradictionsIn({
+    stack: 'single',
+    order: 'one-order',
+    air: 'reduction',
+    reduction: 'late',
+  });
   expect(found).toHaveLength(1);
   expect(found[0]!.map(({ fact }) => fact)).toEqual(['stack', 'order']);
   expect(found[0]![0]!.words).toBe('What does each coat do by itself? there is only one coat');
@@ -19,6 +24,5 @@ test('what cannot both hold is found, with both in words', () => {
 
 test('what is not known contradicts nothing, and no worked case contradicts itself', () => {
   expect(contradictionsIn({})).toEqual([]);
-  for (const { story, facts } of WORKED)
-    expect([story, contradictionsIn(facts)]).toEqual([story, []]);
+  for (const { story, facts } of WORKED) expect([story, contradictionsIn(facts)]).toEqual([story, []]);
 });

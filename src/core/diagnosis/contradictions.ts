@@ -1,6 +1,6 @@
 /**
- * Facts that cannot both hold: one of them was read or said wrongly, and whoever stands there says which. The reckoning
- * takes both as they are meanwhile. Judgement.
+ * Facts that cannot both hold: one of them was read or said wrongly, and whoever stands there says which. The
+ * reckoning takes both as they are meanwhile. Judgement.
  */
 import { factOf } from './facts';
 

@@ -49,5 +49,5 @@ test('another version of the same recipe is said, and stands nearer than another
     seen('body', { stackKey: 'foxglove#1 dip×1', bodyId: 'b2' }),
     seen('version', { stackKey: 'foxglove#3 dip×1' }),
   ];
-  expect(contrastsOf(own, 'crazing', kin).map(({ differs }) => differs)).toEqual([['version'], ['body']]); // prettier-ignore
+  expect(contrastsOf(own, 'crazing', kin).map(({ differs }) => differs)).toEqual([['version'], ['body']]);
 });

@@ -72,8 +72,7 @@ function layOut({ findings, facts }: Case, here: Here): Sheet {
   const complaints = findings.filter(({ wanted }) => wanted !== true).map(({ sign }) => sign);
   const weighed = CAUSES.filter(
     ({ id, shares }) =>
-      here[id]?.off !== true &&
-      complaints.some((one) => ((here[id]?.shares ?? shares)[one] ?? 0) > 0),
+      here[id]?.off !== true && complaints.some((one) => ((here[id]?.shares ?? shares)[one] ?? 0) > 0),
   ).map((cause) => weigh(cause, complaints, here[cause.id]?.shares));
   const groups = weighed.map((one) => {
     const found = new Map<string, number[]>();
@@ -102,14 +101,9 @@ function explain(sheet: Sheet): Explanation[] {
     const evidence = [...sheet.groups[i]!.values()].reduce((sum, one) => sum + together(one), 0);
     return (base / (1 - base)) * 10 ** evidence;
   });
-  const missed = weighed.map(({ odds: { strength } }) =>
-    complaints.map((one) => 1 - (strength[one] ?? 0)),
-  );
+  const missed = weighed.map(({ odds: { strength } }) => complaints.map((one) => 1 - (strength[one] ?? 0)));
   const shown = (causes: readonly number[]): number =>
-    complaints.reduce(
-      (all, _, s) => all * (1 - causes.reduce((no, i) => no * missed[i]![s]!, 1 - LEAK)),
-      1,
-    );
+    complaints.reduce((all, _, s) => all * (1 - causes.reduce((no, i) => no * missed[i]![s]!, 1 - LEAK)), 1);
   const all: Explanation[] = [{ causes: [], weight: shown([]) }];
   for (let i = 0; i < weighed.length; i++) {
     if (odds[i] === 0) continue;
@@ -128,12 +122,14 @@ const sum = (all: readonly { weight: number }[]): number =>
 /** Uncertainty about which explanation holds, in bits. */
 function entropy(weights: Iterable<number>, total: number): number {
   let bits = 0;
-  for (const weight of weights)
-    if (weight > 0) bits -= (weight / total) * Math.log2(weight / total);
+  for (const weight of weights) if (weight > 0) bits -= (weight / total) * Math.log2(weight / total);
   return bits;
 }
 
-/** By how much a further fact would change the evidence of a cause, its group considered; -Infinity rules it out. */
+/**
+ * By how much a further fact would change the evidence of a cause, its group considered; -Infinity rules it
+ * out.
+ */
 function change(sheet: Sheet, i: number, fact: string, value: string): number {
   const one = sheet.weighed[i]!;
   const needed = one.cause.needs[fact];
@@ -145,11 +141,7 @@ function change(sheet: Sheet, i: number, fact: string, value: string): number {
 }
 
 /** What a fact is expected to tell of which explanation holds, in bits. */
-export function expectedBits(
-  explanations: readonly Explanation[],
-  sheet: Sheet,
-  fact: Fact,
-): number {
+export function expectedBits(explanations: readonly Explanation[], sheet: Sheet, fact: Fact): number {
   const total = sum(explanations);
   let [left, known] = [0, 0];
   for (const { id, usual } of fact.values) {
@@ -210,21 +202,18 @@ function spoken(sheet: Sheet, i: number): { for: Spoken[]; against: Spoken[] } {
  * Ranks the causes of a case.
  * @param of the case, read and checked; findings that were wanted are no complaint.
  * @param here what this studio says of causes.
- * @returns causes with probabilities below 1, each with what spoke for and against it. Rivals never sum above 1.
- * Source: noisy-or with a leak, J. Pearl, Probabilistic Reasoning in Intelligent Systems (1988), ch. 4; explained
- * by at most two causes. Expected information: D. V. Lindley, Ann. Math. Statist. 27 (1956) 986.
+ * @returns causes with probabilities below 1, each with what spoke for and against it. Rivals never sum above
+ * 1. Source: noisy-or with a leak, J. Pearl, Probabilistic Reasoning in Intelligent Systems (1988), ch. 4;
+ * explained by at most two causes. Expected information: D. V. Lindley, Ann. Math. Statist. 27 (1956) 986.
  */
 export function diagnose(of: Case, here: Here = {}): Diagnosis {
   const sheet = layOut(of, here);
-  const cautions = [
-    ...new Set(of.findings.flatMap(({ sign }) => complaintOf(sign)?.caution ?? [])),
-  ];
+  const cautions = [...new Set(of.findings.flatMap(({ sign }) => complaintOf(sign)?.caution ?? []))];
   if (sheet.complaints.length === 0) return { causes: [], other: 1, ask: [], tests: [], cautions };
   const explanations = explain(sheet);
   const total = sum(explanations);
   const share = sheet.weighed.map(() => 0);
-  for (const { causes, weight } of explanations)
-    for (const i of causes) share[i]! += weight / total;
+  for (const { causes, weight } of explanations) for (const i of causes) share[i]! += weight / total;
   const causes = sheet.weighed
     .map(({ cause }, i): Ranked => ({
       id: cause.id,
@@ -253,8 +242,7 @@ export function diagnose(of: Case, here: Here = {}): Diagnosis {
       .map(({ fact, question, bits, effort }) => ({ fact, question, bits, effort }));
   for (const { id, probability } of causes) {
     const caution = CAUSES.find((one) => one.id === id)?.caution;
-    if (caution !== undefined && probability > 0.2 && !cautions.includes(caution))
-      cautions.push(caution);
+    if (caution !== undefined && probability > 0.2 && !cautions.includes(caution)) cautions.push(caution);
   }
   return {
     causes,

@@ -1,4 +1,7 @@
-/** The clinic’s sums and tables, held against themselves, against brute force, and against cases worked out by hand. */
+/**
+ * The clinic’s sums and tables, held against themselves, against brute force, and against cases worked out by
+ * hand.
+ */
 import fc from 'fast-check';
 import { WORKED } from '../../../test-support/clinic-cases';
 import { SIGNS } from '../signs';
@@ -32,20 +35,18 @@ describe('the tables', () => {
       for (const sign of Object.keys(cause.shares))
         expect([cause.id, sign, complaintOf(sign) !== undefined]).toEqual([cause.id, sign, true]);
       const spoken = [
-        ...cause.evidence.flatMap(({ fact, weights }) =>
-          Object.keys(weights).map((value) => [fact, value]),
-        ),
+        ...cause.evidence.flatMap(({ fact, weights }) => Object.keys(weights).map((value) => [fact, value])),
         ...cause.tests.map(({ fact, says }) => [fact, says]),
         ...Object.entries(cause.needs).flatMap(([fact, values]) => values.map((v) => [fact, v])),
       ];
       for (const [fact, value] of spoken)
-        expect([
+        expect([cause.id, fact, value, factOf(fact!)?.values.some(({ id }) => id === value)]).toEqual([
           cause.id,
           fact,
           value,
-          factOf(fact!)?.values.some(({ id }) => id === value),
-        ]).toEqual([cause.id, fact, value, true]);
-      expect([cause.id, cause.remedies.length > 0, cause.how.length > 10]).toEqual([cause.id, true, true]); // prettier-ignore
+          true,
+        ]);
+      expect([cause.id, cause.remedies.length > 0, cause.how.length > 10]).toEqual([cause.id, true, true]);
     }
   });
 
@@ -57,7 +58,7 @@ describe('the tables', () => {
       const all = shares.reduce((a, b) => a + b, 0);
       expect([id, all >= 85 && all <= 190]).toEqual([id, true]);
     }
-    for (const sign of SIGNS) expect([sign.id, complaintsOf(sign.id).length > 0]).toEqual([sign.id, true]); // prettier-ignore
+    for (const sign of SIGNS) expect([sign.id, complaintsOf(sign.id).length > 0]).toEqual([sign.id, true]);
   });
 
   test('every fact is asked of a cause, in words, and its shares make one', () => {
@@ -85,15 +86,7 @@ describe('the tables', () => {
   });
 
   test('what can hurt is cautioned', () => {
-    for (const id of [
-      'shivering',
-      'blister',
-      'stuck',
-      'dunt',
-      'lime-pop',
-      'leaching',
-      'copper-red',
-    ])
+    for (const id of ['shivering', 'blister', 'stuck', 'dunt', 'lime-pop', 'leaching', 'copper-red'])
       expect(complaintOf(id)!.caution!.length).toBeGreaterThan(20);
   });
 });
@@ -117,7 +110,8 @@ describe('the sums', () => {
 
   test('worked by hand: one complaint, two causes, one fact', () => {
     // Lime pops: lime 55, plaster 40, shell 10; no plaster near, where a fifth of cases have it. Lime says
-    // near −0.2: none is left (1 − 0.2 × 0.631) / 0.8. Plaster says near +0.5, none −1: together 0.712, made one.
+    // near −0.2: none is left (1 − 0.2 × 0.631) / 0.8. Plaster says near +0.5, none −1: together 0.712, made
+    // one.
     const found = diagnose(of('lime-pop', { plaster: 'none' }));
     const met = 0.03;
     const odds = [55, 40, 10].map((share) => {
@@ -130,7 +124,8 @@ describe('the sums', () => {
     );
     const leak = (SOMETHING_ELSE / 100) * met;
     const one = (i: number): number => odds[i]! * factors[i]! * (1 - (1 - leak) * 0.5);
-    const two = (i: number, j: number): number => odds[i]! * factors[i]! * odds[j]! * factors[j]! * (1 - (1 - leak) * 0.25); // prettier-ignore
+    const two = (i: number, j: number): number =>
+      odds[i]! * factors[i]! * odds[j]! * factors[j]! * (1 - (1 - leak) * 0.25);
     const all = leak + one(0) + one(1) + one(2) + two(0, 1) + two(0, 2) + two(1, 2);
     expect(chance(found, 'plaster')).toBeCloseTo((one(1) + two(0, 1) + two(1, 2)) / all, 6);
     expect(found.other).toBeCloseTo(leak / all, 6);
@@ -164,7 +159,7 @@ describe('the sums', () => {
 
 const anyCase = fc
   .record({
-    signs: fc.uniqueArray(fc.constantFrom(...COMPLAINTS.map(({ id }) => id)), { minLength: 1, maxLength: 2 }), // prettier-ignore
+    signs: fc.uniqueArray(fc.constantFrom(...COMPLAINTS.map(({ id }) => id)), { minLength: 1, maxLength: 2 }),
     facts: fc.uniqueArray(fc.constantFrom(...FACTS), { maxLength: 8, selector: ({ id }) => id }),
     turns: fc.array(fc.nat(), { minLength: 8, maxLength: 8 }),
   })
@@ -185,9 +180,7 @@ describe('whatever the case', () => {
           expect(probability).toBeGreaterThanOrEqual(0);
           expect(probability).toBeLessThan(1);
         }
-        expect(rivals.reduce((sum, { probability }) => sum + probability, 0)).toBeLessThanOrEqual(
-          1,
-        );
+        expect(rivals.reduce((sum, { probability }) => sum + probability, 0)).toBeLessThanOrEqual(1);
         expect(found.other).toBeGreaterThan(0);
         const all = explanationsOf(one).reduce((sum, { share }) => sum + share, 0);
         expect(all).toBeCloseTo(1, 9);
@@ -202,7 +195,14 @@ describe('whatever the case', () => {
         const turned = { ...one, facts: Object.fromEntries(Object.entries(one.facts).reverse()) };
         const written = {
           findings: one.findings,
-          facts: { ...one.facts, ...Object.fromEntries(FACTS.filter(({ id }) => one.facts[id] === undefined).slice(0, 5).map(({ id }) => [id, 'unknown'])) }, // prettier-ignore
+          facts: {
+            ...one.facts,
+            ...Object.fromEntries(
+              FACTS.filter(({ id }) => one.facts[id] === undefined)
+                .slice(0, 5)
+                .map(({ id }) => [id, 'unknown']),
+            ),
+          },
         };
         const found = diagnose(one);
         for (const other of [turned, readCase(written)])
@@ -220,9 +220,7 @@ describe('whatever the case', () => {
         const caring = CAUSES.filter(
           (one) =>
             one.shares[sign] !== undefined &&
-            (one.evidence.some(
-              (e) => e.fact === fact.id && (e.of === undefined || e.of.includes(sign)),
-            ) ||
+            (one.evidence.some((e) => e.fact === fact.id && (e.of === undefined || e.of.includes(sign))) ||
               one.tests.some((t) => t.fact === fact.id) ||
               one.needs[fact.id] !== undefined),
         );
@@ -233,7 +231,12 @@ describe('whatever the case', () => {
           const weight = cause!.evidence.find((e) => e.fact === fact.id)?.weights[id] ?? 0;
           if (weight <= 0 || cause!.needs[fact.id] !== undefined) continue;
           tried++;
-          expect([sign, fact.id, id, chance(diagnose(of(sign, { [fact.id]: id })), cause!.id) >= before]).toEqual([sign, fact.id, id, true]); // prettier-ignore
+          expect([
+            sign,
+            fact.id,
+            id,
+            chance(diagnose(of(sign, { [fact.id]: id })), cause!.id) >= before,
+          ]).toEqual([sign, fact.id, id, true]);
         }
       }
     expect(tried).toBeGreaterThan(50);
@@ -241,10 +244,7 @@ describe('whatever the case', () => {
 
   test('what a question is expected to tell is what asking it tells, on average', () => {
     const bits = (one: Case): number =>
-      explanationsOf(one).reduce(
-        (s, { share }) => (share > 0 ? s - share * Math.log2(share) : s),
-        0,
-      );
+      explanationsOf(one).reduce((s, { share }) => (share > 0 ? s - share * Math.log2(share) : s), 0);
     for (const one of [
       of('pinhole'),
       of('crazing', { absorption: 'tight' }),
@@ -283,7 +283,10 @@ describe('whatever the case', () => {
 
   test('what is ruled out is at nothing, with the fact that does it; what was wanted is no complaint', () => {
     const found = diagnose(of('crater', { 'silicon-carbide': 'none' }));
-    expect(found.causes.find(({ id }) => id === 'silicon-carbide')).toMatchObject({ probability: 0, ruledOut: 'silicon-carbide' }); // prettier-ignore
+    expect(found.causes.find(({ id }) => id === 'silicon-carbide')).toMatchObject({
+      probability: 0,
+      ruledOut: 'silicon-carbide',
+    });
     const wanted = diagnose({ findings: [{ sign: 'crater', wanted: true }], facts: {} });
     expect(wanted).toMatchObject({ causes: [], other: 1 });
     expect(wanted.cautions).toHaveLength(1);
@@ -312,7 +315,10 @@ describe('a case as it is written down', () => {
     [{ findings: [] }, /at least one/],
     [{ findings: [{ sign: 'pit', spread: 'this bodyy' }] }, /“this body”/],
     [{ findings: [{ sign: 'pit' }], facts: { heat: 7 } }, /no number/],
-    [{ findings: [{ sign: 'pit', where: 'only where thick' }], facts: { thickness: 'alike' } }, /which is it/], // prettier-ignore
+    [
+      { findings: [{ sign: 'pit', where: 'only where thick' }], facts: { thickness: 'alike' } },
+      /which is it/,
+    ],
     ['nonsense', /cannot be read|expected/i],
   ])('%j is refused with what is near', (written, words) => {
     expect(() => readCase(written)).toThrow(CaseError);
@@ -336,8 +342,9 @@ describe('a case as it is written down', () => {
 });
 
 /**
- * The same hands wrote cases and weights, from the same memory: that they agree shows that the sums say what was meant,
- * not that the trade agrees. The cases were committed before any weight; a third was not run until all was done.
+ * The same hands wrote cases and weights, from the same memory: that they agree shows that the sums say what
+ * was meant, not that the trade agrees. The cases were committed before any weight; a third was not run until
+ * all was done.
  */
 describe('cases worked out by hand', () => {
   test.each([
@@ -346,8 +353,8 @@ describe('cases worked out by hand', () => {
   ])('%s', (name, aside) => {
     const cases = WORKED.filter((one) => (one.aside === true) === aside);
     const ranks = cases.map(({ signs, facts, truth }) =>
-      diagnose(readCase({ findings: signs.map((sign) => ({ sign })), facts })).causes.findIndex(
-        ({ id }) => truth.includes(id),
+      diagnose(readCase({ findings: signs.map((sign) => ({ sign })), facts })).causes.findIndex(({ id }) =>
+        truth.includes(id),
       ),
     );
     const first = ranks.filter((rank) => rank === 0).length;
@@ -359,7 +366,7 @@ describe('cases worked out by hand', () => {
 
   test('no rule serves one case alone: without their telling fact most are still among three', () => {
     const dimmed = WORKED.map(({ signs, facts, truth }) => {
-      const { ask: _, causes } = diagnose(readCase({ findings: signs.map((sign) => ({ sign })), facts })); // prettier-ignore
+      const { ask: _, causes } = diagnose(readCase({ findings: signs.map((sign) => ({ sign })), facts }));
       const telling = causes.find(({ id }) => truth.includes(id))?.for[0]?.fact;
       const rest = Object.fromEntries(Object.entries(facts).filter(([fact]) => fact !== telling));
       const found = diagnose(readCase({ findings: signs.map((sign) => ({ sign })), facts: rest }));

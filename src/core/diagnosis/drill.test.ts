@@ -8,7 +8,9 @@ const pictures = (...signs: string[]): DrillPicture[] =>
 const CASES = [{ sha: 'c', code: 'CASE1', complaint: 'pit', causes: ['thick'] }];
 
 test('ten pictures, each with four choices of which one is right, its look-alikes among them', () => {
-  const all = pictures(...Array.from({ length: 30 }, (_, i) => ['pit', 'crazing', 'crawling', 'running'][i % 4]!)); // prettier-ignore
+  const all = pictures(
+    ...Array.from({ length: 30 }, (_, i) => ['pit', 'crazing', 'crawling', 'running'][i % 4]!),
+  );
   const drill = drillOf(all, CASES, chance(5));
   expect(drill).toHaveLength(10);
   expect(drill.map(({ kind }) => kind)).toEqual([...Array(9).fill('what'), 'why']);
@@ -26,7 +28,7 @@ test('ten pictures, each with four choices of which one is right, its look-alike
 });
 
 test('signs take turns: forty crazed tiles do not crowd out the one that ran', () => {
-  const drill = drillOf([...pictures(...Array(40).fill('crazing')), ...pictures('running')], [], chance(3)); // prettier-ignore
+  const drill = drillOf([...pictures(...Array(40).fill('crazing')), ...pictures('running')], [], chance(3));
   expect(
     drill
       .slice(0, 2)

@@ -3,7 +3,10 @@ import { signOf } from '../signs';
 import { COMPLAINTS, complaintOf, complaintsOf, type Complaint } from './complaints';
 import { causeOf, CAUSES } from './knowledge';
 
-/** A picture with what is on record of what it shows: one sign alone, so that nobody can be right with another. */
+/**
+ * A picture with what is on record of what it shows: one sign alone, so that nobody can be right with
+ * another.
+ */
 export type DrillPicture = { sha: string; code: string; sign: string };
 /** A case that was closed with a cause, and its picture. */
 export type DrillCase = { sha: string; code: string; complaint: string; causes: readonly string[] };
@@ -38,7 +41,9 @@ const CHOICES = 4;
 /** As it is on record: an effect that somebody wanted is no complaint. */
 const nameOf = ({ name, sign }: Complaint): string => signOf(sign ?? '')?.name ?? name;
 
-/** Look-alikes of a complaint: of its own group first; what is on record as the same sign is no rival to it. */
+/**
+ * Look-alikes of a complaint: of its own group first; what is on record as the same sign is no rival to it.
+ */
 function alike(id: string, chance: Chance): Complaint[] {
   const own = complaintOf(id)!;
   const others = COMPLAINTS.filter((one) => one.sign !== null && one.sign !== own.sign);
@@ -51,7 +56,7 @@ function alike(id: string, chance: Chance): Complaint[] {
     chance,
   );
   const signs = new Set<string>();
-  const apart = [...near, ...far].filter(({ sign }) => !signs.has(sign!) && signs.add(sign!) !== undefined); // prettier-ignore
+  const apart = [...near, ...far].filter(({ sign }) => !signs.has(sign!) && signs.add(sign!) !== undefined);
   return [own, ...apart.slice(0, CHOICES - 1)];
 }
 
@@ -78,9 +83,7 @@ function whatIsThis({ sha, code, sign }: DrillPicture, chance: Chance): DrillQue
 function whatWasIt({ sha, code, complaint, causes }: DrillCase, chance: Chance): DrillQuestion[] {
   const known = causes.flatMap((id) => causeOf(id) ?? []);
   if (known.length === 0) return [];
-  const rivals = CAUSES.filter(
-    ({ id, shares }) => (shares[complaint] ?? 0) > 0 && !causes.includes(id),
-  )
+  const rivals = CAUSES.filter(({ id, shares }) => (shares[complaint] ?? 0) > 0 && !causes.includes(id))
     .sort((a, b) => b.shares[complaint]! - a.shares[complaint]! || (a.id < b.id ? -1 : 1))
     .slice(0, CHOICES - 1);
   if (rivals.length === 0) return [];
@@ -98,8 +101,8 @@ function whatWasIt({ sha, code, complaint, causes }: DrillCase, chance: Chance):
 }
 
 /**
- * A drill of at most so many questions: what is this, and after them what was the cause. Signs take turns, so that the
- * commonest does not fill it.
+ * A drill of at most so many questions: what is this, and after them what was the cause. Signs take turns, so
+ * that the commonest does not fill it.
  */
 export function drillOf(
   pictures: readonly DrillPicture[],
@@ -108,9 +111,11 @@ export function drillOf(
   most = 10,
 ): DrillQuestion[] {
   const bySign = new Map<string, DrillPicture[]>();
-  for (const one of shuffled(pictures, chance)) bySign.set(one.sign, [...(bySign.get(one.sign) ?? []), one]); // prettier-ignore
+  for (const one of shuffled(pictures, chance)) bySign.set(one.sign, [...(bySign.get(one.sign) ?? []), one]);
   const turns = [...bySign.values()];
-  const inTurn = Array.from({ length: Math.max(0, ...turns.map(({ length }) => length)) }, (_, i) => turns.flatMap((list) => list[i] ?? [])).flat(); // prettier-ignore
+  const inTurn = Array.from({ length: Math.max(0, ...turns.map(({ length }) => length)) }, (_, i) =>
+    turns.flatMap((list) => list[i] ?? []),
+  ).flat();
   const what = inTurn.flatMap((one) => whatIsThis(one, chance));
   const why = shuffled(cases, chance).flatMap((one) => whatWasIt(one, chance));
   const causes = Math.min(why.length, Math.floor(most * 0.3));

@@ -1,4 +1,7 @@
-/** Effects that somebody wants: the same knowledge read the other way. From memory; kinds of source stand beside them. */
+/**
+ * Effects that somebody wants: the same knowledge read the other way. From memory; kinds of source stand
+ * beside them.
+ */
 import type { Source } from './cause-types';
 
 export type Effect = {
@@ -21,8 +24,7 @@ export const EFFECTS: readonly Effect[] = [
     sign: 'crystals',
     brings: 'Much zinc oxide (about a fifth to a quarter), little alumina, and few seeds.',
     levers: ['hours at 1030 to 1120 °C after the peak', 'the peak itself', 'titania as seed'],
-    costs:
-      'It runs off: a pedestal and a catcher under each piece, and grinding. Not the usual program.',
+    costs: 'It runs off: a pedestal and a catcher under each piece, and grinding. Not the usual program.',
     source: 'published',
   },
   {
@@ -38,8 +40,7 @@ export const EFFECTS: readonly Effect[] = [
     id: 'breaking',
     name: 'Breaking over edges',
     sign: 'breaking',
-    brings:
-      'A colour or an opacity that changes with thickness, in a melt fluid enough to thin at edges.',
+    brings: 'A colour or an opacity that changes with thickness, in a melt fluid enough to thin at edges.',
     levers: ['sharp relief', 'a medium coat', 'iron, rutile or titania'],
     costs: 'It runs; bare edges rub.',
     source: 'common practice',
@@ -76,8 +77,7 @@ export const EFFECTS: readonly Effect[] = [
     id: 'halo',
     name: 'Halo',
     sign: 'halo',
-    brings:
-      'One coat melts into a wider, stiffer one; copper or zinc vapour; iron and titanium in dots.',
+    brings: 'One coat melts into a wider, stiffer one; copper or zinc vapour; iron and titanium in dots.',
     levers: ['fluid dots over a stiff coat', 'more heat'],
     costs: 'Lines that are not sharp, and luck.',
     source: 'judgement',

@@ -2,14 +2,19 @@
 export type Value = {
   id: string;
   words: string;
-  /** In what share of cases of a complaint it is found, whatever the cause. Judgement, within a factor of two. */
+  /**
+   * In what share of cases of a complaint it is found, whatever the cause. Judgement, within a factor of two.
+   */
   usual: number;
 };
 
 /** How one comes to know it, dearer from left to right. */
 export type Asked = 'record' | 'look' | 'ask' | 'lens' | 'break' | 'test';
 
-/** What it costs to find out, in looks. What records answer is read already: what they did not answer is asked of people. */
+/**
+ * What it costs to find out, in looks. What records answer is read already: what they did not answer is asked
+ * of people.
+ */
 export const EFFORT: Readonly<Record<Asked, number>> = {
   record: 1,
   look: 1,

@@ -9,7 +9,14 @@ const pieces = (
   of: number,
   rest: Partial<Compared> = {},
 ): Compared[] =>
-  Array.from({ length: of }, (_, i) => ({ witness: no++, stack: 'ember', firingId: 'f1', variables: [variables], has: i < shown, ...rest })); // prettier-ignore
+  Array.from({ length: of }, (_, i) => ({
+    witness: no++,
+    stack: 'ember',
+    firingId: 'f1',
+    variables: [variables],
+    has: i < shown,
+    ...rest,
+  }));
 
 test('what goes with a fault stands out, with both rates and how much was looked at', () => {
   const found = factorsOf(
@@ -40,10 +47,12 @@ test('a circumstance of the firing is counted by firings, however many pieces it
   );
   expect(few.factors).toEqual([]);
   const many = factorsOf(
-    Array.from({ length: 20 }, (_, i) => pieces({ kiln: i < 10 ? 'A' : 'B' }, i < 10 ? 6 : 1, 8, { firingId: `f${i}` })).flat(), // prettier-ignore
+    Array.from({ length: 20 }, (_, i) =>
+      pieces({ kiln: i < 10 ? 'A' : 'B' }, i < 10 ? 6 : 1, 8, { firingId: `f${i}` }),
+    ).flat(),
     FIRINGS_OWN,
   );
-  expect(many.factors[0]).toMatchObject({ variable: 'kiln', value: 'A', unit: 'firings', out: true }); // prettier-ignore
+  expect(many.factors[0]).toMatchObject({ variable: 'kiln', value: 'A', unit: 'firings', out: true });
   expect(many.factors[0]!.here).toMatchObject({ with: 10, of: 10 });
 });
 
@@ -66,9 +75,7 @@ test('among many circumstances that tell nothing hardly ever one is told', () =>
   for (let world = 0; world < 200; world++) {
     const rows = Array.from({ length: 60 }, (_, i) =>
       pieces(
-        Object.fromEntries(
-          Array.from({ length: 14 }, (_, k) => [`v${k}`, chance() < 0.5 ? 'a' : 'b']),
-        ),
+        Object.fromEntries(Array.from({ length: 14 }, (_, k) => [`v${k}`, chance() < 0.5 ? 'a' : 'b'])),
         chance() < 0.3 ? 1 : 0,
         1,
         { firingId: `f${i % 6}`, stack: chance() < 0.5 ? 'one' : 'two' },
@@ -81,7 +88,9 @@ test('among many circumstances that tell nothing hardly ever one is told', () =>
 
 test('too few compare nothing, and of nothing nothing is said', () => {
   expect(factorsOf([], FIRINGS_OWN)).toMatchObject({ looked: 0, factors: [] });
-  expect(factorsOf([...pieces({ shelf: '1' }, 2, 2), ...pieces({ shelf: '2' }, 0, 9)], FIRINGS_OWN).looked).toBe(0); // prettier-ignore
+  expect(
+    factorsOf([...pieces({ shelf: '1' }, 2, 2), ...pieces({ shelf: '2' }, 0, 9)], FIRINGS_OWN).looked,
+  ).toBe(0);
 });
 
 test('a piece is one witness, however many of its stretches were written up', () => {
@@ -95,7 +104,10 @@ test('a piece is one witness, however many of its stretches were written up', ()
   const [piece] = pieces({}, 1, 1);
   const thin = { ...piece!, variables: [{ coats: 'one' }], has: false };
   const thick = { ...piece!, variables: [{ coats: 'two' }], has: true };
-  const both = factorsOf([thin, thick, ...pieces({ coats: 'one' }, 0, 4), ...pieces({ coats: 'two' }, 4, 4)], FIRINGS_OWN); // prettier-ignore
+  const both = factorsOf(
+    [thin, thick, ...pieces({ coats: 'one' }, 0, 4), ...pieces({ coats: 'two' }, 4, 4)],
+    FIRINGS_OWN,
+  );
   expect(both.all).toMatchObject({ with: 5, of: 9 });
   expect(both.factors[0]).toMatchObject({
     here: { with: 5, of: 5 },
@@ -119,7 +131,10 @@ test('a piece with several stacks is heard once, among those that bear the same'
 
 test('records that pieces share say the same as records of their own', () => {
   const [one, two] = [{ coats: 'one' }, { coats: 'several' }];
-  const shared = Array.from({ length: 30 }, (_, i) => ({ ...pieces({}, i % 3 === 0 ? 1 : 0, 1)[0]!, variables: [i % 3 === 0 ? two : one, { shelf: String(i % 2) }] })); // prettier-ignore
-  const own = shared.map((each) => ({ ...each, variables: each.variables.map((record) => ({ ...record })) })); // prettier-ignore
+  const shared = Array.from({ length: 30 }, (_, i) => ({
+    ...pieces({}, i % 3 === 0 ? 1 : 0, 1)[0]!,
+    variables: [i % 3 === 0 ? two : one, { shelf: String(i % 2) }],
+  }));
+  const own = shared.map((each) => ({ ...each, variables: each.variables.map((record) => ({ ...record })) }));
   expect(factorsOf(shared, FIRINGS_OWN)).toEqual(factorsOf(own, FIRINGS_OWN));
 });

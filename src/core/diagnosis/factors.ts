@@ -1,7 +1,7 @@
 /**
- * What goes with a fault in the studio's own records: every recorded circumstance, with and without. Told beside the
- * ranking, never mixed into it. What pieces differ in is counted by pieces and within stacks; what a firing gives all of
- * its load is counted by firings.
+ * What goes with a fault in the studio's own records: every recorded circumstance, with and without. Told
+ * beside the ranking, never mixed into it. What pieces differ in is counted by pieces and within stacks; what
+ * a firing gives all of its load is counted by firings.
  */
 import { falseDiscovery, mantelHaenszel, wilson, type Interval, type Table } from '../statistics';
 
@@ -13,8 +13,8 @@ export type Compared = {
   stack: string;
   firingId: string;
   /**
-   * Circumstances by name, those that vary over a piece in records of their own. What is not known has no entry.
-   * Records that many share are counted once: let them be shared.
+   * Circumstances by name, those that vary over a piece in records of their own. What is not known has no
+   * entry. Records that many share are counted once: let them be shared.
    */
   variables: readonly Readonly<Record<string, string>>[];
   has: boolean;
@@ -54,7 +54,7 @@ const OUT = 0.05;
 /** Fewer on a side compare nothing. */
 const FEW = 3;
 
-const rate = (shown: number, of: number): Rate => ({ with: shown, of, interval: wilson(shown, of) }); // prettier-ignore
+const rate = (shown: number, of: number): Rate => ({ with: shown, of, interval: wilson(shown, of) });
 
 type Pair = [shown: number, of: number];
 /** Of one circumstance: of all that know it, and of each of its values, by stack. */
@@ -80,8 +80,8 @@ const hear = ({ seen, shown }: Witnesses, { witness, has }: Compared): void => {
 const countOf = ({ seen, shown }: Witnesses): Pair => [shown.size, seen.size];
 
 /**
- * With what each witness is compared: with pieces that bear the same stacks. Each stands in one stratum, so that a piece
- * with several stacks is not heard several times.
+ * With what each witness is compared: with pieces that bear the same stacks. Each stands in one stratum, so
+ * that a piece with several stacks is not heard several times.
  */
 function strataOf(rows: readonly Compared[]): Map<number, string> {
   const stacks = new Map<number, Set<string>>();
@@ -132,10 +132,7 @@ const sum = (pairs: Map<string, Pair>): Pair => {
 };
 
 /** A value against all others that are known, stack by stack. */
-function sidesOf(
-  { all }: Tally,
-  own: Map<string, Pair>,
-): { here: Pair; elsewhere: Pair; strata: Table[] } {
+function sidesOf({ all }: Tally, own: Map<string, Pair>): { here: Pair; elsewhere: Pair; strata: Table[] } {
   const [here, whole] = [sum(own), sum(all)];
   const strata = [...all].map(([stack, [shown, of]]): Table => {
     const [a, n] = own.get(stack) ?? [0, 0];
@@ -160,7 +157,7 @@ function byFiring(rows: readonly Compared[], firingsOwn: ReadonlySet<string>): C
     }
     hear(firing.pieces, row);
   }
-  const counted = [...all].map(([firingId, { own, pieces }]) => ({ firingId, own, pair: countOf(pieces) })); // prettier-ignore
+  const counted = [...all].map(([firingId, { own, pieces }]) => ({ firingId, own, pair: countOf(pieces) }));
   const [shown, of] = counted.reduce(([a, b], { pair }) => [a + pair[0], b + pair[1]], [0, 0]);
   return counted.map(({ firingId, own, pair }, i) => ({
     witness: i,

@@ -90,7 +90,17 @@ test.each([
   [100, 'usual'],
   [250, 'faster'],
 ])('at %d K/h through 1100 to 900 °C: %s', (pace, expected) => {
-  expect(value(log([[1222, 100], [1100, 200], [900, pace], [300, 100]]), 'cooling')).toBe(expected); // prettier-ignore
+  expect(
+    value(
+      log([
+        [1222, 100],
+        [1100, 200],
+        [900, pace],
+        [300, 100],
+      ]),
+      'cooling',
+    ),
+  ).toBe(expected);
 });
 
 test('a bisque has no such cooling, a gap says nothing, and a few readings say nothing at all', () => {
@@ -103,7 +113,10 @@ test('a bisque has no such cooling, a gap says nothing, and a few readings say n
       'cooling',
     ),
   ).toBeUndefined();
-  const gap = log([[1222, 100], [300, 100]]).filter(({ t, c }) => !(t > 12 * 3600 && c < 1150 && c > 850)); // prettier-ignore
+  const gap = log([
+    [1222, 100],
+    [300, 100],
+  ]).filter(({ t, c }) => !(t > 12 * 3600 && c < 1150 && c > 850));
   expect(value(gap, 'cooling')).toBeUndefined();
   expect(readLog(log([[1222, 100]]).slice(0, 4), null)).toEqual([]);
 });

@@ -1,6 +1,7 @@
 /**
- * What the log of a firing answers by itself: how its top was, how it fell, how it cooled, how hot it was when it was
- * opened. Read from readings with lines between them; gaps that are too wide say nothing. Thresholds are judgement.
+ * What the log of a firing answers by itself: how its top was, how it fell, how it cooled, how hot it was
+ * when it was opened. Read from readings with lines between them; gaps that are too wide say nothing.
+ * Thresholds are judgement.
  */
 import type { Reading } from '../heatwork';
 import { told, type Told } from './told';
@@ -9,13 +10,11 @@ import { told, type Told } from './told';
 const WIDE = 45 * 60;
 const HOUR = 3600;
 
-/** The moment at which it passes a temperature on the way from reading `from` on, or back from it; null in a gap. */
-function passes(
-  log: readonly Reading[],
-  celsius: number,
-  from: number,
-  step: 1 | -1,
-): number | null {
+/**
+ * The moment at which it passes a temperature on the way from reading `from` on, or back from it; null in a
+ * gap.
+ */
+function passes(log: readonly Reading[], celsius: number, from: number, step: 1 | -1): number | null {
   for (let i = from; i + step >= 0 && i + step < log.length; i += step) {
     const [a, b] = [log[i]!, log[i + step]!];
     if (a.c < celsius || b.c > celsius) continue;
@@ -61,9 +60,7 @@ function fall(log: readonly Reading[], peak: number): Told | null {
       i > peak &&
       one.c < log[peak]!.c - 30 &&
       one.c > log[peak]!.c - 100 &&
-      log.some(
-        (two) => two.t - one.t >= 900 && two.t - one.t < 2700 && Math.abs(two.c - one.c) < 8,
-      ),
+      log.some((two) => two.t - one.t >= 900 && two.t - one.t < 2700 && Math.abs(two.c - one.c) < 8),
   );
   const pace = perHour(90, to - from);
   if (resting) return told('fall', 'drop-hold', 'it dropped and held');
@@ -95,5 +92,7 @@ function opened(log: readonly Reading[], at: number | null): Told | null {
 export function readLog(log: readonly Reading[], openedAt: number | null): Told[] {
   if (log.length < 5) return [];
   const peak = peakOf(log);
-  return [top(log, peak), fall(log, peak), cooling(log, peak), opened(log, openedAt)].flatMap((one) => one ?? []); // prettier-ignore
+  return [top(log, peak), fall(log, peak), cooling(log, peak), opened(log, openedAt)].flatMap(
+    (one) => one ?? [],
+  );
 }

@@ -1,4 +1,6 @@
-/** What the record of the piece itself answers: the heat it got, how it was made and coated, how it came out. */
+/**
+ * What the record of the piece itself answers: the heat it got, how it was made and coated, how it came out.
+ */
 import { coneOrdinal, isCone } from '../cones';
 import { count } from '../units';
 import { valueOf } from './case';
@@ -19,14 +21,16 @@ const within = (reached: number, { low, high }: Range): string | null => {
 const heat: Reading = ({ reached, reachedBy, coatings }) => {
   if (reached === null) return null;
   const found = coatings.map((one) => ({ one, at: within(reached, one) }));
-  const far = found.find(({ at }) => at === 'above' || at === 'below') ?? found.find(({ at }) => at !== null); // prettier-ignore
+  const far = found.find(({ at }) => at === 'above' || at === 'below') ?? found.find(({ at }) => at !== null);
   return far?.at == null
     ? null
-    : told('heat', far.at, `${reachedBy} against ${far.one.name}, ${far.one.low} to ${far.one.high}`); // prettier-ignore
+    : told('heat', far.at, `${reachedBy} against ${far.one.name}, ${far.one.low} to ${far.one.high}`);
 };
 const bodyHeat: Reading = ({ reached, reachedBy, body: range }) => {
   const at = reached === null ? null : within(reached, range);
-  return at === null ? null : told('body-heat', at, `${reachedBy} against the body, ${range.low} to ${range.high}`); // prettier-ignore
+  return at === null
+    ? null
+    : told('body-heat', at, `${reachedBy} against the body, ${range.low} to ${range.high}`);
 };
 const range: Reading = ({ target, coatings }) => {
   if (target === null || !isCone(target)) return null;
@@ -49,15 +53,17 @@ const firstSeen: Reading = ({ seenAfterDays: days, cleanAtFirst }) => {
   if (days === null) return null;
   if (!cleanAtFirst) return days < 3 ? told('first-seen', 'opening', 'seen at the opening') : null;
   const value = days < 8 ? 'days' : days < 90 ? 'weeks' : 'years';
-  return told('first-seen', value, `clean at first, seen ${count(Math.round(days), 'day')} after the opening`); // prettier-ignore
+  return told(
+    'first-seen',
+    value,
+    `clean at first, seen ${count(Math.round(days), 'day')} after the opening`,
+  );
 };
 
 const surface: Reading = ({ surface: is }) =>
   is === null ? null : told('surface', is, `written up as ${is}`);
 const moved: Reading = ({ movementMm: mm }) =>
-  mm === null
-    ? null
-    : told('moved', mm === 0 ? 'still' : mm < 5 ? 'little' : 'ran', `moved ${mm} mm`);
+  mm === null ? null : told('moved', mm === 0 ? 'still' : mm < 5 ? 'little' : 'ran', `moved ${mm} mm`);
 
 const dried: Reading = ({ layers }) => {
   const said = layers.filter(({ driedBefore }) => driedBefore !== null);
@@ -70,7 +76,11 @@ const applied: Reading = ({ layers }) => {
   const glazes = layers.filter(({ slip }) => !slip);
   const brushed = glazes.find(({ method }) => method === 'brush');
   if (brushed !== undefined)
-    return told('applied', brushed.coats < 3 ? 'few-coats' : 'brushed', `brushed, ${count(brushed.coats, 'coat')}`); // prettier-ignore
+    return told(
+      'applied',
+      brushed.coats < 3 ? 'few-coats' : 'brushed',
+      `brushed, ${count(brushed.coats, 'coat')}`,
+    );
   const [first] = glazes;
   if (first === undefined) return null;
   if (first.method === 'spray') return told('applied', 'sprayed', 'sprayed');
@@ -87,18 +97,20 @@ const slipStage: Reading = ({ layers }) => {
 
 const ground: Reading = ({ body: { ground: is } }) =>
   is === null ? null : told('ground', is, `a ${is} body`);
-const redBody: Reading = ({ body: { red } }) =>
-  red ? told('red-body', 'yes', 'a red body') : null;
-const porcelain: Reading = ({ body: is }) =>
-  is.porcelain ? told('porcelain', 'yes', 'porcelain') : null;
+const redBody: Reading = ({ body: { red } }) => (red ? told('red-body', 'yes', 'a red body') : null);
+const porcelain: Reading = ({ body: is }) => (is.porcelain ? told('porcelain', 'yes', 'porcelain') : null);
 const absorption: Reading = ({ absorption: percent }) =>
-  percent === null ? null : told('absorption', valueOf('absorption', percent)!, `measured: ${percent} %`); // prettier-ignore
+  percent === null ? null : told('absorption', valueOf('absorption', percent)!, `measured: ${percent} %`);
 const air: Reading = ({ air: is }) =>
   told('air', is.includes('reduction') ? 'reduction' : 'oxidation', `fired in ${is}`);
 const fit: Reading = ({ gap }) =>
   gap === null
     ? null
-    : told('fit', valueOf('fit', gap)!, `computed, ${gap > 0 ? '+' : '−'}${Math.abs(gap).toFixed(1)} × 10⁻⁶/K against the body, within about 15 %`); // prettier-ignore
+    : told(
+        'fit',
+        valueOf('fit', gap)!,
+        `computed, ${gap > 0 ? '+' : '−'}${Math.abs(gap).toFixed(1)} × 10⁻⁶/K against the body, within about 15 %`,
+      );
 
 const pinned: Reading = ({ pins, zones }) => whereByPins(pins, zones);
 

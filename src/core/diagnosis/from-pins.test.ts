@@ -4,7 +4,11 @@ import { NOTHING_KNOWN, readRecord } from './from-record';
 const TARN = 'tarn#1 dip×1';
 const THICK = 'tarn#1 dip×2';
 const OVER = 'tarn#1 dip×1 + gull#1 dip×1';
-const pin = (height: number, stackKey?: string, rings = false): Pin => ({ height, rings, stackKeys: stackKey === undefined ? [] : [stackKey] }); // prettier-ignore
+const pin = (height: number, stackKey?: string, rings = false): Pin => ({
+  height,
+  rings,
+  stackKeys: stackKey === undefined ? [] : [stackKey],
+});
 const zones = (...keys: string[]) => keys.map((stackKey) => ({ stackKey, has: true }));
 const where = (pins: Pin[], of = zones(TARN)) => whereByPins(pins, of)?.value ?? null;
 
@@ -14,7 +18,12 @@ test('said of the whole piece and pinned in its thick coat alone: the thin one i
     { stackKey: TARN, has: false },
     { stackKey: THICK, has: true },
   ]);
-  const told = readRecord({ ...NOTHING_KNOWN, sign: 'pit', pins, zones: hasByPins(zones(TARN, THICK), pins) }); // prettier-ignore
+  const told = readRecord({
+    ...NOTHING_KNOWN,
+    sign: 'pit',
+    pins,
+    zones: hasByPins(zones(TARN, THICK), pins),
+  });
   expect(told.find(({ fact }) => fact === 'thickness')?.value).toBe('only-thick');
   const both = [pin(0.4, THICK), pin(0.8, TARN)];
   expect(hasByPins(zones(TARN, THICK), both).every(({ has }) => has)).toBe(true);
@@ -23,7 +32,7 @@ test('said of the whole piece and pinned in its thick coat alone: the thin one i
 test('one pin is an example; pins nobody can place change nothing', () => {
   expect(hasByPins(zones(TARN, THICK), [pin(0.4, THICK)]).every(({ has }) => has)).toBe(true);
   expect(hasByPins(zones(TARN, THICK), [pin(0.4), pin(0.5)]).every(({ has }) => has)).toBe(true);
-  expect(hasByPins(zones(TARN), [pin(0.4, 'gull#1 dip×1'), pin(0.5, 'gull#1 dip×1')])[0]!.has).toBe(true); // prettier-ignore
+  expect(hasByPins(zones(TARN), [pin(0.4, 'gull#1 dip×1'), pin(0.5, 'gull#1 dip×1')])[0]!.has).toBe(true);
   expect(where([pin(0.95)])).toBeNull();
 });
 

@@ -2,17 +2,24 @@ import { factOf } from './facts';
 import { readRecipe, type Recipe } from './from-recipe';
 
 const line = (name: string, amount: number, addition = false) => ({ name, amount, addition });
-const CLEAR: Recipe = [line('Potash feldspar', 40), line('Silica', 30), line('Whiting', 20), line('Kaolin', 10)]; // prettier-ignore
+const CLEAR: Recipe = [
+  line('Potash feldspar', 40),
+  line('Silica', 30),
+  line('Whiting', 20),
+  line('Kaolin', 10),
+];
 const value = (fact: string, of: Partial<Parameters<typeof readRecipe>[0]>): string | undefined =>
   readRecipe({ oxides: null, recipes: [], ...of }).find((one) => one.fact === fact)?.value;
 
 test('what is named in a recipe', () => {
   expect(value('silicon-carbide', { recipes: [CLEAR] })).toBe('none');
-  expect(value('silicon-carbide', { recipes: [CLEAR, [...CLEAR, line('Silicon carbide', 0.6, true)]] })).toBe('yes'); // prettier-ignore
+  expect(value('silicon-carbide', { recipes: [CLEAR, [...CLEAR, line('Silicon carbide', 0.6, true)]] })).toBe(
+    'yes',
+  );
   expect(value('shrinking', { recipes: [CLEAR] })).toBe('no');
   expect(value('shrinking', { recipes: [[line('Ball clay', 30), line('Frit', 70)]] })).toBe('yes');
   // Calcined clay does not shrink any more.
-  expect(value('shrinking', { recipes: [[line('Calcined kaolin', 30), line('Frit', 70)]] })).toBe('no'); // prettier-ignore
+  expect(value('shrinking', { recipes: [[line('Calcined kaolin', 30), line('Frit', 70)]] })).toBe('no');
   expect(value('shrinking', { recipes: [[line('Frit', 90), line('Zinc oxide', 10)]] })).toBe('yes');
   expect(value('soda', { recipes: [[line('Soda ash', 17), line('Ball clay', 83)]] })).toBe('rich');
   expect(value('soda', { recipes: [] })).toBeUndefined();

@@ -8,7 +8,6 @@ const seen = (
   faults: readonly string[] = [],
   rest: Partial<SeenStack> = {},
 ): SeenStack => ({
-  // prettier-ignore
   pieceId: `p${++no}`,
   firingId: 'f1',
   bodyId: 'b1',
@@ -22,7 +21,7 @@ const seen = (
   faults,
   ...rest,
 });
-const times = (count: number, make: () => SeenStack): SeenStack[] => Array.from({ length: count }, make); // prettier-ignore
+const times = (count: number, make: () => SeenStack): SeenStack[] => Array.from({ length: count }, make);
 
 const nothing: CaseRecord = {
   ...NOTHING_KNOWN,
@@ -47,13 +46,10 @@ test('an empty record says only what always is so', () => {
 
 test('held long and held short: thickness where nobody counted coats', () => {
   const zones = [{ stackKey: ONE, has: true }];
-  const held = (seconds: number, faults: string[] = []) =>
-    times(3, () => seen(ONE, faults, { seconds }));
+  const held = (seconds: number, faults: string[] = []) => times(3, () => seen(ONE, faults, { seconds }));
   expect(value('thickness', { zones, kin: [...held(3), ...held(9, ['pit'])] })).toBe('only-thick');
   expect(value('thickness', { zones, kin: [...held(3, ['pit']), ...held(9)] })).toBe('only-thin');
-  expect(value('thickness', { zones, kin: [...held(3, ['pit']), ...held(9, ['pit'])] })).toBe(
-    'alike',
-  );
+  expect(value('thickness', { zones, kin: [...held(3, ['pit']), ...held(9, ['pit'])] })).toBe('alike');
   // Three seconds and four are the same dip; what nobody wrote down tells nothing.
   expect(value('thickness', { zones, kin: [...held(3), ...held(4, ['pit'])] })).toBeUndefined();
   expect(value('thickness', { zones, kin: times(6, () => seen(ONE, ['pit'])) })).toBeUndefined();
@@ -75,7 +71,13 @@ test('every fact and value it can say is one that the clinic knows', () => {
     absorption: 4,
     layers: [{ method: 'brush', coats: 2, driedBefore: false, stage: 'bisque', slip: false }],
     oxides: { Li2O: 3, ZnO: 2, CaO: 5, MgO: 6, SnO2: 2, Fe2O3: 3, TiO2: 1 },
-    recipes: [['Silicon carbide', 'Rutile', 'Manganese dioxide'].map((name) => ({ name, amount: 10, addition: false }))], // prettier-ignore
+    recipes: [
+      ['Silicon carbide', 'Rutile', 'Manganese dioxide'].map((name) => ({
+        name,
+        amount: 10,
+        addition: false,
+      })),
+    ],
     gap: 0.8,
   });
   for (const { fact, value: is, words } of full) {
@@ -111,8 +113,7 @@ test.each([
     undefined,
   ],
 ] as const)('thickness on the piece itself: %s', (_, zones, expected) => {
-  // prettier-ignore
-  expect(value('thickness', { zones: zones.map(([stackKey, has]) => ({ stackKey, has })) })).toBe(expected); // prettier-ignore
+  expect(value('thickness', { zones: zones.map(([stackKey, has]) => ({ stackKey, has })) })).toBe(expected);
 });
 
 test('thickness elsewhere: single and several coats of the same stack on the same body', () => {
@@ -120,7 +121,7 @@ test('thickness elsewhere: single and several coats of the same stack on the sam
   const thick = times(4, () => seen(TWO, ['pit']));
   const thin = times(4, () => seen(ONE));
   expect(value('thickness', { zones, kin: [...thick, ...thin] })).toBe('only-thick');
-  expect(value('thickness', { zones, kin: [...thick, ...times(4, () => seen(ONE, ['pit']))] })).toBe('alike'); // prettier-ignore
+  expect(value('thickness', { zones, kin: [...thick, ...times(4, () => seen(ONE, ['pit']))] })).toBe('alike');
   expect(value('thickness', { zones, kin: [...thick, ...thin.slice(0, 2)] })).toBeUndefined();
   const other = thin.map((one) => ({ ...one, bodyId: 'b2' }));
   expect(value('thickness', { zones, kin: [...thick, ...other] })).toBeUndefined();
@@ -132,7 +133,9 @@ test('the load: other stacks share it, a few do, none does; too few say nothing'
   const same = times(5, () => seen(ONE, ['pit']));
   expect(value('load', { zones, load: [...same, ...clean] })).toBe('usual');
   expect(value('load', { zones, load: [...clean, seen('ember#1 dip×1', ['pit'])] })).toBe('some');
-  expect(value('load', { zones, load: [...clean, ...times(5, () => seen('ember#1 dip×1', ['pit']))] })).toBe('shared'); // prettier-ignore
+  expect(value('load', { zones, load: [...clean, ...times(5, () => seen('ember#1 dip×1', ['pit']))] })).toBe(
+    'shared',
+  );
   expect(value('load', { zones, load: clean.slice(0, 4) })).toBeUndefined();
 });
 
@@ -140,7 +143,9 @@ test('one shelf, or anywhere', () => {
   const there = times(3, () => seen(ONE, ['pit'], { shelf: 2 }));
   const elsewhere = times(4, () => seen(ONE, [], { shelf: 1 }));
   expect(value('place', { shelf: 2, load: [...there, ...elsewhere] })).toBe('one');
-  expect(value('place', { shelf: 2, load: [...there, ...elsewhere, seen(ONE, ['pit'], { shelf: 1 })] })).toBe('random'); // prettier-ignore
+  expect(value('place', { shelf: 2, load: [...there, ...elsewhere, seen(ONE, ['pit'], { shelf: 1 })] })).toBe(
+    'random',
+  );
   expect(value('place', { shelf: 2, load: there })).toBeUndefined();
 });
 
@@ -152,17 +157,24 @@ test('this body alone, or every body', () => {
   // One coating alone is the coating’s, not the body’s.
   expect(value('body', { zones, kin: others, onBody: onBody.slice(0, 1) })).toBeUndefined();
   // One in a dozen elsewhere is an exception; one in four is not.
-  const elsewhere = (n: number) => [...times(n, () => seen(ONE, [], { bodyId: 'b2' })), seen(ONE, ['pit'], { bodyId: 'b2' })]; // prettier-ignore
+  const elsewhere = (n: number) => [
+    ...times(n, () => seen(ONE, [], { bodyId: 'b2' })),
+    seen(ONE, ['pit'], { bodyId: 'b2' }),
+  ];
   expect(value('body', { zones, kin: elsewhere(11), onBody })).toBe('only');
   expect(value('body', { zones, kin: elsewhere(3), onBody })).toBeUndefined();
-  expect(value('body', { zones, kin: times(3, () => seen(ONE, ['pit'], { bodyId: 'b2' })), onBody })).toBe('every'); // prettier-ignore
+  expect(value('body', { zones, kin: times(3, () => seen(ONE, ['pit'], { bodyId: 'b2' })), onBody })).toBe(
+    'every',
+  );
 });
 
 test('a coating that shows it on every body, in several firings', () => {
   const zones = [{ stackKey: ONE, has: true }];
-  const kin = ['b1', 'b2'].flatMap((bodyId) => ['f1', 'f2'].map((firingId) => seen(ONE, ['pit'], { bodyId, firingId }))); // prettier-ignore
+  const kin = ['b1', 'b2'].flatMap((bodyId) =>
+    ['f1', 'f2'].map((firingId) => seen(ONE, ['pit'], { bodyId, firingId })),
+  );
   expect(value('recipe', { zones, kin })).toBe('everywhere');
-  expect(value('recipe', { zones, kin: kin.map((one) => ({ ...one, bodyId: 'b1' })) })).toBeUndefined(); // prettier-ignore
+  expect(value('recipe', { zones, kin: kin.map((one) => ({ ...one, bodyId: 'b1' })) })).toBeUndefined();
 });
 
 test('a stack against its coats alone, single and double, and turned round', () => {
@@ -171,7 +183,9 @@ test('a stack against its coats alone, single and double, and turned round', () 
   const double = [...times(3, () => seen(TWO)), ...times(3, () => seen('pitch#1 dip×2'))];
   expect(value('stack', { zones, kin: single })).toBe('together');
   expect(value('stack', { zones, kin: [...single, ...double] })).toBe('together-thick');
-  expect(value('stack', { zones, kin: [...single, ...times(2, () => seen('pitch#1 dip×1', ['pit']))] })).toBe('alone'); // prettier-ignore
+  expect(value('stack', { zones, kin: [...single, ...times(2, () => seen('pitch#1 dip×1', ['pit']))] })).toBe(
+    'alone',
+  );
   expect(value('stack', { zones: [{ stackKey: ONE, has: true }] })).toBe('single');
   expect(value('order', { zones, kin: single })).toBe('not-tried');
   expect(value('order', { zones, kin: times(3, () => seen(TURNED)) })).toBe('one-order');
@@ -207,10 +221,6 @@ test.each([
   [400, true, 'years'],
   // Looked at for the first time long after: nobody knows when it came.
   [40, false, undefined],
-] as const)(
-  '%d days after the opening, clean at first %s: %s',
-  (seenAfterDays, cleanAtFirst, expected) => {
-    // prettier-ignore
-    expect(value('first-seen', { seenAfterDays, cleanAtFirst })).toBe(expected);
-  },
-);
+] as const)('%d days after the opening, clean at first %s: %s', (seenAfterDays, cleanAtFirst, expected) => {
+  expect(value('first-seen', { seenAfterDays, cleanAtFirst })).toBe(expected);
+});

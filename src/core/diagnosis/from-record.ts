@@ -1,6 +1,6 @@
 /**
- * What the records answer by themselves: facts with the words they were read from. Counts that are too few say
- * nothing; thresholds are judgement.
+ * What the records answer by themselves: facts with the words they were read from. Counts that are too few
+ * say nothing; thresholds are judgement.
  */
 import type { OxideAmounts } from '../chemistry';
 import { count } from '../units';
@@ -61,7 +61,13 @@ export type CaseRecord = {
   coatings: readonly ({ name: string; slug: string } & Range)[];
   body: Range & { ground: 'white' | 'buff' | 'dark' | null; red: boolean; porcelain: boolean };
   absorption: number | null;
-  layers: readonly { method: Method; coats: number; driedBefore: boolean | null; stage: Stage; slip: boolean }[]; // prettier-ignore
+  layers: readonly {
+    method: Method;
+    coats: number;
+    driedBefore: boolean | null;
+    stage: Stage;
+    slip: boolean;
+  }[];
   air: string;
   /** Fired mass % of the glazes of its stacks; null where a recipe or an analysis is missing. */
   oxides: OxideAmounts | null;
@@ -183,7 +189,6 @@ const thickness: Reading = ({ zones, kin, sign, bodyId, cone }) => {
     same.some(({ stackKey }) => coatsOf(stackKey) < total) &&
     has.every(({ stackKey }) => coatsOf(stackKey) >= total)
   )
-    // prettier-ignore
     return told('thickness', 'only-thick', 'the thinner zone of the same piece is clean');
   if (same.some(({ stackKey }) => coatsOf(stackKey) > total))
     return told('thickness', 'only-thin', 'the thicker zone of the same piece is clean');
@@ -227,24 +232,20 @@ const place: Reading = ({ load: all, sign, shelf }) => {
   );
   if (shelf === null || share(with_, sign).of < FEW || elsewhere.of < FEW) return null;
   return shelves.size === 1
-    ? told(
-        'place',
-        'one',
-        `all that show it stood on shelf ${shelf}; elsewhere ${words(elsewhere)}`,
-      )
+    ? told('place', 'one', `all that show it stood on shelf ${shelf}; elsewhere ${words(elsewhere)}`)
     : told('place', 'random', `it stood on ${count(shelves.size, 'shelf', 'shelves')}`);
 };
 
 const body: Reading = ({ kin, onBody, zones, sign, bodyId, cone }) => {
   const stacks = new Set(zones.filter(({ has }) => has).map(({ stackKey }) => stackOf(stackKey)));
   const there = share(
-    kin.filter(
-      (one) => one.bodyId !== bodyId && one.cone === cone && stacks.has(stackOf(one.stackKey)),
-    ),
+    kin.filter((one) => one.bodyId !== bodyId && one.cone === cone && stacks.has(stackOf(one.stackKey))),
     sign,
   );
   const here = onBody.filter((one) => !stacks.has(stackOf(one.stackKey)));
-  const others = new Set(here.filter(({ faults }) => faults.includes(sign)).map(({ stackKey }) => stackOf(stackKey))); // prettier-ignore
+  const others = new Set(
+    here.filter(({ faults }) => faults.includes(sign)).map(({ stackKey }) => stackOf(stackKey)),
+  );
   if (there.of < FEW) return null;
   const said = `the same stack on other bodies: ${words(there)}; other stacks on this body with it: ${others.size}`;
   if (hardly(there) && others.size >= 2) return told('body', 'only', said);
@@ -252,7 +253,9 @@ const body: Reading = ({ kin, onBody, zones, sign, bodyId, cone }) => {
 };
 
 const recipe: Reading = ({ kin, zones, sign }) => {
-  const slugs = new Set(zones.filter(({ has }) => has).flatMap(({ stackKey }) => coatsOfKey(stackKey).map(({ slug }) => slug))); // prettier-ignore
+  const slugs = new Set(
+    zones.filter(({ has }) => has).flatMap(({ stackKey }) => coatsOfKey(stackKey).map(({ slug }) => slug)),
+  );
   for (const slug of slugs) {
     const alone = kin.filter(({ stackKey }) => stackOf(stackKey) === slug);
     const shown = alone.filter(({ faults }) => faults.includes(sign));
@@ -260,7 +263,11 @@ const recipe: Reading = ({ kin, zones, sign }) => {
     const bodies = new Set(shown.map((one) => one.bodyId)).size;
     const firings = new Set(shown.map((one) => one.firingId)).size;
     if (half(all) && bodies >= 2 && firings >= 2)
-      return told('recipe', 'everywhere', `alone it shows it on ${bodies} bodies, in ${firings} firings: ${words(all)}`); // prettier-ignore
+      return told(
+        'recipe',
+        'everywhere',
+        `alone it shows it on ${bodies} bodies, in ${firings} firings: ${words(all)}`,
+      );
   }
   return null;
 };
@@ -271,11 +278,23 @@ const stack: Reading = ({ kin, zones, sign, bodyId, cone }) => {
   const coats = coatsOfKey(own.stackKey);
   if (coats.length === 1) return told('stack', 'single', 'there is one coat');
   const alone = coats.map(({ slug }) => {
-    const list = kin.filter((one) => one.bodyId === bodyId && one.cone === cone && stackOf(one.stackKey) === slug && !one.refired); // prettier-ignore
-    return { all: share(list, sign), thick: share(list.filter((one) => coatsOf(one.stackKey) > 1), sign) }; // prettier-ignore
+    const list = kin.filter(
+      (one) => one.bodyId === bodyId && one.cone === cone && stackOf(one.stackKey) === slug && !one.refired,
+    );
+    return {
+      all: share(list, sign),
+      thick: share(
+        list.filter((one) => coatsOf(one.stackKey) > 1),
+        sign,
+      ),
+    };
   });
   if (alone.some(({ all }) => all.of >= FEW && all.with / all.of >= 0.3))
-    return told('stack', 'alone', `one coat alone shows it: ${words(alone.find(({ all }) => all.with > 0)!.all)}`); // prettier-ignore
+    return told(
+      'stack',
+      'alone',
+      `one coat alone shows it: ${words(alone.find(({ all }) => all.with > 0)!.all)}`,
+    );
   if (!alone.every(({ all }) => none(all))) return null;
   return alone.every(({ thick }) => none(thick))
     ? told('stack', 'together-thick', 'each coat alone is sound, double too')
@@ -289,15 +308,20 @@ const order: Reading = ({ kin, zones, sign, bodyId }) => {
     .map(({ slug }) => slug)
     .reverse()
     .join('>');
-  const other = share(kin.filter((one) => one.bodyId === bodyId && stackOf(one.stackKey) === turned), sign); // prettier-ignore
+  const other = share(
+    kin.filter((one) => one.bodyId === bodyId && stackOf(one.stackKey) === turned),
+    sign,
+  );
   if (other.of === 0) return told('order', 'not-tried', 'the other way round was never seen');
   if (none(other)) return told('order', 'one-order', `turned round: ${words(other)}`);
   return half(other) ? told('order', 'both', `turned round: ${words(other)}`) : null;
 };
 
-const READINGS: readonly Reading[] = [thickness, load, place, body, recipe, stack, order, ...PIECE_READINGS]; // prettier-ignore
+const READINGS: readonly Reading[] = [thickness, load, place, body, recipe, stack, order, ...PIECE_READINGS];
 
-/** Every fact that the records answer, with the words it was read from; what they do not answer is left out. */
+/**
+ * Every fact that the records answer, with the words it was read from; what they do not answer is left out.
+ */
 export const readRecord = (record: CaseRecord): Told[] => [
   ...READINGS.flatMap((reading) => reading(record) ?? []),
   ...readRecipe(record),

@@ -20,11 +20,7 @@ const known = (one: Told | null): string | undefined => {
 };
 
 describe('the bucket that day', () => {
-  const bucket = (
-    sg: number,
-    seconds: number | null = 3,
-    wantedSg: number | null = 1.48,
-  ): BucketRecord => ({
+  const bucket = (sg: number, seconds: number | null = 3, wantedSg: number | null = 1.48): BucketRecord => ({
     name: 'Tarn, blue lid',
     wantedSg,
     entries: [
@@ -39,7 +35,7 @@ describe('the bucket that day', () => {
     ['thin', bucket(1.42), 'low'],
     ['as wanted', bucket(1.5), 'usual'],
     ['gelled: the right weight, and slow through the cup', bucket(1.48, 6), 'gelled'],
-    ['against what it usually is, where nobody said how it should be', bucket(1.57, 3, null), 'high'], // prettier-ignore
+    ['against what it usually is, where nobody said how it should be', bucket(1.57, 3, null), 'high'],
   ])('%s', (_, one, expected) => {
     expect(known(readBucket([one], day(22)))).toBe(expected);
   });
@@ -50,7 +46,10 @@ describe('the bucket that day', () => {
     expect(readBucket([bucket(1.57)], day(2))!.words).toContain('1.48 against 1.48');
     expect(readBucket([bucket(1.57)], new Date(Date.UTC(2026, 8, 1)))).toBeNull();
     expect(readBucket([], day(2))).toBeNull();
-    const only = { ...bucket(1.57, 3, null), entries: [{ at: day(20), kind: 'measured', sg: 1.57, seconds: 3 }] }; // prettier-ignore
+    const only = {
+      ...bucket(1.57, 3, null),
+      entries: [{ at: day(20), kind: 'measured', sg: 1.57, seconds: 3 }],
+    };
     expect(readBucket([only], day(20))).toBeNull();
   });
 });
@@ -61,10 +60,14 @@ test('of two buckets of a coat the nearer speaks, but only where both were alike
     wantedSg: 1.48,
     entries: [{ at: day(on), kind: 'measured', sg, seconds: null }],
   });
-  expect(readBucket([one('grey lid', 1.57, 18), one('blue lid', 1.58, 21)], day(22))!.words).toMatch(/^blue lid/); // prettier-ignore
+  expect(readBucket([one('grey lid', 1.57, 18), one('blue lid', 1.58, 21)], day(22))!.words).toMatch(
+    /^blue lid/,
+  );
   expect(readBucket([one('grey lid', 1.48, 21), one('blue lid', 1.58, 18)], day(22))).toBeNull();
   // One that was not measured in those weeks says nothing either way.
-  expect(readBucket([one('grey lid', 1.48, 21), { ...one('blue lid', 1.58, 18), entries: [] }], day(22))!.value).toBe('usual'); // prettier-ignore
+  expect(
+    readBucket([one('grey lid', 1.48, 21), { ...one('blue lid', 1.58, 18), entries: [] }], day(22))!.value,
+  ).toBe('usual');
 });
 
 describe('the bisque', () => {
@@ -89,7 +92,7 @@ describe('the bisque', () => {
   });
 
   test('its cone against the others of that kiln, where there are enough', () => {
-    const at = (cone: number, usual: number[]) => values(readBisque({ name: 'Pip 4', log: [], cone, usual })); // prettier-ignore
+    const at = (cone: number, usual: number[]) => values(readBisque({ name: 'Pip 4', log: [], cone, usual }));
     expect(at(10, [10, 10, 10, 10])).toEqual([['bisque-cone', 'usual']]);
     expect(at(8, [10, 10, 11])).toEqual([['bisque-cone', 'cooler']]);
     expect(at(12, [10, 10, 11])).toEqual([['bisque-cone', 'hotter']]);
@@ -104,7 +107,7 @@ describe('pieces of the same stack in the load', () => {
   test('of another bisque: clean, alike, or too few to say', () => {
     const own = twins(4, { has: true });
     expect(known(readOtherBisque('a', [...own, ...twins(3, { bisque: 'b' })]))).toBe('clean');
-    expect(known(readOtherBisque('a', [...own, ...twins(3, { bisque: 'b', has: true })]))).toBe('alike'); // prettier-ignore
+    expect(known(readOtherBisque('a', [...own, ...twins(3, { bisque: 'b', has: true })]))).toBe('alike');
     expect(readOtherBisque('a', [...own, ...twins(2, { bisque: 'b' })])).toBeNull();
     expect(readOtherBisque(null, own)).toBeNull();
   });
@@ -164,12 +167,11 @@ describe('the diary of the air', () => {
       'end',
     ],
   ] as [string, [number, number][], string][])('%s', (_, marks, expected) => {
-    // prettier-ignore
     expect(known(read(...marks))).toBe(expected);
   });
 
   test('what came out under-reduced was late or weak, whatever it began with; without marks nothing is said', () => {
-    expect(known(readReduction([{ t: at(920), strength: heavy }], log, '12 minutes of it'))).toBe('late'); // prettier-ignore
+    expect(known(readReduction([{ t: at(920), strength: heavy }], log, '12 minutes of it'))).toBe('late');
     expect(read([600, STRENGTH.oxidation])).toBeNull();
     expect(readReduction([], log, null)).toBeNull();
   });

@@ -2,11 +2,17 @@
 import { causeOf, confirmedOf, confirmedWords, diagnose, hereOf, type Confirmed } from '.';
 
 const pits = (turnedOut: readonly string[]): Confirmed => ({ complaints: ['pit'], turnedOut });
-const chance = (confirmed: readonly Confirmed[], id: string, said: Parameters<typeof hereOf>[1] = []): number => // prettier-ignore
-  diagnose({ findings: [{ sign: 'pit' }], facts: {} }, hereOf(confirmed, said)).causes.find((one) => one.id === id)!.probability; // prettier-ignore
+const chance = (
+  confirmed: readonly Confirmed[],
+  id: string,
+  said: Parameters<typeof hereOf>[1] = [],
+): number =>
+  diagnose({ findings: [{ sign: 'pit' }], facts: {} }, hereOf(confirmed, said)).causes.find(
+    (one) => one.id === id,
+  )!.probability;
 
 test('five of seven confirmed: thirty in a hundred becomes forty, and the rest follows', () => {
-  const confirmed = [...Array.from({ length: 5 }, () => pits(['thick'])), pits(['body-gas']), pits([])]; // prettier-ignore
+  const confirmed = [...Array.from({ length: 5 }, () => pits(['thick'])), pits(['body-gas']), pits([])];
   expect(confirmedOf(confirmed, 'pit', 'thick')).toEqual({ of: 7, with: 5 });
   // (20 × 30 + 100 × 5) / 27, by hand.
   const here = hereOf(confirmed, []);
@@ -29,9 +35,12 @@ test('without cases of its own a studio has the tables', () => {
 
 test('a cause is turned off, or commoner, or rarer, and never certain', () => {
   expect(chance([], 'thick')).toBeGreaterThan(0.15);
-  const off = diagnose({ findings: [{ sign: 'pit' }], facts: {} }, hereOf([], [{ cause: 'thick', off: true, factor: 1 }])); // prettier-ignore
+  const off = diagnose(
+    { findings: [{ sign: 'pit' }], facts: {} },
+    hereOf([], [{ cause: 'thick', off: true, factor: 1 }]),
+  );
   expect(off.causes.some(({ id }) => id === 'thick')).toBe(false);
-  const as = (factor: number): number => chance([], 'frozen', [{ cause: 'frozen', off: false, factor }]); // prettier-ignore
+  const as = (factor: number): number => chance([], 'frozen', [{ cause: 'frozen', off: false, factor }]);
   expect(as(2)).toBeGreaterThan(as(1));
   expect(as(0.5)).toBeLessThan(as(1));
   const always = Array.from({ length: 500 }, () => pits(['grit']));

@@ -1,4 +1,6 @@
-/** What a studio has found itself: confirmed cases move how common a cause is, and a technician may disagree. */
+/**
+ * What a studio has found itself: confirmed cases move how common a cause is, and a technician may disagree.
+ */
 import { count } from '../units';
 import type { Cause } from './cause-types';
 import type { Here } from './diagnose';
@@ -33,7 +35,7 @@ function sharesHere(
   return Object.fromEntries(
     Object.entries(shares).map(([complaint, share]) => {
       const own = confirmedOf(confirmed, complaint, id);
-      const moved = (AS_IF_KNOWN * Math.min(MOST, share * factor) + 100 * own.with) / (AS_IF_KNOWN + own.of); // prettier-ignore
+      const moved = (AS_IF_KNOWN * Math.min(MOST, share * factor) + 100 * own.with) / (AS_IF_KNOWN + own.of);
       return [complaint, Math.min(MOST, moved)];
     }),
   );
@@ -45,10 +47,7 @@ export function hereOf(confirmed: readonly Confirmed[], said: readonly Disagreed
   return Object.fromEntries(
     CAUSES.map((cause) => {
       const own = by.get(cause.id);
-      return [
-        cause.id,
-        { off: own?.off ?? false, shares: sharesHere(cause, confirmed, own?.factor ?? 1) },
-      ];
+      return [cause.id, { off: own?.off ?? false, shares: sharesHere(cause, confirmed, own?.factor ?? 1) }];
     }),
   );
 }

@@ -1,8 +1,16 @@
 /** What unrelated stacks of a load share is the firing’s, when other firings have hardly as much. */
 import { sharedComplaints, type FiringFaults } from './load';
 
-const firing = (firingId: string, stacks: number, faults: Record<string, number>): FiringFaults => ({ firingId, stacks, faults, bodies: 1, on: {} }); // prettier-ignore
-const calm = Array.from({ length: 20 }, (_, i) => firing(`f${i}`, 12, i % 4 === 0 ? { dry: 1, pit: 4 } : { pit: 3 })); // prettier-ignore
+const firing = (firingId: string, stacks: number, faults: Record<string, number>): FiringFaults => ({
+  firingId,
+  stacks,
+  faults,
+  bodies: 1,
+  on: {},
+});
+const calm = Array.from({ length: 20 }, (_, i) =>
+  firing(`f${i}`, 12, i % 4 === 0 ? { dry: 1, pit: 4 } : { pit: 3 }),
+);
 
 test('under-reduced: nine of twelve stacks off colour, where other firings have none', () => {
   const found = sharedComplaints(firing('own', 12, { 'off-colour': 9, pit: 3, crazing: 2 }), calm);
@@ -33,7 +41,7 @@ test('with hardly another firing to compare, half of the load must show it', () 
 
 test('the firing itself and loads of a tile or two are no comparison; the rarest stands first', () => {
   const own = firing('own', 10, { dry: 4, running: 6 });
-  const others = [...calm, own, firing('tiny', 2, { dry: 2, running: 2 }), firing('hot', 10, { running: 7 })]; // prettier-ignore
+  const others = [...calm, own, firing('tiny', 2, { dry: 2, running: 2 }), firing('hot', 10, { running: 7 })];
   const found = sharedComplaints(own, others);
   expect(found.map(({ sign, others: n, fewer }) => [sign, n, fewer])).toEqual([
     ['dry', 21, 21],

@@ -1,4 +1,7 @@
-/** Complaints that unrelated stacks of one load share: the firing’s, not theirs. The firing is the unit of evidence. */
+/**
+ * Complaints that unrelated stacks of one load share: the firing’s, not theirs. The firing is the unit of
+ * evidence.
+ */
 
 /** How many stacks of a firing were looked at, and how many of them show each fault. */
 export type FiringFaults = {
@@ -24,19 +27,20 @@ export type SharedComplaint = {
 const STACKS = 3;
 const COMPARABLE = 5;
 const SHARE = 0.25;
-/** So rarely does another firing of the studio show as much; below so many firings nothing can be said of that. */
+/**
+ * So rarely does another firing of the studio show as much; below so many firings nothing can be said of
+ * that.
+ */
 const RARE = 0.9;
 const FIRINGS = 6;
 
 /**
- * Faults on more than one body, where there are several, that at least three stacks and a quarter of a load show, and that hardly another firing has as much of; the
- * rarest first. With too few other firings a half of the load must show it.
+ * Faults on more than one body, where there are several, that at least three stacks and a quarter of a load
+ * show, and that hardly another firing has as much of; the rarest first. With too few other firings a half of
+ * the load must show it.
  * @param own the firing that is asked about; `others` all others of the studio.
  */
-export function sharedComplaints(
-  own: FiringFaults,
-  others: readonly FiringFaults[],
-): SharedComplaint[] {
+export function sharedComplaints(own: FiringFaults, others: readonly FiringFaults[]): SharedComplaint[] {
   const comparable = others.filter(
     ({ firingId, stacks }) => firingId !== own.firingId && stacks >= COMPARABLE,
   );
@@ -52,5 +56,5 @@ export function sharedComplaints(
       if (shown < STACKS || shown / of < SHARE) return false;
       return n < FIRINGS ? shown / of >= 0.5 : fewer / n >= RARE;
     })
-    .sort((a, b) => b.fewer / Math.max(1, b.others) - a.fewer / Math.max(1, a.others) || b.with - a.with); // prettier-ignore
+    .sort((a, b) => b.fewer / Math.max(1, b.others) - a.fewer / Math.max(1, a.others) || b.with - a.with);
 }

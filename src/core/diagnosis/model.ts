@@ -1,6 +1,6 @@
 /**
- * From tables to probabilities: how often a cause is at work at all, how often it then brings a complaint about, and how
- * much more often a value of a fact is found with it than with its rivals.
+ * From tables to probabilities: how often a cause is at work at all, how often it then brings a complaint
+ * about, and how much more often a value of a fact is found with it than with its rivals.
  */
 import { TOGETHER, type Cause, type Evidence } from './cause-types';
 import { factOf } from './facts';
@@ -41,13 +41,11 @@ export const LEAK = (SOMETHING_ELSE / 100) * MET;
 const MOST = 0.95;
 
 /**
- * How often each value is found with a cause, given the weights of some of them: the others share what is left.
+ * How often each value is found with a cause, given the weights of some of them: the others share what is
+ * left.
  * @returns for each value its share with the cause over its share with rivals, as a decimal logarithm.
  */
-export function ratiosOf(
-  fact: Fact,
-  weights: Evidence['weights'],
-): Readonly<Record<string, number>> {
+export function ratiosOf(fact: Fact, weights: Evidence['weights']): Readonly<Record<string, number>> {
   const wanted = fact.values.map(({ id, usual }) => {
     const weight = weights[id];
     return weight === undefined ? null : Math.min(MOST, usual * 10 ** weight);
@@ -107,9 +105,9 @@ export function weigh(cause: Cause, complaints: readonly string[], shares = caus
 }
 
 /**
- * Weights are one bench's estimates, facts are sometimes wrong and often say the same twice: each counts for less than
- * it says. With all of it, what was said with 95 in 100 held in 76 to 95 of them in 2,000 cases, depending on how wrong the tables
- * are; with this, in 84 to 95 of 20,000 (docs/CLINIC.md).
+ * Weights are one bench's estimates, facts are sometimes wrong and often say the same twice: each counts for
+ * less than it says. With all of it, what was said with 95 in 100 held in 76 to 95 of them in 2,000 cases,
+ * depending on how wrong the tables are; with this, in 84 to 95 of 20,000 (docs/CLINIC.md).
  */
 const CAUTION = 0.8;
 

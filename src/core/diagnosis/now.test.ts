@@ -19,7 +19,7 @@ test('what can hurt whoever uses it is kept from use', () => {
   for (const { id } of COMPLAINTS) {
     const { mend } = nowWith([id])[0]!.now;
     if (mend !== null && /grind/i.test(mend)) expect(mend).toMatch(/wet|waster/i);
-    if (mend !== null && /refire/i.test(mend)) expect(mend).toMatch(/waster|dry through|crazes again/i); // prettier-ignore
+    if (mend !== null && /refire/i.test(mend)) expect(mend).toMatch(/waster|dry through|crazes again/i);
   }
 });
 
@@ -49,7 +49,8 @@ test('a surface that is otherwise than meant counts as the fault, on the same st
     marked(all, complaint, sign, own).map(({ faults }) => faults.includes(sign));
   expect(faulty('matt', 'off-colour')).toEqual([true, false, false, false]);
   expect(faulty('gloss', 'off-colour')).toEqual([false, true, false, false]);
-  // A colour that is off on a glossy one is another complaint; what was called dry is dry whatever its surface.
+  // A colour that is off on a glossy one is another complaint; what was called dry is dry whatever its
+  // surface.
   const said = (sign: string) => [{ ...all[1]!, faults: [sign] }];
   expect(marked(said('off-colour'), 'matt', 'off-colour', own)[0]!.faults).toEqual([]);
   expect(marked(said('dry'), 'dry', 'dry', own)[0]!.faults).toEqual(['dry']);

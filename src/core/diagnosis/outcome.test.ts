@@ -44,7 +44,10 @@ test('order: only together and this way round, or alone too', () => {
 
 test('the ladder ends where it stays away', () => {
   const rungs = (...has: boolean[]): TestTile[] => has.map((one, step) => tile(one, { step }));
-  expect(outcomeOf('t-ladder', rungs(true, true, false, false), OWN)).toMatchObject({ value: 'yes', words: 'gone from step 2 on' }); // prettier-ignore
+  expect(outcomeOf('t-ladder', rungs(true, true, false, false), OWN)).toMatchObject({
+    value: 'yes',
+    words: 'gone from step 2 on',
+  });
   expect(value('t-ladder', rungs(true, false, true))).toBe('no');
   expect(value('t-ladder', rungs(false, false, false))).toBeUndefined();
 });
@@ -67,8 +70,7 @@ test('every outcome it can say is one that the clinic knows; other tests are ask
       OWN,
     ),
   ];
-  for (const one of all)
-    expect(factOf(one!.fact)?.values.map(({ id }) => id)).toContain(one!.value);
+  for (const one of all) expect(factOf(one!.fact)?.values.map(({ id }) => id)).toContain(one!.value);
   expect(outcomeOf('t-wiped-half', [tile(true), tile(false)], OWN)).toBeNull();
   expect(outcomeOf('t-order', [], OWN)).toBeNull();
 });

@@ -1,7 +1,7 @@
 /**
- * What the tiles of a test showed, read from how they were written up. Only tests whose tiles differ in something that is
- * on record are read; where twins were treated otherwise by hand, a person says what it showed. When no tile shows the
- * fault the test did not bring it about, and tells nothing.
+ * What the tiles of a test showed, read from how they were written up. Only tests whose tiles differ in
+ * something that is on record are read; where twins were treated otherwise by hand, a person says what it
+ * showed. When no tile shows the fault the test did not bring it about, and tells nothing.
  */
 import { count } from '../units';
 import { stackParts } from './from-record';
@@ -44,7 +44,7 @@ const thinThick: Reading = (tiles) => {
   const sides = apart(tiles, ({ stackKey }) => stackParts(stackKey).coats);
   if (sides === null) return null;
   const words = `thin ${shown(sides.low)} with it, thick ${shown(sides.high)}`;
-  if (any(sides.low) === any(sides.high)) return any(tiles) ? told('t-thin-thick', 'alike', words) : null; // prettier-ignore
+  if (any(sides.low) === any(sides.high)) return any(tiles) ? told('t-thin-thick', 'alike', words) : null;
   return told('t-thin-thick', any(sides.low) ? 'thick' : 'thin', words);
 };
 
@@ -61,7 +61,7 @@ const order: Reading = (tiles, { stack }) => {
   const alone = tiles.filter((tile) => !stackParts(tile.stackKey).stack.includes('>'));
   const turned = tiles.filter((tile) => !together.includes(tile) && !alone.includes(tile));
   if (together.length === 0 || alone.length === 0 || !any([...together, ...alone])) return null;
-  const words = `alone ${shown(alone)}, together ${shown(together)}${turned.length === 0 ? '' : `, turned round ${shown(turned)}`}`; // prettier-ignore
+  const words = `alone ${shown(alone)}, together ${shown(together)}${turned.length === 0 ? '' : `, turned round ${shown(turned)}`}`;
   return told('t-order', any(together) && !any(alone) ? 'yes' : 'no', words);
 };
 

@@ -1,4 +1,6 @@
-/** Reads what people type into the search field: names, signs, surfaces, colours, cones, air, in any order. */
+/**
+ * Reads what people type into the search field: names, signs, surfaces, colours, cones, air, in any order.
+ */
 import { parseCone } from '../cones';
 import { OPACITIES, SIGNS, SURFACES } from '../signs';
 import { plainColours } from '../standing';
@@ -67,7 +69,25 @@ const SIGN_WORDS: Record<string, string> = {
 /** What a body is called by those who do not name it. */
 const BODY_WORDS = ['body', 'bodies', 'clay', 'clays', 'clay body', 'ground'];
 /** Words that only join others. */
-const JOINS = new Set(['on', 'in', 'at', 'with', 'and', 'the', 'a', 'of', 'by', 'that', 'is', 'its', 'itself', 'alone', 'when', 'does', 'do']); // prettier-ignore
+const JOINS = new Set([
+  'on',
+  'in',
+  'at',
+  'with',
+  'and',
+  'the',
+  'a',
+  'of',
+  'by',
+  'that',
+  'is',
+  'its',
+  'itself',
+  'alone',
+  'when',
+  'does',
+  'do',
+]);
 const SHADES = new Set(['dark', 'light', 'pale', 'deep']);
 const WITHOUT = new Set(['no', 'not', 'without', 'never', 'less']);
 
@@ -102,8 +122,7 @@ export function apart(a: string, b: string): number {
 
 /** A slip of the finger or two, by how long a word is; short words have to be right. */
 const near = (typed: string, meant: string): boolean =>
-  typed[0] === meant[0] &&
-  apart(typed, meant) <= (meant.length >= 8 ? 2 : meant.length >= 5 ? 1 : 0);
+  typed[0] === meant[0] && apart(typed, meant) <= (meant.length >= 8 ? 2 : meant.length >= 5 ? 1 : 0);
 
 /** The vocabulary: phrases and what they mean; names go before common words. */
 function vocabulary(names: readonly Named[]): Map<string, { filter: Filter; name: string }> {
@@ -120,11 +139,15 @@ function vocabulary(names: readonly Named[]): Map<string, { filter: Filter; name
     for (const word of [name, id, is, name.replace(/s$/, '')])
       add(plain(word), { is: 'sign', key: id, without: false }, name.toLowerCase());
   for (const [word, id] of Object.entries(SIGN_WORDS))
-    add(word, { is: 'sign', key: id, without: false }, SIGNS.find((one) => one.id === id)!.name.toLowerCase()); // prettier-ignore
+    add(
+      word,
+      { is: 'sign', key: id, without: false },
+      SIGNS.find((one) => one.id === id)!.name.toLowerCase(),
+    );
   for (const one of SURFACES) add(one, { is: 'surface', key: one }, one);
   for (const one of OPACITIES) add(one, { is: 'opacity', key: one }, one);
   for (const ground of GROUNDS)
-    for (const one of BODY_WORDS) add(`${ground} ${one}`, { is: 'ground', key: ground }, `${ground} body`); // prettier-ignore
+    for (const one of BODY_WORDS) add(`${ground} ${one}`, { is: 'ground', key: ground }, `${ground} body`);
   for (const [word, filter] of Object.entries(SYNONYMS)) add(word, filter, filter.key);
   return found;
 }
@@ -162,7 +185,7 @@ export function readAsked(text: string, names: readonly Named[]): Asked {
     }
     const cone = coneAt(tokens, i);
     if (cone !== null) {
-      take({ is: 'cone', key: cone.cone }, tokens.slice(i, i + cone.length).join(' '), `cone ${cone.cone}`); // prettier-ignore
+      take({ is: 'cone', key: cone.cone }, tokens.slice(i, i + cone.length).join(' '), `cone ${cone.cone}`);
       i += cone.length;
       continue;
     }

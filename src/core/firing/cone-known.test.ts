@@ -26,13 +26,7 @@ test.each([
   ],
   ['nothing read', {}, 'intended', '?6', 'cone unknown, 6 intended'],
   ['nothing read nor intended', { targetCone: null }, 'unknown', 'unknown', 'cone unknown'],
-  [
-    'a log of a kiln that is known',
-    { byLog: log(SIX, 0.7) },
-    'by log',
-    '6',
-    'about cone 6, by its log',
-  ],
+  ['a log of a kiln that is known', { byLog: log(SIX, 0.7) }, 'by log', '6', 'about cone 6, by its log'],
   [
     'a log of a kiln that is hardly known',
     { byLog: log(SIX, 0.85) },
@@ -75,14 +69,11 @@ test.each([
     '6',
     'cone 6',
   ],
-] as [string, Partial<ConeRecord>, string, string, string][])(
-  '%s',
-  (_, rest, known, band, words) => {
-    const found = coneOf(record(rest));
-    expect(found).toEqual({ known, band });
-    expect(coneWords(found)).toBe(words);
-  },
-);
+] as [string, Partial<ConeRecord>, string, string, string][])('%s', (_, rest, known, band, words) => {
+  const found = coneOf(record(rest));
+  expect(found).toEqual({ known, band });
+  expect(coneWords(found)).toBe(words);
+});
 
 test('a heading says what it was intended for, and only such a heading does', () => {
   expect(intendedOf('?06')).toBe('06');

@@ -15,7 +15,9 @@ export type ConeRecord = {
   targetCone: string | null;
 };
 
-/** A log says "about" a cone when all that a further firing may be lies within three quarters of a cone of it. */
+/**
+ * A log says "about" a cone when all that a further firing may be lies within three quarters of a cone of it.
+ */
 const WIDEST = 1.5;
 
 const INTENDED = '?';
@@ -29,8 +31,7 @@ export const intendedOf = (band: string): string | null =>
 
 /** A reading within a quarter of a half-cone target stays with it; others go to the nearest whole cone. */
 function bandOf(ordinal: number, target: string | null): string {
-  if (target !== null && isHalfCone(target) && Math.abs(ordinal - coneOrdinal(target)) <= 0.25)
-    return target;
+  if (target !== null && isHalfCone(target) && Math.abs(ordinal - coneOrdinal(target)) <= 0.25) return target;
   return coneBand(ordinal);
 }
 

@@ -39,13 +39,8 @@ export function readPaper(text: string, unit: 'C' | 'F'): Paper {
     const value = figure === undefined ? null : Number(figure.replace(',', '.'));
     const scale = (own?.toUpperCase() as 'C' | 'F' | undefined) ?? unit;
     const celsius =
-      value === null
-        ? null
-        : scale === 'F'
-          ? Math.round(fahrenheitToCelsius(value) * 10) / 10
-          : value;
-    if (celsius !== null && (celsius < -30 || celsius > 2500))
-      return wrong('is no temperature of a kiln');
+      value === null ? null : scale === 'F' ? Math.round(fahrenheitToCelsius(value) * 10) / 10 : value;
+    if (celsius !== null && (celsius < -30 || celsius > 2500)) return wrong('is no temperature of a kiln');
     const at = Number(hours) * 60 + Number(minutes);
     paper.lines.push({
       line: i + 1,

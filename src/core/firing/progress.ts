@@ -16,7 +16,5 @@ export function checkMove(from: Status, to: Status, reason: string): string | nu
   if (from === to) return `It is ${to} already.`;
   const step = WAY.indexOf(to) - WAY.indexOf(from);
   if (step === 1 || reason.trim() !== '') return null;
-  return step < 0
-    ? `Say why it goes back from ${from} to ${to}.`
-    : `Say why ${from} goes straight to ${to}.`;
+  return step < 0 ? `Say why it goes back from ${from} to ${to}.` : `Say why ${from} goes straight to ${to}.`;
 }

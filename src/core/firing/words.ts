@@ -14,9 +14,7 @@ export function reachedWords(firing: Reached): string {
   const below = named.findLast((cone) => coneOrdinal(cone) <= ordinal + 1e-9) ?? CONES[0]!;
   const above = named[named.indexOf(below) + 1];
   const share =
-    above === undefined
-      ? 0
-      : (ordinal - coneOrdinal(below)) / (coneOrdinal(above) - coneOrdinal(below));
+    above === undefined ? 0 : (ordinal - coneOrdinal(below)) / (coneOrdinal(above) - coneOrdinal(below));
   const words =
     share < 0.02 || above === undefined
       ? `cone ${formatCone(below)}`
@@ -31,8 +29,7 @@ export const firingTitle = (firing: { kilnName: string; no: number }): string =>
 
 /** "6", "5½ … 6": where on the cone line, in tenths. */
 export function ordinalWords(ordinal: number): string {
-  const below =
-    WHOLE_CONES.findLast((cone) => coneOrdinal(cone) <= ordinal + 1e-9) ?? WHOLE_CONES[0]!;
+  const below = WHOLE_CONES.findLast((cone) => coneOrdinal(cone) <= ordinal + 1e-9) ?? WHOLE_CONES[0]!;
   const share = ordinal - coneOrdinal(below);
   const percent = Math.round(share * 100);
   if (percent < 3) return `cone ${formatCone(below)}`;

@@ -1,5 +1,14 @@
 import { studioOf } from '../../../stand-ins/fit/studio';
-import { apartWords, disagreement, ownWords, placeBody, placedWords, setApart, sits, type Examined } from './index'; // prettier-ignore
+import {
+  apartWords,
+  disagreement,
+  ownWords,
+  placeBody,
+  placedWords,
+  setApart,
+  sits,
+  type Examined,
+} from './index';
 
 const piece = (rest: Partial<Examined> = {}): Examined => ({
   glaze: 'a',
@@ -9,8 +18,7 @@ const piece = (rest: Partial<Examined> = {}): Examined => ({
   coats: 1,
   ...rest,
 });
-const some = (n: number, rest: Partial<Examined>): Examined[] =>
-  Array.from({ length: n }, () => piece(rest));
+const some = (n: number, rest: Partial<Examined>): Examined[] => Array.from({ length: n }, () => piece(rest));
 const BODY = { measured: null, absorption: 1 };
 
 describe('what is set apart', () => {
@@ -38,10 +46,7 @@ describe('what is set apart', () => {
 
   test('in words, each with its figures', () => {
     expect(
-      apartWords(
-        { thick: [{ glaze: 'a', coats: 3, pieces: 2 }], moisture: 1, early: 1 },
-        () => 'Tarn',
-      ),
+      apartWords({ thick: [{ glaze: 'a', coats: 3, pieces: 2 }], moisture: 1, early: 1 }, () => 'Tarn'),
     ).toEqual([
       'Tarn: 2 pieces crazed only at 3 coats and more: that is thickness, and not counted.',
       '1 piece crazed weeks later, and the body takes up more than 3 %: it may swell with water. Not counted.',
@@ -90,9 +95,20 @@ describe('where a body is placed', () => {
   });
 
   test('in words: a place, or what can be said of one side', () => {
-    const placed = { at: 6.42, low: 6.1, high: 6.9, glazes: 6, pieces: 31, sides: 'both', apart: { thick: [], moisture: 0, early: 0 } } as const; // prettier-ignore
-    const of = (sides: 'both' | 'crazed' | 'sound') => placedWords({ ...placed, apart: { ...placed.apart, thick: [] }, sides }); // prettier-ignore
-    expect(of('both')).toBe('What is computed above 6.4 (95 %: 6.1 to 6.9) crazes here, by 31 pieces of 6 glazes.'); // prettier-ignore
+    const placed = {
+      at: 6.42,
+      low: 6.1,
+      high: 6.9,
+      glazes: 6,
+      pieces: 31,
+      sides: 'both',
+      apart: { thick: [], moisture: 0, early: 0 },
+    } as const;
+    const of = (sides: 'both' | 'crazed' | 'sound') =>
+      placedWords({ ...placed, apart: { ...placed.apart, thick: [] }, sides });
+    expect(of('both')).toBe(
+      'What is computed above 6.4 (95 %: 6.1 to 6.9) crazes here, by 31 pieces of 6 glazes.',
+    );
     expect(of('crazed')).toMatch(/^What is computed above 6\.9 crazes here, .* all crazed/);
     expect(of('sound')).toMatch(/^What is computed below 6\.1 holds here, .* all sound/);
     const p = { ...placed, apart: { thick: [], moisture: 0, early: 0 } };
@@ -113,8 +129,12 @@ describe('record against computation', () => {
       'Computed as fitting (−0.70), yet 14 of 16 pieces craze here: believe the pieces.',
     );
     // One piece is too few; one of eight is an odd one; and what was computed as crazing is no surprise.
-    expect(disagreement({ tendency: 'fits', difference: -0.7 }, some(1, { found: 'crazed later' }))).toBeNull(); // prettier-ignore
-    expect(disagreement({ tendency: 'fits', difference: -0.7 }, [...pieces.slice(0, 2), ...some(8, {})])).toBeNull(); // prettier-ignore
+    expect(
+      disagreement({ tendency: 'fits', difference: -0.7 }, some(1, { found: 'crazed later' })),
+    ).toBeNull();
+    expect(
+      disagreement({ tendency: 'fits', difference: -0.7 }, [...pieces.slice(0, 2), ...some(8, {})]),
+    ).toBeNull();
     expect(disagreement({ tendency: 'crazing', difference: 0.9 }, pieces)).toBeNull();
   });
 

@@ -38,12 +38,18 @@ export type Placed = {
   apart: Apart;
 };
 
-/** A body that takes up more than this may swell with water and craze a glaze that fits, % (common practice, no source). */
+/**
+ * A body that takes up more than this may swell with water and craze a glaze that fits, % (common practice,
+ * no source).
+ */
 export const TAKES_UP = 3;
 /** A glaze that is sound after so many days mostly stays so (common practice, no source). */
 export const SETTLED_DAYS = 14;
 
-/** Spread of one recipe's computed figure, of a piece's own place, and of the common error: 10⁻⁶/K (estimates, no source). */
+/**
+ * Spread of one recipe's computed figure, of a piece's own place, and of the common error: 10⁻⁶/K (estimates,
+ * no source).
+ */
 const RECIPE_OFF = 0.55;
 const PIECE_OFF = 0.3;
 const MEASURED_OFF = 1;
@@ -84,9 +90,7 @@ export function setApart(
       else if (!(onlyThick && one.coats >= least)) counted.push(one);
     }
   }
-  const early = counted.filter(
-    ({ found, days }) => found === 'sound' && days < SETTLED_DAYS,
-  ).length;
+  const early = counted.filter(({ found, days }) => found === 'sound' && days < SETTLED_DAYS).length;
   return { counted, apart: { thick, moisture, early } };
 }
 

@@ -56,10 +56,7 @@ export function ownWords({ crazed, pieces }: Own): string {
 }
 
 /** What was left out of it, and why. */
-export function apartWords(
-  { thick, moisture, early }: Apart,
-  name: (glaze: string) => string,
-): string[] {
+export function apartWords({ thick, moisture, early }: Apart, name: (glaze: string) => string): string[] {
   return [
     ...thick.map(
       ({ glaze, coats, pieces }) =>

@@ -13,7 +13,10 @@ export const boxSchema = z
   })
   .refine(({ x, width }) => x + width <= 1.0001, 'The part lies outside the picture.')
   .refine(({ y, height }) => y + height <= 1.0001, 'The part lies outside the picture.')
-  .refine(({ width, height }) => width < 0.9999 || height < 0.9999, 'Say what is cut away: this is the whole picture.'); // prettier-ignore
+  .refine(
+    ({ width, height }) => width < 0.9999 || height < 0.9999,
+    'Say what is cut away: this is the whole picture.',
+  );
 export type Box = z.infer<typeof boxSchema>;
 
 export const spotIn = ({ x, y }: Spot, box: Box): Spot => ({
@@ -24,9 +27,9 @@ export const spotIn = ({ x, y }: Spot, box: Box): Spot => ({
 /** The same frame in what is kept. */
 export function shapeIn(shape: Shape, box: Box): Shape {
   if (shape.kind === 'corners')
-    return { ...shape, corners: shape.corners.map((one) => spotIn(one, box)) as Corners['corners'] }; // prettier-ignore
+    return { ...shape, corners: shape.corners.map((one) => spotIn(one, box)) as Corners['corners'] };
   const { centre, across, along } = shape;
-  return { ...shape, centre: spotIn(centre, box), across: across / box.width, along: along / box.width }; // prettier-ignore
+  return { ...shape, centre: spotIn(centre, box), across: across / box.width, along: along / box.width };
 }
 
 const WHOLE = { stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } };

@@ -1,6 +1,24 @@
 import fc from 'fast-check';
 import { Matrix, solve } from 'ml-matrix';
-import { apply, areaOf, cutOf, homographyOnto, inverse, onFace, onPicture, outlineOf, split, spotsOf, turned, within, wrongWith, zonesUnder, type Corners, type Ellipse, type Spot } from '.'; // prettier-ignore
+import {
+  apply,
+  areaOf,
+  cutOf,
+  homographyOnto,
+  inverse,
+  onFace,
+  onPicture,
+  outlineOf,
+  split,
+  spotsOf,
+  turned,
+  within,
+  wrongWith,
+  zonesUnder,
+  type Corners,
+  type Ellipse,
+  type Spot,
+} from '.';
 import { ROUND, WHOLE } from '../zones';
 
 const UPRIGHT: Corners = {
@@ -21,17 +39,25 @@ const seen = fc
       y: fc.double({ min: -0.09, max: 0.09, noNaN: true }),
     }),
     { minLength: 4, maxLength: 4 },
-  ) // prettier-ignore
+  )
   .map((moves): Corners => ({
     kind: 'corners',
-    corners: UPRIGHT.corners.map(({ x, y }, i) => ({ x: x + moves[i]!.x, y: y + moves[i]!.y })) as unknown as Corners['corners'], // prettier-ignore
+    corners: UPRIGHT.corners.map(({ x, y }, i) => ({
+      x: x + moves[i]!.x,
+      y: y + moves[i]!.y,
+    })) as unknown as Corners['corners'],
   }));
 const unit = fc.double({ min: 0, max: 1, noNaN: true });
 
 test('the map onto four corners is what a linear-algebra package solves for', () => {
   fc.assert(
     fc.property(seen, unit, unit, ({ corners }, x, y) => {
-      const square = [[0, 0], [1, 0], [1, 1], [0, 1]] as const; // prettier-ignore
+      const square = [
+        [0, 0],
+        [1, 0],
+        [1, 1],
+        [0, 1],
+      ] as const;
       const rows: number[][] = [];
       const right: number[][] = [];
       square.forEach(([u, v], i) => {
@@ -71,7 +97,7 @@ test('height goes up from the foot, turn from left to right', () => {
   expect(onFace(UPRIGHT, { x: 0.605, y: 0.3 }, 1, 0.02)?.turn).toBe(1);
 });
 
-const PLATE: Ellipse = { kind: 'ellipse', centre: { x: 0.5, y: 0.5 }, across: 0.3, along: 0.2, turn: 20 }; // prettier-ignore
+const PLATE: Ellipse = { kind: 'ellipse', centre: { x: 0.5, y: 0.5 }, across: 0.3, along: 0.2, turn: 20 };
 
 test('a plate is measured out from its centre, clockwise from the top, whatever the picture’s shape', () => {
   const round: Ellipse = { ...PLATE, across: 0.2, along: 0.2, turn: 0 };
@@ -87,7 +113,6 @@ test('a plate is measured out from its centre, clockwise from the top, whatever 
       fc.double({ min: 0, max: 0.99, noNaN: true }),
       fc.double({ min: 0.5, max: 2, noNaN: true }),
       (height, turn, aspect) => {
-        // prettier-ignore
         const back = onFace(PLATE, onPicture(PLATE, { height, turn }, aspect), aspect)!;
         expect(back.height).toBeCloseTo(height, 6);
         expect(Math.abs(((back.turn - turn + 1.5) % 1) - 0.5)).toBeLessThan(1e-6);
@@ -96,7 +121,7 @@ test('a plate is measured out from its centre, clockwise from the top, whatever 
   );
 });
 
-const zone = (face: number, from: number, to: number) => ({ face, stretch: { from, to }, sector: ROUND }); // prettier-ignore
+const zone = (face: number, from: number, to: number) => ({ face, stretch: { from, to }, sector: ROUND });
 
 test('a touch of the picture says which zone was touched, of the face that is framed', () => {
   const zones = [zone(1, 0, 0.4), zone(1, 0.4, 1), zone(2, 0, 1)];
@@ -131,9 +156,7 @@ test('a small zone keeps its middle', () => {
   expect(stretch.from).toBeGreaterThan(0.5);
   expect(stretch.to).toBeLessThan(0.52);
   expect(stretch.to - stretch.from).toBeGreaterThan(0.005);
-  expect(within({ stretch: WHOLE, sector: { from: 0.75, to: 0.25 } }).sector.from).toBeCloseTo(
-    0.81,
-  );
+  expect(within({ stretch: WHOLE, sector: { from: 0.75, to: 0.25 } }).sector.from).toBeCloseTo(0.81);
 });
 
 test('the outline of a zone: four corners of a face, a ring of a plate', () => {
@@ -145,7 +168,6 @@ test('the outline of a zone: four corners of a face, a ring of a plate', () => {
     [0.6, 0.1],
     [0.2, 0.1],
   ].forEach(([x, y], i) => {
-    // prettier-ignore
     expect(outline[i]!.x).toBeCloseTo(x!);
     expect(outline[i]!.y).toBeCloseTo(y!);
   });
@@ -170,7 +192,7 @@ test('crossed, bent, mirrored and tiny frames are refused in words; one on its s
   expect(of(a, c, b, d)).toMatch(/cross/);
   expect(of(a, b, { x: 0.3, y: 0.8 }, d)).toMatch(/bent inwards/);
   expect(of(b, a, d, c)).toMatch(/wrong way/);
-  expect(of(a, { x: 0.201, y: 0.9 }, { x: 0.201, y: 0.899 }, { x: 0.2, y: 0.899 })).toMatch(/small/); // prettier-ignore
+  expect(of(a, { x: 0.201, y: 0.9 }, { x: 0.201, y: 0.899 }, { x: 0.2, y: 0.899 })).toMatch(/small/);
   expect(wrongWith({ ...PLATE, along: 0.001 })).toMatch(/small/);
   expect(wrongWith(turned(UPRIGHT))).toBeNull();
   expect(turned(turned(turned(turned(UPRIGHT))))).toEqual(UPRIGHT);
@@ -179,6 +201,19 @@ test('crossed, bent, mirrored and tiny frames are refused in words; one on its s
 test('a cut shows the zone and a little of its neighbours, and never more than the picture', () => {
   const upper = cutOf(UPRIGHT, { stretch: { from: 0.5, to: 1 }, sector: ROUND }, 1.5);
   expect(upper).toMatchObject({ x: 0.152, y: 0.052, width: 0.496, height: 0.496, aspect: 1.5 });
-  const large: Corners = { kind: 'corners', corners: [{ x: 0, y: 1 }, { x: 1, y: 1 }, { x: 1, y: 0 }, { x: 0, y: 0 }] }; // prettier-ignore
-  expect(cutOf(large, { stretch: WHOLE, sector: ROUND }, 1)).toMatchObject({ x: 0, y: 0, width: 1, height: 1 }); // prettier-ignore
+  const large: Corners = {
+    kind: 'corners',
+    corners: [
+      { x: 0, y: 1 },
+      { x: 1, y: 1 },
+      { x: 1, y: 0 },
+      { x: 0, y: 0 },
+    ],
+  };
+  expect(cutOf(large, { stretch: WHOLE, sector: ROUND }, 1)).toMatchObject({
+    x: 0,
+    y: 0,
+    width: 1,
+    height: 1,
+  });
 });

@@ -15,7 +15,11 @@ function around(shape: Shape, aspect: number): Corners['corners'] {
 }
 
 const times = (a: Homography, b: Homography): Homography =>
-  [0, 3, 6].flatMap((row) => [0, 1, 2].map((column) => a[row]! * b[column]! + a[row + 1]! * b[column + 3]! + a[row + 2]! * b[column + 6]!)) as unknown as Homography; // prettier-ignore
+  [0, 3, 6].flatMap((row) =>
+    [0, 1, 2].map(
+      (column) => a[row]! * b[column]! + a[row + 1]! * b[column + 3]! + a[row + 2]! * b[column + 6]!,
+    ),
+  ) as unknown as Homography;
 
 /** Width of a face by its height as its frame shows it: means of opposite sides. */
 export function faceRatio(shape: Shape, aspect: number): number {
@@ -25,15 +29,15 @@ export function faceRatio(shape: Shape, aspect: number): number {
 }
 
 /**
- * The sixteen numbers of a CSS matrix3d that draws a picture of `width` × `height` (from its top left corner) so that its
- * framed face fills a box of the given size, rim above.
+ * The sixteen numbers of a CSS matrix3d that draws a picture of `width` × `height` (from its top left corner)
+ * so that its framed face fills a box of the given size, rim above.
  */
 export function ontoBox(
   shape: Shape,
   { width, height }: { width: number; height: number },
   box: { width: number; height: number },
 ): number[] {
-  const corners = around(shape, height / width).map(({ x, y }) => ({ x: x * width, y: y * height })); // prettier-ignore
+  const corners = around(shape, height / width).map(({ x, y }) => ({ x: x * width, y: y * height }));
   const toFace = inverse(homographyOnto(corners as unknown as Corners['corners']));
   // The face’s foot is at the bottom of the box.
   const toBox: Homography = [box.width, 0, 0, 0, -box.height, box.height, 0, 0, 1];

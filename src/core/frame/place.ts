@@ -9,8 +9,9 @@ export type OnFace = { height: number; turn: number };
 const TURN = 2 * Math.PI;
 
 /**
- * Where a point of a picture lies on the framed face; null outside the frame. `aspect` is the picture's height by its
- * width. A face that is drawn flat has its turn from left to right; of a plate it goes clockwise from the rim's top.
+ * Where a point of a picture lies on the framed face; null outside the frame. `aspect` is the picture's
+ * height by its width. A face that is drawn flat has its turn from left to right; of a plate it goes
+ * clockwise from the rim's top.
  */
 export function onFace(shape: Shape, at: Spot, aspect: number, slack = 0): OnFace | null {
   if (shape.kind === 'corners') {
@@ -70,7 +71,10 @@ export function outlineOf(shape: Shape, { stretch, sector }: Part, aspect: numbe
   return stretch.from < 0.001 && width > 0.99 ? outer : [...outer, ...arc(stretch.from).reverse()];
 }
 
-/** The zones of a framed face that lie under a point of the picture: one, or the parts of a relief that share the place. */
+/**
+ * The zones of a framed face that lie under a point of the picture: one, or the parts of a relief that share
+ * the place.
+ */
 export function zonesUnder<Z extends Pick<Zone, 'face' | 'stretch' | 'sector'>>(
   zones: readonly Z[],
   frame: { face: number; shape: Shape },
@@ -88,7 +92,10 @@ export function zonesUnder<Z extends Pick<Zone, 'face' | 'stretch' | 'sector'>>(
   );
 }
 
-/** Spots inside a zone, evenly over it, its edges left out where they may belong to its neighbour or lie in the shade. */
+/**
+ * Spots inside a zone, evenly over it, its edges left out where they may belong to its neighbour or lie in
+ * the shade.
+ */
 export function spotsOf(shape: Shape, part: Part, aspect: number, count = 2500): Spot[] {
   const inner = within(part);
   const width = sectorWidth(inner.sector);
@@ -100,7 +107,9 @@ export function spotsOf(shape: Shape, part: Part, aspect: number, count = 2500):
       const share = (i + 0.5) / side;
       const { from, to } = inner.stretch;
       // Rings further out are longer: as many spots to every bit of area.
-      const height = rings ? Math.sqrt(from * from + share * (to * to - from * from)) : from + share * (to - from); // prettier-ignore
+      const height = rings
+        ? Math.sqrt(from * from + share * (to * to - from * from))
+        : from + share * (to - from);
       const turn = inner.sector.from + width * ((j + 0.5) / side);
       spots.push(onPicture(shape, { height, turn: turn % 1 }, aspect));
     }

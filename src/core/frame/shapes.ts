@@ -1,10 +1,10 @@
 /**
- * A frame: where a face of a piece lies in a picture. Places are fractions of the picture's width and height, from its top
- * left, so that every size of a picture has the same frame.
+ * A frame: where a face of a piece lies in a picture. Places are fractions of the picture's width and height,
+ * from its top left, so that every size of a picture has the same frame.
  */
 import { z } from 'zod';
 
-export const spotSchema = z.object({ x: z.number().min(-0.5).max(1.5), y: z.number().min(-0.5).max(1.5) }); // prettier-ignore
+export const spotSchema = z.object({ x: z.number().min(-0.5).max(1.5), y: z.number().min(-0.5).max(1.5) });
 export type Spot = z.infer<typeof spotSchema>;
 
 /** Foot left, foot right, rim right, rim left: as the piece stands, wherever that is in the picture. */
@@ -14,8 +14,9 @@ export const cornersSchema = z.object({
 });
 
 /**
- * A plate or a bowl seen from above. `across` and `along` are the half axes in fractions of the picture's WIDTH, so that a
- * circle has equal ones; `turn` is from the picture's right to the axis `across`, clockwise, in degrees.
+ * A plate or a bowl seen from above. `across` and `along` are the half axes in fractions of the picture's
+ * WIDTH, so that a circle has equal ones; `turn` is from the picture's right to the axis `across`, clockwise,
+ * in degrees.
  */
 export const ellipseSchema = z.object({
   kind: z.literal('ellipse'),
@@ -30,12 +31,12 @@ export type Corners = z.infer<typeof cornersSchema>;
 export type Ellipse = z.infer<typeof ellipseSchema>;
 export type Shape = z.infer<typeof shapeSchema>;
 
-const cross = (o: Spot, a: Spot, b: Spot): number =>
-  (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
+const cross = (o: Spot, a: Spot, b: Spot): number => (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
 
 /**
- * What is wrong with a frame, in words; null when it can be used. Corners must go round the face without crossing, with a
- * bend at each; a face seen from behind or in a mirror goes round the other way and is refused.
+ * What is wrong with a frame, in words; null when it can be used. Corners must go round the face without
+ * crossing, with a bend at each; a face seen from behind or in a mirror goes round the other way and is
+ * refused.
  */
 export function wrongWith(shape: Shape): string | null {
   if (shape.kind === 'ellipse')

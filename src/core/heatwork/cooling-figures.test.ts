@@ -48,8 +48,7 @@ describe('steps', () => {
   });
 
   test('a step far slower than both beside it was held; the last, too, when it hardly falls', () => {
-    const held = (celsius: number[]): boolean[] =>
-      stepsOf(every(900, celsius), 20).map((s) => s.held);
+    const held = (celsius: number[]): boolean[] => stepsOf(every(900, celsius), 20).map((s) => s.held);
     expect(held([800, 740, 685, 680, 630, 585])).toEqual([false, false, true, false, false]);
     expect(held([800, 740, 685, 680])).toEqual([false, false, true]);
     expect(held([800, 795, 740, 685])).toEqual([true, false, false]);
@@ -59,9 +58,7 @@ describe('steps', () => {
   });
 
   test('the falling end begins at the last of equal tops; what follows a shut door is another cooling', () => {
-    expect(coolingPart(every(60, [900, 1000, 990, 1000, 980])).map(({ c }) => c)).toEqual([
-      1000, 980,
-    ]);
+    expect(coolingPart(every(60, [900, 1000, 990, 1000, 980])).map(({ c }) => c)).toEqual([1000, 980]);
     const shut = every(600, [800, 700, 500, 516, 520, 510, 400]);
     expect(undisturbed(shut).map(({ c }) => c)).toEqual([516, 520, 510, 400]);
     // By no more than 15 K, or by little each time from its lowest, it is jitter.
@@ -126,9 +123,7 @@ function allAtOnce(steps: readonly Step[], fit: CoolingFit, noise: number) {
   }
   const cov = (i: number, j: number): Matrix => (j <= i ? blocks[i]![j]! : turned(blocks[j]![i]!));
   const told = steps.map(({ held }, i) => (held ? -1 : i)).filter((i) => i >= 0);
-  const s = told.map((i) =>
-    told.map((j) => cov(i, j)[0]![0]! + (i === j ? steps[i]!.variance * noise : 0)),
-  );
+  const s = told.map((i) => told.map((j) => cov(i, j)[0]![0]! + (i === j ? steps[i]!.variance * noise : 0)));
   const off = told.map((i) => {
     const usual = curve === null ? 0 : between(curve, steps[i]!.x);
     return steps[i]!.y - usual - means[i]![0]!;
@@ -197,9 +192,7 @@ describe.each([
     const plain = allAtOnce(stepsOf(read, 20), fit, 1);
     const noise = Math.min(9, Math.max(1, plain.surprise / (read.length - 1)));
     if (jump > 0) expect(noise).toBeGreaterThan(1.5);
-    const rooms = [20 - 6.93, 20, 20 + 6.93].map((room) =>
-      allAtOnce(stepsOf(read, room), fit, noise),
-    );
+    const rooms = [20 - 6.93, 20, 20 + 6.93].map((room) => allAtOnce(stepsOf(read, room), fit, noise));
     const best = Math.max(...rooms.map(({ likelihood }) => likelihood));
     rooms.forEach((one, i) => {
       const state = fit.states[i]!;
@@ -218,8 +211,7 @@ describe.each([
 test('what a kiln usually does is the mean of its coolings, and surer the more there are', () => {
   const one = fitCooling(crooked(), 20, [rising])!.usual;
   const two = fitCooling(crooked(), 20, [rising, steeper])!.usual;
-  for (const [x, y] of two.curve!)
-    expect(y).toBeCloseTo((between(rising, x) + between(steeper, x)) / 2, 9);
+  for (const [x, y] of two.curve!) expect(y).toBeCloseTo((between(rising, x) + between(steeper, x)) / 2, 9);
   const xs = two.curve!.map(([x]) => x);
   expect(xs).toEqual([...xs].sort((a, b) => b - a));
   expect(new Set(xs).size).toBe(7);
@@ -337,14 +329,8 @@ describe('the way down', () => {
   });
 
   test('rates that no kiln has are held within bounds', () => {
-    expect(timeToCool(fitted([{ y: -20 }], { leans: 0 }), 100)!.hours).toBeCloseTo(
-      (FROM - TO) * exp(8),
-      3,
-    );
-    expect(timeToCool(fitted([{ y: 20 }], { leans: 0 }), 100)!.hours).toBeCloseTo(
-      (FROM - TO) * exp(-6),
-      8,
-    );
+    expect(timeToCool(fitted([{ y: -20 }], { leans: 0 }), 100)!.hours).toBeCloseTo((FROM - TO) * exp(8), 3);
+    expect(timeToCool(fitted([{ y: 20 }], { leans: 0 }), 100)!.hours).toBeCloseTo((FROM - TO) * exp(-6), 8);
   });
 
   test('an unsure level spreads the time as its logarithm does; an unsure slope by what it comes to', () => {
@@ -446,10 +432,6 @@ describe('the way down', () => {
       (f - 1 / f) * hours(celsius) <= 1.3 * hours(celsius) + 1.5;
     for (const celsius of [300, 100, 30])
       for (const f of [1.2, 1.8, 2.4, 3, 4, 6, 8])
-        expect([celsius, f, wide(log(f), celsius) !== null]).toEqual([
-          celsius,
-          f,
-          least(f, celsius),
-        ]);
+        expect([celsius, f, wide(log(f), celsius) !== null]).toEqual([celsius, f, least(f, celsius)]);
   });
 });

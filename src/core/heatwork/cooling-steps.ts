@@ -1,4 +1,6 @@
-/** A cooling as steps of rate against heat, apart from what was no cooling: doors, and holds on the way down. */
+/**
+ * A cooling as steps of rate against heat, apart from what was no cooling: doors, and holds on the way down.
+ */
 import type { Reading } from './work';
 
 /** ln of the heat above the room in hundreds of K, ln of the rate per hour there, and its variance. */

@@ -50,7 +50,12 @@ describe.each([
     },
   );
   test('in all four together at least 90 %', () => {
-    figure('cooling', `all four, ${how}: truth inside, of ${all.said}`, percent(all.inside / all.said), '≥ 90.0 %');
+    figure(
+      'cooling',
+      `all four, ${how}: truth inside, of ${all.said}`,
+      percent(all.inside / all.said),
+      '≥ 90.0 %',
+    );
     expect(all.said).toBeGreaterThan(CASES * 4 * 0.7);
     expect(all.inside / all.said).toBeGreaterThanOrEqual(0.9);
   });

@@ -1,12 +1,5 @@
 import { coldKiln, ELECTRIC, fire, step, type Kiln } from '../../../stand-ins/kiln';
-import {
-  coolingCurve,
-  coolingPart,
-  fitCooling,
-  timeToCool,
-  type CoolingFit,
-  type Reading,
-} from './index';
+import { coolingCurve, coolingPart, fitCooling, timeToCool, type CoolingFit, type Reading } from './index';
 
 const quiet = (): number => 0;
 const FIRING = [{ rate: 180, target: 1210, holdMinutes: 10 }];
@@ -47,9 +40,7 @@ test('a brick kiln slows more than one exponential, and the forecast still meets
 });
 
 test('earlier coolings of the same kiln narrow the interval', () => {
-  const earlier = [0.9, 1, 1.1].map((load) =>
-    coolingCurve(cooled({ ...ELECTRIC, chamber: 60 * load }))!,
-  );
+  const earlier = [0.9, 1, 1.1].map((load) => coolingCurve(cooled({ ...ELECTRIC, chamber: 60 * load }))!);
   const log = cooled(ELECTRIC);
   const now = upTo(log, 520);
   const width = (fit: CoolingFit | null): number => {

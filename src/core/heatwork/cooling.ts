@@ -28,14 +28,19 @@ export type CoolingFit = {
 
 const FEWEST_STEPS = 3;
 const SMALLEST_FALL = 50;
-/** Rooms a kiln may stand in, °C, with their weights: a mean of 20 and a spread of 4 (three-point Gauss–Hermite). */
+/**
+ * Rooms a kiln may stand in, °C, with their weights: a mean of 20 and a spread of 4 (three-point
+ * Gauss–Hermite).
+ */
 const ROOMS = [
   { off: -6.93, weight: 1 / 6 },
   { off: 0, weight: 2 / 3 },
   { off: 6.93, weight: 1 / 6 },
 ] as const;
 
-/** How the line may go: where slope and level begin, what the slope leans to, how fast, and how it wanders. */
+/**
+ * How the line may go: where slope and level begin, what the slope leans to, how fast, and how it wanders.
+ */
 type Usual = {
   curve: CoolingCurve | null;
   level: number;
@@ -74,9 +79,7 @@ function curveOf(steps: readonly Step[]): CoolingCurve {
     bin.w += 1 / variance;
     bins.set(Math.floor(x / BIN), bin);
   }
-  return [...bins.values()]
-    .map(({ x, y, w }) => [x / w, y / w] as const)
-    .sort((a, b) => b[0] - a[0]);
+  return [...bins.values()].map(({ x, y, w }) => [x / w, y / w] as const).sort((a, b) => b[0] - a[0]);
 }
 
 /** How a kiln cooled, of a whole log, for its later coolings; null when the log says too little of it. */
@@ -85,7 +88,10 @@ export function coolingCurve(log: readonly Reading[], room = 20): CoolingCurve |
   return curve.length < FEWEST_STEPS ? null : curve;
 }
 
-/** y of a curve at x: between its points by line; beyond its ends as if by one exponential with a slight slope. */
+/**
+ * y of a curve at x: between its points by line; beyond its ends as if by one exponential with a slight
+ * slope.
+ */
 function along(curve: CoolingCurve, x: number): number {
   const first = curve[0]!;
   const last = curve.at(-1)!;
@@ -100,9 +106,7 @@ function along(curve: CoolingCurve, x: number): number {
 function usualOf(earlier: readonly CoolingCurve[]): Usual {
   const known = earlier.filter((curve) => curve.length >= 2);
   if (known.length === 0) return UNKNOWN;
-  const xs = [...new Set(known.flat().map(([x]) => Math.round(x / BIN) * BIN))].sort(
-    (a, b) => b - a,
-  );
+  const xs = [...new Set(known.flat().map(([x]) => Math.round(x / BIN) * BIN))].sort((a, b) => b - a);
   const curve = xs.map((x) => {
     const ys = known.map((one) => along(one, x));
     return [x, ys.reduce((sum, y) => sum + y, 0) / ys.length] as const;
@@ -146,7 +150,9 @@ function down(state: State, by: number, usual: Usual): State {
 /** What a hold or a change of its draught may do to level and slope. */
 const AFTER_HOLD: Cov = [0.35 ** 2, 0, 0.25 ** 2];
 
-/** Follows the steps of a cooling down to its last, in one room. `surprise` sums how far off each step came. */
+/**
+ * Follows the steps of a cooling down to its last, in one room. `surprise` sums how far off each step came.
+ */
 function follow(
   steps: readonly Step[],
   usual: Usual,
@@ -202,8 +208,7 @@ export function fitCooling(
   const usual = usualOf(earlier);
   const plain = stepsOf(falling, room);
   if (last === undefined || plain.filter(({ held }) => !held).length < FEWEST_STEPS) return null;
-  if (Math.max(...falling.slice(-400).map(({ c }) => c), falling[0]!.c) - last.c < SMALLEST_FALL)
-    return null;
+  if (Math.max(...falling.slice(-400).map(({ c }) => c), falling[0]!.c) - last.c < SMALLEST_FALL) return null;
   if (plain.at(-1)!.held) return null;
   const once = follow(plain, usual, room, 1, 1);
   // Readings that jump about more than was thought widen everything; quieter ones are not believed more.

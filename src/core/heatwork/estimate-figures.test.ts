@@ -1,4 +1,7 @@
-/** The estimate of an offset held against the same model reckoned otherwise (estimate-reckoned-worlds.test.ts). */
+/**
+ * The estimate of an offset held against the same model reckoned otherwise
+ * (estimate-reckoned-worlds.test.ts).
+ */
 import { floor, OFFSET_CASES, said } from '../../../test-support/offset-cases';
 import { RECKONED } from '../../../test-support/offset-reckoned';
 import { estimateByPlace, estimateOffset, type OffsetSighting } from './index';
@@ -14,8 +17,7 @@ test.each([...OFFSET_CASES])('%s: as it is reckoned otherwise', (name, firings) 
 });
 
 test('there is a value once something was said from each side', () => {
-  const value = (...firings: OffsetSighting[][]): boolean =>
-    estimateOffset(firings)!.offset !== null;
+  const value = (...firings: OffsetSighting[][]): boolean => estimateOffset(firings)!.offset !== null;
   expect(value([said([3, Infinity])], [said([5, Infinity])])).toBe(false);
   expect(value([said([-Infinity, 3])])).toBe(false);
   expect(value([said([3, Infinity])], [said([-Infinity, 9])])).toBe(true);

@@ -1,4 +1,6 @@
-/** The offset's intervals against kilns of other making (stand-ins/cone-world); figures in docs/HEATWORK.md. */
+/**
+ * The offset's intervals against kilns of other making (stand-ins/cone-world); figures in docs/HEATWORK.md.
+ */
 import { CONE_WORLDS, seeFiring, type ConeWorld } from '../../../stand-ins/cone-world';
 import { gaussian } from '../../../stand-ins/noise';
 import { figure, percent, sized } from '../../../test-support/worlds';

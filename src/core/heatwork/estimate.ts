@@ -34,9 +34,14 @@ function normalCdf(x: number): number {
   return x >= 0 ? 1 - tail / 2 : tail / 2;
 }
 
-/** Most thermocouples of studio kilns are within this of the truth, °C (one sigma). Common practice, no source. */
+/**
+ * Most thermocouples of studio kilns are within this of the truth, °C (one sigma). Common practice, no
+ * source.
+ */
 const PRIOR = 15;
-/** Firings of one kiln scatter by about this much before any has been seen, °C. Common practice, no source. */
+/**
+ * Firings of one kiln scatter by about this much before any has been seen, °C. Common practice, no source.
+ */
 const USUAL_SCATTER = 5;
 const USUAL_SCATTER_WEIGHT = 4;
 /** A firing that none of this explains (a wrong log, swapped cones) may not decide alone. */
@@ -145,18 +150,14 @@ function quantile(spreadOut: Float64Array, share: number): number {
 /** Is there a firing that says "at least" and one that says "at most"? */
 const bothSides = (firings: readonly (readonly OffsetSighting[])[]): boolean => {
   const all = firings.flat().flatMap(({ bounds }) => bounds.slice(0, 1));
-  return (
-    all.some(({ atLeast }) => atLeast > -Infinity) && all.some(({ atMost }) => atMost < Infinity)
-  );
+  return all.some(({ atLeast }) => atLeast > -Infinity) && all.some(({ atMost }) => atMost < Infinity);
 };
 
 /**
  * Estimates the offset from what a kiln's firings said, oldest first, the silent ones empty. Null
  * when none said anything.
  */
-export function estimateOffset(
-  firings: readonly (readonly OffsetSighting[])[],
-): OffsetEstimate | null {
+export function estimateOffset(firings: readonly (readonly OffsetSighting[])[]): OffsetEstimate | null {
   const speaking = firings.filter((said) => said.length > 0).length;
   if (speaking === 0) return null;
   const rows = startRows();
@@ -185,9 +186,7 @@ export function estimateOffset(
   normalise(now);
   normalise(next);
   return {
-    offset: bothSides(firings)
-      ? OFFSETS.reduce((sum, offset, i) => sum + offset * now[i]!, 0)
-      : null,
+    offset: bothSides(firings) ? OFFSETS.reduce((sum, offset, i) => sum + offset * now[i]!, 0) : null,
     low: quantile(now, 0.025),
     high: quantile(now, 0.975),
     nextLow: quantile(next, 0.025),
@@ -211,9 +210,7 @@ export function estimateByPlace(firings: readonly (readonly OffsetSighting[])[])
   const middle = ({ offset, low, high }: OffsetEstimate): number => offset ?? (low + high) / 2;
   return places
     .flatMap((place) => {
-      const found = estimateOffset(
-        firings.map((said) => said.filter((one) => one.place === place)),
-      );
+      const found = estimateOffset(firings.map((said) => said.filter((one) => one.place === place)));
       return found === null ? [] : [{ place, ...found }];
     })
     .sort((a, b) => middle(b) - middle(a));

@@ -33,9 +33,7 @@ describe('the fit of the cones', () => {
       for (const { rate, table, fitted } of residuals)
         expect([cone, Math.abs(fitted - table) < (rate === 60 ? 0.001 : 7)]).toEqual([cone, true]);
     }
-    const all = allFits().flatMap(({ residuals }) =>
-      residuals.map(({ table, fitted }) => fitted - table),
-    );
+    const all = allFits().flatMap(({ residuals }) => residuals.map(({ table, fitted }) => fitted - table));
     expect(Math.sqrt(all.reduce((sum, one) => sum + one * one, 0) / all.length)).toBeLessThan(2.4);
   });
 

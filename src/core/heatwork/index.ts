@@ -6,10 +6,4 @@ export * from './offset';
 export * from './estimate';
 export * from './cooling';
 export * from './log';
-export {
-  impossibleMoment,
-  possibleCelsius,
-  IMPOSSIBLE,
-  IMPOSSIBLE_WORDS,
-  type Impossible,
-} from './possible';
+export { impossibleMoment, possibleCelsius, IMPOSSIBLE, IMPOSSIBLE_WORDS, type Impossible } from './possible';

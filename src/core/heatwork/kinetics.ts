@@ -26,8 +26,7 @@ export type ConeFit = Kinetics & { residuals: FitResidual[] };
  */
 export function lnTemperatureIntegral(e: number, t: number, t0: number): number {
   const x = e / (GAS_CONSTANT * t);
-  const p =
-    (x ** 3 + 18 * x ** 2 + 86 * x + 96) / (x ** 4 + 20 * x ** 3 + 120 * x ** 2 + 240 * x + 120);
+  const p = (x ** 3 + 18 * x ** 2 + 86 * x + 96) / (x ** 4 + 20 * x ** 3 + 120 * x ** 2 + 240 * x + 120);
   return ln((e / GAS_CONSTANT) * (p / x)) - x + e / (GAS_CONSTANT * t0);
 }
 

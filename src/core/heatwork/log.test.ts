@@ -1,12 +1,4 @@
-import {
-  decimated,
-  doubtOf,
-  judgeReadings,
-  looksFahrenheit,
-  rateNow,
-  stretchesOf,
-  profileOf,
-} from './index';
+import { decimated, doubtOf, judgeReadings, looksFahrenheit, rateNow, stretchesOf, profileOf } from './index';
 
 const steady = (rate: number, hours: number, from = 20) =>
   Array.from({ length: hours * 60 + 1 }, (_, i) => ({ t: i * 60, c: from + (rate * i) / 60 }));
@@ -75,8 +67,7 @@ describe('a log wholly in °F', () => {
 });
 
 describe('a log judged reading by reading', () => {
-  const minute = (from: number, values: readonly number[]) =>
-    values.map((c, i) => ({ t: from + 60 * i, c }));
+  const minute = (from: number, values: readonly number[]) => values.map((c, i) => ({ t: from + 60 * i, c }));
   const last = { t: 0, c: 900 };
 
   test('a single leap is not believed, and what follows is', () => {

@@ -23,12 +23,7 @@ const HOTTEST = 1450;
  * the kiln's way when read as °F is a unit mixed up; 0, below freezing, and beyond the range of
  * a kiln are a broken thermocouple.
  */
-export function doubtOf(
-  celsius: number,
-  t: number,
-  last: Reading | null,
-  now: number,
-): Doubt | null {
+export function doubtOf(celsius: number, t: number, last: Reading | null, now: number): Doubt | null {
   if (t > now + 120) return 'future';
   if (!Number.isFinite(celsius) || celsius < -30 || celsius > 2500) return 'broken';
   if (celsius === 0 && (last === null || last.c > 25)) return 'broken';

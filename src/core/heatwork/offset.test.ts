@@ -115,10 +115,7 @@ describe('what is foretold', () => {
   });
 
   test('without a point value the thermocouple is taken at its word, as far as its bounds allow', () => {
-    expect(predictedRange(log, { ...known, offset: null }).ordinal).toBeCloseTo(
-      predictedOrdinal(log, 0),
-      6,
-    );
+    expect(predictedRange(log, { ...known, offset: null }).ordinal).toBeCloseTo(predictedOrdinal(log, 0), 6);
     const above = { offset: null, low: 12, high: 40, nextLow: 5, nextHigh: 45 };
     expect(predictedRange(log, above).ordinal).toBeCloseTo(predictedOrdinal(log, 12), 6);
   });

@@ -6,13 +6,7 @@
  */
 import { bendOf, baselineOf, predictedOrdinal, shareOfBend, workOf, type Reading } from './work';
 import { kineticsOf } from './kinetics';
-import {
-  isShutOff,
-  nextWholeCone,
-  previousWholeCone,
-  TIP_DOWN_DEGREES,
-  type WitnessCone,
-} from '../cones';
+import { isShutOff, nextWholeCone, previousWholeCone, TIP_DOWN_DEGREES, type WitnessCone } from '../cones';
 import type { OffsetEstimate } from './estimate';
 
 const { abs, log: ln, max, min } = Math;
@@ -75,15 +69,17 @@ function hotPart(log: readonly Reading[], cone: string): Reading[] {
   return log.slice(max(0, first - 1));
 }
 
-/** Thins a dense log to at most one reading in `seconds`, keeping its highest: work changes by less than a thousandth. */
+/**
+ * Thins a dense log to at most one reading in `seconds`, keeping its highest: work changes by less than a
+ * thousandth.
+ */
 export function thinned(log: readonly Reading[], seconds = 60): Reading[] {
   const kept: Reading[] = [];
   let peak: Reading | null = null;
   for (const one of log) if (peak === null || one.c > peak.c) peak = one;
   for (const one of log) {
     const last = kept.at(-1);
-    if (last === undefined || one.t - last.t >= seconds || one === peak || one === log.at(-1))
-      kept.push(one);
+    if (last === undefined || one.t - last.t >= seconds || one === peak || one === log.at(-1)) kept.push(one);
   }
   return kept;
 }
@@ -116,10 +112,7 @@ function boundOf(lean: readonly Reading[], group: readonly WitnessCone[], law: n
 }
 
 /** What the cones of one firing say of the offset, place by place. Places that say nothing are left out. */
-export function sightOffsets(
-  log: readonly Reading[],
-  cones: readonly WitnessCone[],
-): OffsetSighting[] {
+export function sightOffsets(log: readonly Reading[], cones: readonly WitnessCone[]): OffsetSighting[] {
   const places = new Map<string, WitnessCone[]>();
   for (const cone of cones)
     // Small cones and bars under a rod keep another table.
@@ -127,9 +120,7 @@ export function sightOffsets(
   const lean = thinned(log);
   return [...places].flatMap(([place, group]): OffsetSighting[] => {
     const bounds = BEND_LAWS.map((_, law) => boundOf(lean, group, law));
-    const silent = bounds.every(
-      ({ atLeast, atMost }) => atLeast === -Infinity && atMost === Infinity,
-    );
+    const silent = bounds.every(({ atLeast, atMost }) => atLeast === -Infinity && atMost === Infinity);
     return silent ? [] : [{ place, bounds }];
   });
 }

@@ -16,13 +16,9 @@ test('quartz turns at 573 °C, cristobalite far below', () => {
 });
 
 test('a fast way through the inversion is said, up and down, once each', () => {
-  expect(what(segment(100, 500), segment(210, 1000), segment(150, 1222))).toEqual([
-    ['quartz going up', 210],
-  ]);
+  expect(what(segment(100, 500), segment(210, 1000), segment(150, 1222))).toEqual([['quartz going up', 210]]);
   expect(what(segment(200, 1222))).toEqual([]);
-  expect(
-    what(segment(null, 1222), segment(250, 400), segment(300, 900), segment(null, 100)),
-  ).toEqual([
+  expect(what(segment(null, 1222), segment(250, 400), segment(300, 900), segment(null, 100))).toEqual([
     ['quartz going up', 250],
     ['quartz coming down', 250],
   ]);

@@ -4,17 +4,25 @@
  */
 import { profileOf, type KilnPace, type Segment } from './schedule';
 
-/** α–β inversion of quartz at atmospheric pressure, °C: handbook value. It changes size by about 1 % in volume at once. */
+/**
+ * α–β inversion of quartz at atmospheric pressure, °C: handbook value. It changes size by about 1 % in volume
+ * at once.
+ */
 export const QUARTZ_C = 573;
 /** Low to high cristobalite, °C: handbooks give 220 to 270 by its order, cooling about 226 (from memory). */
 export const CRISTOBALITE_C = 226;
 
-/** Between these, °C, a glaze that is still soft grows crystals when it is held or cooled slowly. Common practice, no source. */
+/**
+ * Between these, °C, a glaze that is still soft grows crystals when it is held or cooled slowly. Common
+ * practice, no source.
+ */
 const GROWTH = { from: 850, to: 1100 } as const;
 /** Slower than this through there, °C/h, or held for longer than half an hour. Common practice, no source. */
 const SLOW_RATE = 100;
 const HOLD_S = 30 * 60;
-/** Faster than this about the inversion, °C/h, is hard on thick and large ware. Common practice, no source. */
+/**
+ * Faster than this about the inversion, °C/h, is hard on thick and large ware. Common practice, no source.
+ */
 const HARD_RATE = 200;
 /** How far about the inversion ware is passing through it: a thick wall is not all of one heat. */
 const ABOUT = 30;

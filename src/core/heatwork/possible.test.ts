@@ -1,4 +1,7 @@
-/** Bounds of what can be read. Absolute zero −273.15 °C: the definition of the Celsius scale; tungsten boils at about 5930 °C: from memory of handbook tables. */
+/**
+ * Bounds of what can be read. Absolute zero −273.15 °C: the definition of the Celsius scale; tungsten boils
+ * at about 5930 °C: from memory of handbook tables.
+ */
 import { impossibleMoment, possibleCelsius } from './possible';
 
 const day = 86_400_000;

@@ -1,7 +1,10 @@
 /** What can be a reading at all: beyond it nothing is kept, doubted or not. */
 
 const DAY_MS = 86_400_000;
-/** Earlier than a year before the kiln was lit no reading is of that firing; where nobody says when, two years back. */
+/**
+ * Earlier than a year before the kiln was lit no reading is of that firing; where nobody says when, two years
+ * back.
+ */
 const BEFORE_LIT_MS = 365 * DAY_MS;
 const BEFORE_NOW_MS = 2 * 365 * DAY_MS;
 /** A clock may run a little ahead, or stand in another zone. */
@@ -25,7 +28,10 @@ export function impossibleMoment(at: number, lit: number | null, now: number): I
   return at > now + AHEAD_MS ? 'too-late' : null;
 }
 
-/** From absolute zero to where tungsten boils a thermocouple may say what it likes, °C; beyond it nothing was measured. */
+/**
+ * From absolute zero to where tungsten boils a thermocouple may say what it likes, °C; beyond it nothing was
+ * measured.
+ */
 const PHYSICS = [-273.15, 5930] as const;
 
 /** A temperature that can be one; null for what only a broken instrument says. */

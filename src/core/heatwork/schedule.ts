@@ -32,11 +32,7 @@ export type KilnPace = { climb: number; drop: number };
 export const USUAL_PACE: KilnPace = { climb: 250, drop: 200 };
 
 /** A schedule as a temperature history from `start` °C, straight between its corners. */
-export function profileOf(
-  segments: readonly Segment[],
-  start = 20,
-  pace: KilnPace = USUAL_PACE,
-): Reading[] {
+export function profileOf(segments: readonly Segment[], start = 20, pace: KilnPace = USUAL_PACE): Reading[] {
   const log: Reading[] = [{ t: 0, c: start }];
   let [t, c] = [0, start];
   for (const { rate, target, holdMinutes } of segments) {
@@ -150,10 +146,7 @@ export function withHoldFor(
   pace: KilnPace = USUAL_PACE,
 ): Segment[] | null {
   coneOrdinal(cone);
-  const top = segments.reduce(
-    (best, one, i) => (one.target > segments[best]!.target ? i : best),
-    0,
-  );
+  const top = segments.reduce((best, one, i) => (one.target > segments[best]!.target ? i : best), 0);
   const at = (holdMinutes: number): Segment[] =>
     segments.map((one, i) => (i === top ? { ...one, holdMinutes } : one));
   const work = (minutes: number): number => workOf(cone, profileOf(at(minutes), 20, pace), offset);

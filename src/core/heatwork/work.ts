@@ -14,13 +14,7 @@ const rateAt = ({ e, t0, lnA }: Kinetics, kelvin: number): number =>
 const idleBelow = ({ e, t0 }: Kinetics): number => 1 / (1 / t0 + (11.5 * GAS_CONSTANT) / e);
 
 /** Work between two readings joined by a straight line, 1 being a tip down. */
-function workBetween(
-  kinetics: Kinetics,
-  idle: number,
-  a: Reading,
-  b: Reading,
-  offset: number,
-): number {
+function workBetween(kinetics: Kinetics, idle: number, a: Reading, b: Reading, offset: number): number {
   const seconds = b.t - a.t;
   const low = a.c + offset + KELVIN;
   const high = b.c + offset + KELVIN;
@@ -33,8 +27,7 @@ function workBetween(
   }
   const floor = max(min(low, high), 1);
   const top = max(low, high);
-  const upTo = (t: number): number =>
-    exp(kinetics.lnA + lnTemperatureIntegral(kinetics.e, t, kinetics.t0));
+  const upTo = (t: number): number => exp(kinetics.lnA + lnTemperatureIntegral(kinetics.e, t, kinetics.t0));
   return (seconds / (top - floor)) * (upTo(top) - upTo(floor));
 }
 

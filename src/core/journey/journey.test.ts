@@ -78,9 +78,7 @@ test('waiting does not depend on the order of what is known', () => {
 
 test('times count firings that were opened, and no bisque', () => {
   expect(
-    timesFired(
-      life(passage('bisque', 1), passage('glaze', 2), passage('refire', 3, { status: 'firing' })),
-    ),
+    timesFired(life(passage('bisque', 1), passage('glaze', 2), passage('refire', 3, { status: 'firing' }))),
   ).toBe(1);
 });
 
@@ -139,11 +137,9 @@ test('it waits for the refire’s own cone, and for what it was made for where t
 
 test('what a refire is for, in words', () => {
   expect(refireWords(REFIRE)).toBe('Refire at cone 5½: another coat, because of crazing');
-  expect(refireWords({ why: '', todo: '', cone: null, atmosphere: 'oxidation' })).toBe(
-    'Refire in oxidation',
-  );
+  expect(refireWords({ why: '', todo: '', cone: null, atmosphere: 'oxidation' })).toBe('Refire in oxidation');
   const waiting = { binned: false, firing: null, timesFired: 1, waitsFor: 'refire' as const };
-  expect(
-    journeyWords(journeyOf({ ...waiting, wantedCone: '5.5', refireTodo: 'another coat' })),
-  ).toBe('waits for a refire, cone 5½, another coat');
+  expect(journeyWords(journeyOf({ ...waiting, wantedCone: '5.5', refireTodo: 'another coat' }))).toBe(
+    'waits for a refire, cone 5½, another coat',
+  );
 });

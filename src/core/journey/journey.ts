@@ -45,18 +45,16 @@ type Deciding = {
   refire?: Refire | null;
 };
 
-/** What was decided of a whole piece, and what a refire is for: the latest look that decides anything does. */
+/**
+ * What was decided of a whole piece, and what a refire is for: the latest look that decides anything does.
+ */
 export function decisionOf(looks: readonly Deciding[]): {
   verdict: Verdict | null;
   refire: Refire | null;
 } {
   let last: Deciding | null = null;
   for (const look of looks)
-    if (
-      look.zone === null &&
-      look.verdict !== null &&
-      (last === null || look.seenAt >= last.seenAt)
-    )
+    if (look.zone === null && look.verdict !== null && (last === null || look.seenAt >= last.seenAt))
       last = look;
   return {
     verdict: last?.verdict ?? null,
@@ -101,8 +99,7 @@ export const wantedNext = (piece: {
     : { cone: piece.cone, atmosphere: piece.atmosphere };
 
 /** How often it has been through a firing that was not a bisque. */
-export const timesFired = (life: Life): number =>
-  opened(life).filter(({ kind }) => kind !== 'bisque').length;
+export const timesFired = (life: Life): number => opened(life).filter(({ kind }) => kind !== 'bisque').length;
 
 export type Journey =
   | { stage: 'binned' }

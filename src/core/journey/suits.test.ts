@@ -16,9 +16,7 @@ const offer = (rest: Partial<Offer> = {}): Offer => ({
 });
 
 test('kinds: what waits for bisque goes in a bisque, the rest does not; once-fired takes both', () => {
-  expect(suits(wish({ waitsFor: 'bisque' }), offer({ kind: 'bisque', targetCone: '04' }))).toBe(
-    true,
-  );
+  expect(suits(wish({ waitsFor: 'bisque' }), offer({ kind: 'bisque', targetCone: '04' }))).toBe(true);
   expect(unsuited(wish({ waitsFor: 'bisque' }), offer())).toBe('it waits for bisque');
   expect(unsuited(wish(), offer({ kind: 'bisque', targetCone: '04' }))).toBe('it waits for glaze');
   for (const waitsFor of ['bisque', 'glaze', 'refire'] as const)
@@ -30,18 +28,14 @@ test('kinds: what waits for bisque goes in a bisque, the rest does not; once-fir
 
 test('the cone that is wanted, and the air that is wanted', () => {
   expect(unsuited(wish({ cone: '5.5' }), offer())).toBe('it wants cone 5½');
-  expect(unsuited(wish({ atmosphere: 'heavy reduction' }), offer())).toBe(
-    'it wants heavy reduction',
-  );
+  expect(unsuited(wish({ atmosphere: 'heavy reduction' }), offer())).toBe('it wants heavy reduction');
   expect(unsuited(wish(), offer({ atmosphere: 'light reduction' }))).toBe('it wants oxidation');
   expect(suits(wish({ atmosphere: 'neutral' }), offer())).toBe(true);
-  expect(suits(wish({ atmosphere: 'light reduction' }), offer({ atmosphere: 'heavy reduction' }))).toBe(true); // prettier-ignore
+  expect(suits(wish({ atmosphere: 'light reduction' }), offer({ atmosphere: 'heavy reduction' }))).toBe(true);
 });
 
 test('what is not known holds nothing up', () => {
-  expect(suits(wish({ atmosphere: null, cone: null }), offer({ atmosphere: 'unknown' }))).toBe(
-    true,
-  );
+  expect(suits(wish({ atmosphere: null, cone: null }), offer({ atmosphere: 'unknown' }))).toBe(true);
   expect(suits(wish({ cone: '9' }), offer({ targetCone: null }))).toBe(true);
   expect(
     suits(
@@ -55,9 +49,7 @@ test('ranges decide; a body never goes beyond its own', () => {
   const ten = offer({ targetCone: '10' });
   expect(unsuited(wish({ cone: null }), ten)).toBe('Saltbox goes to cone 8 at most');
   expect(unsuited(wish({ cone: '10' }), ten)).toBe('Saltbox goes to cone 8 at most');
-  expect(unsuited(wish({ cone: null }), offer({ targetCone: '8' }))).toBe(
-    'Tarn is for cone 5 to 7',
-  );
+  expect(unsuited(wish({ cone: null }), offer({ targetCone: '8' }))).toBe('Tarn is for cone 5 to 7');
   // A glaze outside its range is found whatever cone is wanted, as the checks of the load find it.
   expect(unsuited(wish({ cone: '8' }), offer({ targetCone: '8' }))).toBe('Tarn is for cone 5 to 7');
 });

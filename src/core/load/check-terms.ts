@@ -5,13 +5,7 @@ import type { Atmosphere } from '../signs';
 import { type Footprint, type Shelf, type Spot } from './shelf';
 
 /** What a coating or a body is known for, as the load asks it. */
-export const COATING_TRAITS = [
-  'chrome',
-  'tin white',
-  'fluid',
-  'oxidation only',
-  'reduction only',
-] as const;
+export const COATING_TRAITS = ['chrome', 'tin white', 'fluid', 'oxidation only', 'reduction only'] as const;
 
 export type CoatingTrait = (typeof COATING_TRAITS)[number];
 
@@ -81,8 +75,7 @@ export type Overrule = { finding: string; pieces: readonly string[]; reason: str
 export function overruled(finding: Finding, overrules: readonly Overrule[]): Overrule | null {
   return (
     overrules.find(
-      (one) =>
-        one.finding === finding.id && finding.pieces.every((code) => one.pieces.includes(code)),
+      (one) => one.finding === finding.id && finding.pieces.every((code) => one.pieces.includes(code)),
     ) ?? null
   );
 }

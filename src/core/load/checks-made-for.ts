@@ -15,10 +15,7 @@ export function heat(items: readonly LoadItem[], firing: LoadFiring): Finding[] 
     range !== null && compareCones(targetCone, range.high) > 0;
   const under = (range: ConeRange | null): boolean =>
     range !== null && compareCones(targetCone, range.low) < 0;
-  const groups = new Map<
-    string,
-    { range: ConeRange; items: LoadItem[]; melts: boolean; body: boolean }
-  >();
+  const groups = new Map<string, { range: ConeRange; items: LoadItem[]; melts: boolean; body: boolean }>();
   for (const item of items)
     for (const [name, range, body] of [
       [item.body.name, item.body.range, true] as const,
@@ -67,9 +64,7 @@ export function wishes(items: readonly LoadItem[], firing: LoadFiring): Finding[
   if (firing.atmosphere === 'unknown' || firing.kind === 'bisque') return [];
   const other = items.filter(
     ({ wantedAtmosphere: wanted }) =>
-      wanted !== null &&
-      wanted !== 'unknown' &&
-      wanted.includes('reduction') !== reduced(firing.atmosphere),
+      wanted !== null && wanted !== 'unknown' && wanted.includes('reduction') !== reduced(firing.atmosphere),
   );
   if (other.length === 0) return [];
   return [

@@ -27,8 +27,7 @@ test.each<[string, LoadItem[], Partial<LoadFiring>, Finding]>([
       id: 'raw',
       level: 'stop',
       title: 'Not bisqued on record',
-      reason:
-        'Raw or damp ware bursts in a glaze firing. Bisque it first, or say that it was and is dry.',
+      reason: 'Raw or damp ware bursts in a glaze firing. Bisque it first, or say that it was and is dry.',
       pieces: ['R'],
     },
   ],
@@ -265,11 +264,7 @@ test.each<[string, LoadItem[], Partial<LoadFiring>, Finding]>([
   ],
   [
     'open flags',
-    [
-      item('A', { flags: ['foot not wiped', 'slip dry'] }),
-      item('B', { flags: ['wobbles'] }),
-      item('C'),
-    ],
+    [item('A', { flags: ['foot not wiped', 'slip dry'] }), item('B', { flags: ['wobbles'] }), item('C')],
     {},
     {
       id: 'flags',
@@ -309,41 +304,87 @@ test.each<[string, LoadItem[], Partial<LoadFiring>, Finding]>([
 
 // What stands at the edge of a rule, or is none of its business.
 test.each<[string, LoadItem[], Partial<LoadFiring>]>([
-  ['what a catch holds', ['waster', 'ring', 'wads', 'stilt'].map((setting, i) => item(`${i}`, { ...clay(['unproven']), setting: setting as 'ring', ranMm: 9, glazedFoot: true })), {}], // prettier-ignore
-  ['a bisque with all that', [item('A', { ...clay(['unproven', 'oxidation only'], '5'), ranMm: 9, glazedFoot: true, bisqued: false, wantedAtmosphere: 'reduction' }), ...chromeAndWhite], { kind: 'bisque', witnesses: 0, targetCone: '06', atmosphere: 'reduction' }], // prettier-ignore
+  [
+    'what a catch holds',
+    ['waster', 'ring', 'wads', 'stilt'].map((setting, i) =>
+      item(`${i}`, { ...clay(['unproven']), setting: setting as 'ring', ranMm: 9, glazedFoot: true }),
+    ),
+    {},
+  ],
+  [
+    'a bisque with all that',
+    [
+      item('A', {
+        ...clay(['unproven', 'oxidation only'], '5'),
+        ranMm: 9,
+        glazedFoot: true,
+        bisqued: false,
+        wantedAtmosphere: 'reduction',
+      }),
+      ...chromeAndWhite,
+    ],
+    { kind: 'bisque', witnesses: 0, targetCone: '06', atmosphere: 'reduction' },
+  ],
   ['ware fired once', [item('A', { bisqued: false })], { kind: 'once-fired' }],
   ['a finger’s width apart', [item('A', at(0)), item('B', at(81))], {}],
   ['on the edge', [item('A', at(185)), item('B', at(-185))], {}],
   ['no shelf measured', [item('A', at(700))], { shelf: null }],
-  ['25 mm of air', [item('A', at(0)), item('B', { ...at(0, 120), footprint: { round: false, widthMm: 40, depthMm: 60, heightMm: 90 } })], { thermocouple: { xMm: 65, yMm: 0, shelf: null } }], // prettier-ignore
+  [
+    '25 mm of air',
+    [
+      item('A', at(0)),
+      item('B', { ...at(0, 120), footprint: { round: false, widthMm: 40, depthMm: 60, heightMm: 90 } }),
+    ],
+    { thermocouple: { xMm: 65, yMm: 0, shelf: null } },
+  ],
   ['a place that is not known', [item('A')], { thermocouple: { xMm: 0, yMm: 0, shelf: null } }],
   ['cones at the ends of a range', [item('A')], { targetCone: '7' }],
   ['and at the other', [item('A')], { targetCone: '5' }],
   ['no such cone', [item('A')], { targetCone: 'hot' }],
-  ['a range nobody knows', [item('A', { body: { name: 'Quay', range: null, traits: [] }, coatings: [{ name: 'Old', range: null, traits: [] }] })], { targetCone: '10' }], // prettier-ignore
   [
-    'a glaze for oxidation in it',
-    [item('A', { coatings: [glaze('Tarn', ['oxidation only'])] })],
+    'a range nobody knows',
+    [
+      item('A', {
+        body: { name: 'Quay', range: null, traits: [] },
+        coatings: [{ name: 'Old', range: null, traits: [] }],
+      }),
+    ],
+    { targetCone: '10' },
+  ],
+  ['a glaze for oxidation in it', [item('A', { coatings: [glaze('Tarn', ['oxidation only'])] })], {}],
+  [
+    'one for reduction in it',
+    [item('A', { coatings: [glaze('Tarn', ['reduction only'])], wantedAtmosphere: 'reduction' })],
+    { atmosphere: 'light reduction' },
+  ],
+  [
+    'an air that nobody knows',
+    [item('A', { coatings: [glaze('Tarn', ['reduction only'])], wantedAtmosphere: 'reduction' })],
+    { atmosphere: 'unknown' },
+  ],
+  ['a wish nobody wrote', [item('A', { wantedAtmosphere: 'unknown' })], { atmosphere: 'reduction' }],
+  [
+    'chrome 120 mm away',
+    [
+      { ...chromeAndWhite[0]!, ...at(-100) },
+      { ...chromeAndWhite[1]!, ...at(100) },
+    ],
     {},
   ],
-  ['one for reduction in it', [item('A', { coatings: [glaze('Tarn', ['reduction only'])], wantedAtmosphere: 'reduction' })], { atmosphere: 'light reduction' }], // prettier-ignore
-  ['an air that nobody knows', [item('A', { coatings: [glaze('Tarn', ['reduction only'])], wantedAtmosphere: 'reduction' })], { atmosphere: 'unknown' }], // prettier-ignore
-  ['a wish nobody wrote', [item('A', { wantedAtmosphere: 'unknown' })], { atmosphere: 'reduction' }], // prettier-ignore
-  ['chrome 120 mm away', [{ ...chromeAndWhite[0]!, ...at(-100) }, { ...chromeAndWhite[1]!, ...at(100) }], {}], // prettier-ignore
   ['chrome on another shelf', [chromeAndWhite[0]!, { ...chromeAndWhite[1]!, shelf: 2 }], {}],
   ['one tile a treatment, each on its shelf', [tiles[0]!, tiles[2]!], {}],
-  ['a treatment on both shelves', [...tiles, item('D', { question: 'Thinner?', treatment: 'thick', shelf: 1 })], {}], // prettier-ignore
-  ['treatments on one shelf', tiles.map((tile) => ({ ...tile, shelf: 1 })), {}],
-  ['one treatment on two shelves', tiles.map((tile) => ({ ...tile, treatment: 'thin' })), {}],
   [
-    'tiles on no shelf yet',
-    tiles.map((tile, i) => (i === 2 ? { ...tile, shelf: null } : tile)),
+    'a treatment on both shelves',
+    [...tiles, item('D', { question: 'Thinner?', treatment: 'thick', shelf: 1 })],
     {},
   ],
-  ['a loose load without flame', [item('A')], { fuelled: false, atmosphere: 'reduction', fullness: 0.1 }], // prettier-ignore
+  ['treatments on one shelf', tiles.map((tile) => ({ ...tile, shelf: 1 })), {}],
+  ['one treatment on two shelves', tiles.map((tile) => ({ ...tile, treatment: 'thin' })), {}],
+  ['tiles on no shelf yet', tiles.map((tile, i) => (i === 2 ? { ...tile, shelf: null } : tile)), {}],
+  ['a loose load without flame', [item('A')], { fuelled: false, atmosphere: 'reduction', fullness: 0.1 }],
   ['a loose load in oxidation', [item('A')], { fuelled: true, fullness: 0.1 }],
   ['three tenths full', [item('A')], { fuelled: true, atmosphere: 'reduction', fullness: 0.3 }],
-  ['a load nobody has measured', [item('A')], { fuelled: true, atmosphere: 'reduction', fullness: null }], // prettier-ignore
+  ['a load nobody has measured', [item('A')], { fuelled: true, atmosphere: 'reduction', fullness: null }],
 ])('nothing is said of %s', (_, items, firing) => {
   expect(found(items, firing)).toEqual([]);
 });
@@ -368,11 +409,7 @@ test('chrome passes where a shelf or a place is not known, and within 120 mm', (
 
 test('what stops the lid is said first', () => {
   const levels = found(
-    [
-      item('A', { flags: ['x'] }),
-      item('B', { bisqued: false }),
-      item('C', { glazedFoot: true, ranMm: 9 }),
-    ],
+    [item('A', { flags: ['x'] }), item('B', { bisqued: false }), item('C', { glazedFoot: true, ranMm: 9 })],
     { witnesses: 0 },
   ).map(({ level }) => level);
   expect(levels).toEqual(['stop', 'stop', 'look', 'look', 'look']);

@@ -89,20 +89,13 @@ describe('checks of a load', () => {
   test('treatments that each have a shelf to themselves', () => {
     const tile = (code: string, treatment: string, shelf: number): LoadItem =>
       item(code, { question: 'Thinner?', treatment, shelf });
-    const apart = [
-      tile('A', 'thin', 1),
-      tile('B', 'thin', 1),
-      tile('C', 'thick', 2),
-      tile('D', 'thick', 2),
-    ];
+    const apart = [tile('A', 'thin', 1), tile('B', 'thin', 1), tile('C', 'thick', 2), tile('D', 'thick', 2)];
     expect(ids(apart)).toEqual(['shelf:Thinner?']);
     expect(ids([...apart.slice(0, 3), tile('D', 'thick', 1)])).toEqual([]);
   });
 
   test('open flags, missing cones, a loose reduction load', () => {
-    expect(found([item('A', { flags: ['foot not wiped'] })])[0]!.reason).toContain(
-      'foot not wiped',
-    );
+    expect(found([item('A', { flags: ['foot not wiped'] })])[0]!.reason).toContain('foot not wiped');
     expect(ids([item('A')], { witnesses: 0 })).toEqual(['cones']);
     const gas = { fuelled: true, atmosphere: 'heavy reduction' as const, fullness: 0.1 };
     expect(ids([item('A')], gas)).toEqual(['loose']);

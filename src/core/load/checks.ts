@@ -56,9 +56,7 @@ function vapour(items: readonly LoadItem[]): Finding[] {
 function settings(items: readonly LoadItem[], firing: LoadFiring): Finding[] {
   if (firing.kind === 'bisque') return [];
   const findings: Finding[] = [];
-  const fluid = items.filter(
-    (item) => (has(item, 'fluid') || (item.ranMm ?? 0) >= RAN_MM) && !caught(item),
-  );
+  const fluid = items.filter((item) => (has(item, 'fluid') || (item.ranMm ?? 0) >= RAN_MM) && !caught(item));
   if (fluid.length > 0)
     findings.push({
       id: 'fluid',
@@ -97,8 +95,7 @@ function damp(items: readonly LoadItem[], firing: LoadFiring): Finding[] {
       id: 'raw',
       level: 'stop',
       title: 'Not bisqued on record',
-      reason:
-        'Raw or damp ware bursts in a glaze firing. Bisque it first, or say that it was and is dry.',
+      reason: 'Raw or damp ware bursts in a glaze firing. Bisque it first, or say that it was and is dry.',
       pieces: codes(raw),
     },
   ];

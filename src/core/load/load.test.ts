@@ -34,10 +34,7 @@ describe('standing on a shelf', () => {
   test('gaps between discs, boxes, and one of each', () => {
     expect(gapBetween(at('a', disc(80), 0, 0), at('b', disc(60), 100, 0))).toBeCloseTo(30, 6);
     expect(gapBetween(at('a', box(80, 40), 0, 0), at('b', box(60, 40), 100, 0))).toBeCloseTo(30, 6);
-    expect(gapBetween(at('a', box(60, 60), 0, 0), at('b', box(60, 60), 90, 100))).toBeCloseTo(
-      50,
-      6,
-    );
+    expect(gapBetween(at('a', box(60, 60), 0, 0), at('b', box(60, 60), 90, 100))).toBeCloseTo(50, 6);
     expect(gapBetween(at('a', box(60, 60), 0, 0), at('b', disc(40), 70, 70))).toBeCloseTo(
       Math.hypot(40, 40) - 20,
       6,

@@ -23,7 +23,12 @@ test('four that fill a square, four in a circle, two in a half: laid out in rect
       .map(({ xMm, yMm }) => [Math.abs(xMm), yMm])
       .sort((a, b) => a[1]! - b[1]!);
   // 222 + 6 + 222 = 450.
-  expect(places(SQUARE, 4, 222)).toEqual([[114, -114], [114, -114], [114, 114], [114, 114]]); // prettier-ignore
+  expect(places(SQUARE, 4, 222)).toEqual([
+    [114, -114],
+    [114, -114],
+    [114, 114],
+    [114, 114],
+  ]);
   // A square of 0.707 × 480 = 339.4 lies in the circle: 166 + 6 + 166 = 338.
   expect(places(ROUND, 5, 166)).toHaveLength(4);
   // Half of it, 353.5 × 176.75, in a half of radius 250: 173 + 6 + 173 = 352.
@@ -36,7 +41,12 @@ test('of several sizes, too: four in a circle one after another are three; three
   // The square in the circle again: no size comes more than twice, so that no lattice is tried.
   const four = [...many(2, box(166, 166), 'a'), ...many(2, box(165, 165), 'b')];
   const { spots } = packLoad(four, ROUND, 1, null);
-  expect([...spots.values()].map(({ xMm, yMm }) => [Math.sign(xMm), Math.sign(yMm)]).sort()).toEqual([[-1, -1], [-1, 1], [1, -1], [1, 1]]); // prettier-ignore
+  expect([...spots.values()].map(({ xMm, yMm }) => [Math.sign(xMm), Math.sign(yMm)]).sort()).toEqual([
+    [-1, -1],
+    [-1, 1],
+    [1, -1],
+    [1, 1],
+  ]);
   // 280 × 220 and 220 × 170 are 396 deep with their gap; beside them 140 × 300 make 426.
   const three = [
     { id: 'a', footprint: box(220, 280) },
@@ -58,7 +68,8 @@ test('of several sizes, too: four in a circle one after another are three; three
 });
 
 test('small and large together: the large first, the small in what is left', () => {
-  // 300 + 6 + 144 = 450: one large one, and beside and above it a row of three of 144 each, and one in the corner.
+  // 300 + 6 + 144 = 450: one large one, and beside and above it a row of three of 144 each, and one in the
+  // corner.
   const { spots, left } = packLoad(
     [{ id: 'large', footprint: box(300, 300) }, ...many(5, box(144, 144), 's')],
     SQUARE,
@@ -176,10 +187,7 @@ describe('gaps between what stands', () => {
     expect(found.get('o')).toMatchObject({ shelf: 2, turned: true });
     expect(found.size).toBe(1);
     const pairs = fillGaps([large], many(6, disc(70)), SQUARE, 1);
-    const standing = [
-      large,
-      ...[...pairs].map(([id, spot]) => ({ id, footprint: disc(70), spot })),
-    ];
+    const standing = [large, ...[...pairs].map(([id, spot]) => ({ id, footprint: disc(70), spot }))];
     expect(pairs.size).toBe(6);
     expect(tooNear(standing)).toEqual([]);
     for (const { footprint, spot } of standing) expect(onShelf(SQUARE, footprint, spot)).toBe(true);

@@ -46,7 +46,12 @@ test('whatever is packed lies on its shelf, apart from the others, and within th
     ),
     { numRuns: sized(150, 2000) },
   );
-  figure('packing', 'loads of chance that lie on their shelves, apart, clear of posts', `${sized(150, 2000)}`, 'all');
+  figure(
+    'packing',
+    'loads of chance that lie on their shelves, apart, clear of posts',
+    `${sized(150, 2000)}`,
+    'all',
+  );
 });
 
 test('nothing is left over that a gap would have taken', () => {
@@ -70,9 +75,7 @@ test('nothing is left over that a gap would have taken', () => {
           const spot = spots.get(id);
           if (spot === undefined) return [];
           const { widthMm, depthMm } = footprint;
-          const lies = turned.has(id)
-            ? { ...footprint, widthMm: depthMm, depthMm: widthMm }
-            : footprint;
+          const lies = turned.has(id) ? { ...footprint, widthMm: depthMm, depthMm: widthMm } : footprint;
           return [{ id, footprint: lies, spot }];
         });
         const over = parcels.filter(({ id }) =>
@@ -83,5 +86,10 @@ test('nothing is left over that a gap would have taken', () => {
     ),
     { numRuns: sized(25, 300) },
   );
-  figure('packing', 'loads of chance that leave no gap that would have taken a piece', `${sized(25, 300)}`, 'all');
+  figure(
+    'packing',
+    'loads of chance that leave no gap that would have taken a piece',
+    `${sized(25, 300)}`,
+    'all',
+  );
 });

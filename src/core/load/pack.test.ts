@@ -14,7 +14,10 @@ const SQUARE: Shelf = { shape: 'rectangle', widthMm: 450, depthMm: 450 };
 const ROUND: Shelf = { shape: 'round', widthMm: 480, depthMm: 480 };
 const HALF: Shelf = { shape: 'half', widthMm: 500, depthMm: 250 };
 
-/** The better of a square and a hexagonal lattice over 100 offsets, posts kept clear: counted here, not by the core. */
+/**
+ * The better of a square and a hexagonal lattice over 100 offsets, posts kept clear: counted here, not by the
+ * core.
+ */
 function lattice(shelf: Shelf, width: number): number {
   let best = 0;
   const pitch = width + 6;
@@ -130,7 +133,5 @@ test('a lattice has room for oblong tiles either way round, clear of posts', () 
   const sites = latticeSites(SQUARE, box(120, 50), 6, true);
   expect(sites.length).toBeGreaterThan(20);
   for (const { xMm, yMm, turned } of sites)
-    expect(onPost(SQUARE, turned ? box(50, 120) : box(120, 50), { shelf: 1, xMm, yMm })).toBe(
-      false,
-    );
+    expect(onPost(SQUARE, turned ? box(50, 120) : box(120, 50), { shelf: 1, xMm, yMm })).toBe(false);
 });

@@ -104,8 +104,7 @@ type Region = { x: number; y: number; width: number; depth: number };
 
 /** The largest rectangles that lie within a shelf, for what is laid out in rectangles. */
 function regionsOf({ shape, widthMm, depthMm }: Shelf): Region[] {
-  if (shape === 'rectangle')
-    return [{ x: -widthMm / 2, y: -depthMm / 2, width: widthMm, depth: depthMm }];
+  if (shape === 'rectangle') return [{ x: -widthMm / 2, y: -depthMm / 2, width: widthMm, depth: depthMm }];
   const r = widthMm / 2;
   if (shape === 'round') {
     const half = 0.707 * r;
@@ -116,12 +115,7 @@ function regionsOf({ shape, widthMm, depthMm }: Shelf): Region[] {
 }
 
 /** Lays rectangles with a library, in the order given, and puts them where it says. */
-function layOut(
-  load: ShelfLoad,
-  parcels: readonly Parcel[],
-  shelf: Shelf,
-  clearance: number,
-): void {
+function layOut(load: ShelfLoad, parcels: readonly Parcel[], shelf: Shelf, clearance: number): void {
   for (const region of regionsOf(shelf)) {
     const packer = new MaxRectsPacker(region.width, region.depth, clearance, {
       smart: false,
@@ -133,10 +127,7 @@ function layOut(
     for (const parcel of parcels) {
       const { widthMm, depthMm } = parcel.footprint;
       const [small, large] = [Math.min(widthMm, depthMm), Math.max(widthMm, depthMm)];
-      if (
-        small > Math.min(region.width, region.depth) ||
-        large > Math.max(region.width, region.depth)
-      )
+      if (small > Math.min(region.width, region.depth) || large > Math.max(region.width, region.depth))
         continue;
       const rectangle = new Rectangle(widthMm, depthMm);
       rectangle.data = parcel;
@@ -172,8 +163,7 @@ function loadShelf(
     tries.push(laid.fillUp(able));
   }
   const alike = new Map<string, Parcel[]>();
-  for (const parcel of able)
-    alike.set(sizeOf(parcel), [...(alike.get(sizeOf(parcel)) ?? []), parcel]);
+  for (const parcel of able) alike.set(sizeOf(parcel), [...(alike.get(sizeOf(parcel)) ?? []), parcel]);
   const most = [...alike.values()].filter((group) => group.length > 2);
   for (const group of most.sort((a, b) => b.length - a.length).slice(0, LATTICES)) {
     const seated = new ShelfLoad(shelf, clearance, posts);
@@ -221,10 +211,7 @@ export function packLoad(
   };
   let room = chamberMm ?? Infinity;
   let waiting = [...parcels].sort(
-    (a, b) =>
-      b.footprint.heightMm - a.footprint.heightMm ||
-      areaOf(b) - areaOf(a) ||
-      (a.id < b.id ? -1 : 1),
+    (a, b) => b.footprint.heightMm - a.footprint.heightMm || areaOf(b) - areaOf(a) || (a.id < b.id ? -1 : 1),
   );
   waiting = waiting.filter((parcel) => {
     const why =

@@ -54,13 +54,13 @@ test.each([
 
 test('a height on record widens ware by its root, tiles and plates by nothing', () => {
   // √(150/105) = 1.1952: 88 → 105.
-  expect(footprintOf('mug', 150)).toEqual({ round: true, widthMm: 105, depthMm: 105, heightMm: 150 }); // prettier-ignore
+  expect(footprintOf('mug', 150)).toEqual({ round: true, widthMm: 105, depthMm: 105, heightMm: 150 });
   // √(25/100) = 0.5, and no narrower however low.
   expect(footprintOf('slab', 25)).toEqual({ round: false, widthMm: 30, depthMm: 20, heightMm: 25 });
   expect(footprintOf('slab', 5)).toEqual({ round: false, widthMm: 30, depthMm: 20, heightMm: 5 });
-  expect(footprintOf('L tile', 140)).toEqual({ round: false, widthMm: 50, depthMm: 55, heightMm: 140 }); // prettier-ignore
+  expect(footprintOf('L tile', 140)).toEqual({ round: false, widthMm: 50, depthMm: 55, heightMm: 140 });
   // A plate's height says nothing of its width, and its usual one is kept.
-  expect(footprintOf('plate', 60)).toEqual({ round: true, widthMm: 230, depthMm: 230, heightMm: 35 }); // prettier-ignore
+  expect(footprintOf('plate', 60)).toEqual({ round: true, widthMm: 230, depthMm: 230, heightMm: 35 });
 });
 
 test('gaps, whichever comes first: side by side, corner to corner, one inside another', () => {
@@ -84,7 +84,7 @@ test('gaps, whichever comes first: side by side, corner to corner, one inside an
 test('too near is under six millimetres, said with the gap; a hair is forgiven', () => {
   const pair = (gap: number) => [at(disc(80), 0, 0), at(disc(80), 80 + gap, 0)];
   expect(CLEARANCE_MM).toBe(6);
-  expect(tooNear(pair(5.5))).toEqual([{ a: '0,0', b: '85.5,0', gapMm: expect.closeTo(5.5, 9) as number }]); // prettier-ignore
+  expect(tooNear(pair(5.5))).toEqual([{ a: '0,0', b: '85.5,0', gapMm: expect.closeTo(5.5, 9) as number }]);
   expect(tooNear(pair(6))).toEqual([]);
   expect(tooNear(pair(5.995))).toEqual([]);
   expect(tooNear(pair(5.98))).toHaveLength(1);
@@ -93,11 +93,23 @@ test('too near is under six millimetres, said with the gap; a hair is forgiven',
 });
 
 test('posts: 32 mm wide, corners in front and one behind; by angle on a disc; ends and bow of a half', () => {
-  expect(postsOf(SQUARE)).toEqual([{ xMm: -209, yMm: -184 }, { xMm: 209, yMm: -184 }, { xMm: 0, yMm: 184 }]); // prettier-ignore
+  expect(postsOf(SQUARE)).toEqual([
+    { xMm: -209, yMm: -184 },
+    { xMm: 209, yMm: -184 },
+    { xMm: 0, yMm: 184 },
+  ]);
   // Radius 240 − 24 = 216, at 210°, 330° and 90°.
-  expect(postsOf(ROUND)).toEqual([{ xMm: -187, yMm: -108 }, { xMm: 187, yMm: -108 }, { xMm: 0, yMm: 216 }]); // prettier-ignore
+  expect(postsOf(ROUND)).toEqual([
+    { xMm: -187, yMm: -108 },
+    { xMm: 187, yMm: -108 },
+    { xMm: 0, yMm: 216 },
+  ]);
   // Radius 250 − 24 = 226: 210 along the straight edge; the bow's middle lies at 125 − 226.
-  expect(postsOf(HALF)).toEqual([{ xMm: -210, yMm: 109 }, { xMm: 210, yMm: 109 }, { xMm: 0, yMm: -101 }]); // prettier-ignore
+  expect(postsOf(HALF)).toEqual([
+    { xMm: -210, yMm: 109 },
+    { xMm: 210, yMm: 109 },
+    { xMm: 0, yMm: -101 },
+  ]);
   expect(standingPosts(SQUARE, 2)[1]).toEqual({
     id: 'post 1',
     footprint: box(32, 32, 0),
@@ -156,8 +168,8 @@ test('a shelf is known when its shape and its measures are', () => {
   expect(shelfOf({ ...UNMEASURED, shelfWidthMm: 400 })).toBeNull();
   expect(shelfOf(build)).toBeNull();
   expect(shelfOf({ ...build, shelfDepthMm: 400 })).toEqual(SQUARE);
-  expect(shelfOf({ ...build, shelfShape: 'round' })).toEqual({ shape: 'round', widthMm: 450, depthMm: 450 }); // prettier-ignore
-  expect(shelfOf({ ...build, shelfShape: 'half' })).toEqual({ shape: 'half', widthMm: 450, depthMm: 225 }); // prettier-ignore
+  expect(shelfOf({ ...build, shelfShape: 'round' })).toEqual({ shape: 'round', widthMm: 450, depthMm: 450 });
+  expect(shelfOf({ ...build, shelfShape: 'half' })).toEqual({ shape: 'half', widthMm: 450, depthMm: 225 });
   const posts = [{ xMm: 1, yMm: 2 }];
   expect(shelfOf({ ...build, shelfDepthMm: 400 }, posts)).toEqual({ ...SQUARE, posts });
   expect(shelfOf({ ...build, shelfShape: 'half' }, posts)!.posts).toEqual(posts);

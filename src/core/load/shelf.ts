@@ -142,16 +142,13 @@ export const standingPosts = (shelf: Shelf, no: number): Standing[] =>
 
 /** Does a footprint stand where a post has to? */
 export const onPost = (shelf: Shelf, footprint: Footprint, spot: Spot): boolean =>
-  standingPosts(shelf, spot.shelf).some(
-    (post) => gapBetween(post, { id: '', footprint, spot }) < 0,
-  );
+  standingPosts(shelf, spot.shelf).some((post) => gapBetween(post, { id: '', footprint, spot }) < 0);
 
 /** Does the whole footprint lie on the shelf? */
 export function onShelf(shelf: Shelf, footprint: Footprint, spot: Spot): boolean {
   const { xMm: x, yMm: y } = spot;
   const [w, d] = [footprint.widthMm / 2, footprint.depthMm / 2];
-  if (Math.abs(x) + w > shelf.widthMm / 2 + 0.01 || Math.abs(y) + d > shelf.depthMm / 2 + 0.01)
-    return false;
+  if (Math.abs(x) + w > shelf.widthMm / 2 + 0.01 || Math.abs(y) + d > shelf.depthMm / 2 + 0.01) return false;
   if (shelf.shape === 'rectangle') return true;
   const radius = shelf.widthMm / 2;
   // A half shelf's straight edge lies at the foot of its box; its circle's middle is on that edge.

@@ -1,15 +1,6 @@
 /** Places on a shelf, held against a search that skips nothing and against counts made by hand. */
 import { onShelf, standingPosts, tooNear, type Footprint, type Shelf } from './index';
-import {
-  fitsAlone,
-  gapOn,
-  Hopeless,
-  isFree,
-  latticeSites,
-  turnedRound,
-  ways,
-  type Site,
-} from './sites';
+import { fitsAlone, gapOn, Hopeless, isFree, latticeSites, turnedRound, ways, type Site } from './sites';
 import type { Standing } from './shelf';
 import { disc } from '../../../test-support/shelf';
 
@@ -39,8 +30,7 @@ function oneByOne(size: Footprint, here: readonly Standing[], shelf: Shelf): Sit
     const free = (xMm: number, yMm: number): boolean => {
       const one = { id: 'new', footprint, spot: { shelf: 1, xMm, yMm } };
       return (
-        onShelf(shelf, footprint, one.spot) &&
-        here.every((other) => tooNear([other, one], 6.01).length === 0)
+        onShelf(shelf, footprint, one.spot) && here.every((other) => tooNear([other, one], 6.01).length === 0)
       );
     };
     for (const yMm of places(shelf.depthMm, footprint.depthMm))
@@ -66,8 +56,7 @@ test('the first gap is the one that a search finds which skips nothing', () => {
     for (let i = 0; i < between(0, 14); i++)
       here.push({
         id: `${i}`,
-        footprint:
-          chance() < 0.5 ? disc(between(40, 110)) : box(between(30, 120), between(30, 120)),
+        footprint: chance() < 0.5 ? disc(between(40, 110)) : box(between(30, 120), between(30, 120)),
         spot: { shelf: 1, xMm: between(-200, 200), yMm: between(-120, 120) },
       });
     const size = chance() < 0.5 ? disc(between(40, 120)) : box(between(30, 180), between(30, 90));
@@ -106,22 +95,23 @@ function tries(size: Footprint, here: readonly Standing[], shelf: Shelf): number
   return asked / each;
 }
 
-// By hand: in each of its rows such a shelf is closed by two pieces. One place is tried for each of them, and the middle
-// of the shelf at the end; trying all would be 31 places a row.
+// By hand: in each of its rows such a shelf is closed by two pieces. One place is tried for each of them, and
+// the middle of the shelf at the end; trying all would be 31 places a row.
 test.each([
   ['a box beside boxes', box(60, 60), box(130, 40), 20, 2],
   ['a disc beside discs', disc(60), disc(130), 40, 2],
   ['a disc beside boxes', disc(60), box(130, 40), 14, 2],
   ['a box beside discs', box(60, 60), disc(130), 24, 2],
-])(
-  'where something is in the way of %s, what lies behind it is not tried',
-  (_, size, big, off, rows) => {
-    const shelf: Shelf = { shape: 'rectangle', widthMm: 300, depthMm: 68, posts: [] };
-    const at = (xMm: number, yMm: number): Standing => ({ id: `${xMm}`, footprint: big, spot: { shelf: 1, xMm, yMm } }); // prettier-ignore
-    expect(tries(size, [at(-80, off), at(70, -off)], shelf)).toBe(2 * rows + 1);
-    expect(tries(size, [at(-80, -off), at(70, off)], shelf)).toBe(2 * rows + 1);
-  },
-);
+])('where something is in the way of %s, what lies behind it is not tried', (_, size, big, off, rows) => {
+  const shelf: Shelf = { shape: 'rectangle', widthMm: 300, depthMm: 68, posts: [] };
+  const at = (xMm: number, yMm: number): Standing => ({
+    id: `${xMm}`,
+    footprint: big,
+    spot: { shelf: 1, xMm, yMm },
+  });
+  expect(tries(size, [at(-80, off), at(70, -off)], shelf)).toBe(2 * rows + 1);
+  expect(tries(size, [at(-80, -off), at(70, off)], shelf)).toBe(2 * rows + 1);
+});
 
 test('the widest piece of a round shelf stands in its middle, between the places that are tried in rows', () => {
   expect(gapOn(disc(418), [], ROUND, 1, 6)).toEqual({ xMm: 0, yMm: 0, turned: false });
@@ -146,9 +136,14 @@ test('what found no place speaks for what is as large both ways, and for nothing
 
 test('free means on the shelf and the clearance away from everything', () => {
   const other = { id: 'a', footprint: disc(80), spot: { shelf: 1, xMm: 0, yMm: 0 } };
-  const free = (xMm: number, yMm = 0) =>
-    isFree(SQUARE, disc(80), { shelf: 1, xMm, yMm }, [other], 6);
-  expect([free(86), free(85.9), free(-86), free(0, 86), free(0, -85.9)]).toEqual([true, false, true, true, false]); // prettier-ignore
+  const free = (xMm: number, yMm = 0) => isFree(SQUARE, disc(80), { shelf: 1, xMm, yMm }, [other], 6);
+  expect([free(86), free(85.9), free(-86), free(0, 86), free(0, -85.9)]).toEqual([
+    true,
+    false,
+    true,
+    true,
+    false,
+  ]);
   expect(free(190)).toBe(false);
   // Past the corner of its square a disc is nearer than its distance along either axis says.
   expect([free(61, 61), free(60, 60)]).toEqual([true, false]);
@@ -195,5 +190,5 @@ test('posts need no room around them, only that nothing stands on them; where th
   const kept = latticeSites(posts, box(60, 60), 6, true);
   expect(kept.length).toBeGreaterThanOrEqual(6 * 6 - 2);
   for (const { xMm, yMm } of kept)
-    expect(isFree(posts, box(60, 60), { shelf: 1, xMm, yMm }, standingPosts(posts, 1), 0)).toBe(true); // prettier-ignore
+    expect(isFree(posts, box(60, 60), { shelf: 1, xMm, yMm }, standingPosts(posts, 1), 0)).toBe(true);
 });

@@ -50,8 +50,7 @@ function inTheWay(
       (footprint.widthMm + other.footprint.widthMm) / 2 + clearance,
       (footprint.depthMm + other.footprint.depthMm) / 2 + clearance,
     ];
-    if (Math.abs(other.spot.xMm - spot.xMm) > wide || Math.abs(other.spot.yMm - spot.yMm) > deep)
-      continue;
+    if (Math.abs(other.spot.xMm - spot.xMm) > wide || Math.abs(other.spot.yMm - spot.yMm) > deep) continue;
     if (gapBetween(one, other) < clearance) return other;
   }
   return null;
@@ -82,19 +81,11 @@ const POST_CLEAR = 1;
  * The best lattice of places for many pieces of one size on an otherwise empty shelf: square, or with
  * every other row moved by half (discs then lie nearer), each way round, at many offsets.
  */
-export function latticeSites(
-  shelf: Shelf,
-  size: Footprint,
-  clearance: number,
-  posts: boolean,
-): Site[] {
+export function latticeSites(shelf: Shelf, size: Footprint, clearance: number, posts: boolean): Site[] {
   const standing = posts ? standingPosts(shelf, 1) : [];
   let best: Site[] = [];
   for (const { footprint, turned } of ways(size)) {
-    const [px, py] = [
-      footprint.widthMm + clearance + ROUNDING,
-      footprint.depthMm + clearance + ROUNDING,
-    ];
+    const [px, py] = [footprint.widthMm + clearance + ROUNDING, footprint.depthMm + clearance + ROUNDING];
     for (const { dx, dy, swap } of lattices(footprint, px, py))
       for (let i = 0; i < OFFSETS; i++)
         for (let j = 0; j < OFFSETS; j++) {
@@ -115,11 +106,7 @@ export function latticeSites(
   return best;
 }
 
-function lattices(
-  { round }: Footprint,
-  px: number,
-  py: number,
-): { dx: number; dy: number; swap: boolean }[] {
+function lattices({ round }: Footprint, px: number, py: number): { dx: number; dy: number; swap: boolean }[] {
   const square = { dx: px, dy: py, swap: false };
   if (!round) return [square];
   const rows = { dx: px, dy: (px * Math.sqrt(3)) / 2 + ROUNDING };
@@ -129,7 +116,10 @@ function lattices(
 /** Positions tried for a piece in a gap, mm apart. */
 const GAP_STEP = 8;
 
-/** The first place on a shelf that is clear of everything that stands there, either way round; null when none is. */
+/**
+ * The first place on a shelf that is clear of everything that stands there, either way round; null when none
+ * is.
+ */
 export function gapOn(
   size: Footprint,
   here: readonly Standing[],

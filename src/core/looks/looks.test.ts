@@ -1,13 +1,5 @@
 import fc from 'fast-check';
-import {
-  NOTHING,
-  believedMoment,
-  changed,
-  meansCorrection,
-  stateOf,
-  statesOf,
-  voicesOf,
-} from './index';
+import { NOTHING, believedMoment, changed, meansCorrection, stateOf, statesOf, voicesOf } from './index';
 import type { Seen, SeenSign } from './index';
 
 const look = (by: string, day: number, rest: Partial<Seen> = {}): Seen => ({
@@ -163,8 +155,7 @@ test('every look is in one state, in order, and nobody twice', () => {
       expect(states.flat()).toHaveLength(looks.length);
       const times = states.flat().map((one) => one.seenAt);
       expect(times).toEqual([...times].sort());
-      for (const state of states)
-        expect(new Set(state.map((one) => one.by)).size).toBe(state.length);
+      for (const state of states) expect(new Set(state.map((one) => one.by)).size).toBe(state.length);
     }),
   );
 });

@@ -89,19 +89,22 @@ function layOver(before: Looks, look: Looks, signs: SeenSign[]): Looks {
 
 /** Looks of one and the same place, oldest first, to what it is now: a sign not found any more has ended. */
 const chain = (looks: readonly Looks[]): Looks =>
-  looks.reduce<Looks>(
-    (now, look) => layOver(now, look, wentOver(look) ? look.signs : now.signs),
-    NOTHING,
-  );
+  looks.reduce<Looks>((now, look) => layOver(now, look, wentOver(look) ? look.signs : now.signs), NOTHING);
 
-/** What was said of a part, over what was said of the whole: later words about the same sign replace earlier ones. */
+/**
+ * What was said of a part, over what was said of the whole: later words about the same sign replace earlier
+ * ones.
+ */
 export function joinSigns(lists: readonly (readonly SeenSign[])[]): SeenSign[] {
   const bySign = new Map<string, SeenSign>();
   for (const sign of lists.flat()) bySign.set(sign.sign, sign);
   return [...bySign.values()].sort((a, b) => (a.sign < b.sign ? -1 : 1));
 }
 
-/** Looks by the part they are of, oldest first: the whole before its parts, these as they were first spoken of. */
+/**
+ * Looks by the part they are of, oldest first: the whole before its parts, these as they were first spoken
+ * of.
+ */
 function byPart(sorted: readonly Seen[]): Seen[][] {
   const parts = new Map<string | null, Seen[]>([[null, []]]);
   for (const look of sorted) {
@@ -117,9 +120,7 @@ function byPart(sorted: readonly Seen[]): Seen[][] {
  * who looks again themselves, or anybody after three days, may see it changed. Common sense of
  * the trade, no source.
  */
-export function statesOf<L extends { by: string; seenAt: string | Date }>(
-  looks: readonly L[],
-): L[][] {
+export function statesOf<L extends { by: string; seenAt: string | Date }>(looks: readonly L[]): L[][] {
   const states: L[][] = [];
   for (const look of inOrder(looks)) {
     const state = states.at(-1);

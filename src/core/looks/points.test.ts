@@ -1,5 +1,16 @@
 import { EVERYWHERE, zonesOf, type Face, type Layer } from '../zones';
-import { MOST_POINTS, heightOf, ofAllAlike, ontoFaces, ontoPicture, placesWords, touched, zonesAt, type FramedHere, type Point } from './points'; // prettier-ignore
+import {
+  MOST_POINTS,
+  heightOf,
+  ofAllAlike,
+  ontoFaces,
+  ontoPicture,
+  placesWords,
+  touched,
+  zonesAt,
+  type FramedHere,
+  type Point,
+} from './points';
 
 const FRONT: Face = { no: 1, kind: 'bare', slip: null } as Face;
 const dip = (slug: string, from: number, to: number): Layer =>
@@ -70,34 +81,38 @@ test('touching adds, touching the same spot again takes away, and there is an en
 test('said of many alike a place on one picture is left out, one on the drawing stays', () => {
   const onPicture: Point = { face: null, sha: 'a'.repeat(64), x: 0.5, y: 0.5 };
   const signs = [{ sign: 'pit', points: [drawn(0.5, 0.1), onPicture] }, { sign: 'crazing' }];
-  expect(ofAllAlike(signs)).toEqual([
-    { sign: 'pit', points: [drawn(0.5, 0.1)] },
-    { sign: 'crazing' },
-  ]);
+  expect(ofAllAlike(signs)).toEqual([{ sign: 'pit', points: [drawn(0.5, 0.1)] }, { sign: 'crazing' }]);
 });
 
 describe('touches of a framed picture', () => {
   const SHA = 'a'.repeat(64);
   const spot = (x: number, y: number) => ({ x, y });
-  const of = (frames: FramedHere['frames']): FramedHere[] => [{ sha: SHA, width: 400, height: 300, frames }]; // prettier-ignore
+  const of = (frames: FramedHere['frames']): FramedHere[] => [{ sha: SHA, width: 400, height: 300, frames }];
   // The tile lies on its side: its foot is at the left.
-  const lying = of([{ face: 2, shape: { kind: 'corners', corners: [spot(0.2, 0.2), spot(0.2, 0.8), spot(0.8, 0.8), spot(0.8, 0.2)] } }]); // prettier-ignore
+  const lying = of([
+    {
+      face: 2,
+      shape: { kind: 'corners', corners: [spot(0.2, 0.2), spot(0.2, 0.8), spot(0.8, 0.8), spot(0.8, 0.2)] },
+    },
+  ]);
   const on = (x: number, y: number): Point => ({ face: null, sha: SHA, x, y });
   const flat = () => false;
 
   test('are put where they are on the drawing, however the piece lies', () => {
-    const [low, high, beside] = ontoFaces([on(0.23, 0.5), on(0.79, 0.21), on(0.05, 0.5)], lying, flat); // prettier-ignore
+    const [low, high, beside] = ontoFaces([on(0.23, 0.5), on(0.79, 0.21), on(0.05, 0.5)], lying, flat);
     expect(low).toMatchObject({ face: 2, sha: null });
     expect(heightOf(low!)).toBeCloseTo(0.05, 6);
     expect(low!.x).toBeCloseTo(0.5, 6);
-    expect([heightOf(high!), high!.x]).toEqual([expect.closeTo(0.983, 2), expect.closeTo(0.017, 2)]); // prettier-ignore
+    expect([heightOf(high!), high!.x]).toEqual([expect.closeTo(0.983, 2), expect.closeTo(0.017, 2)]);
     // Outside the frame nobody knows.
     expect(beside).toEqual(on(0.05, 0.5));
     expect(placesWords([low!, high!])).toBe('at the foot, at the rim');
   });
 
   test('of a plate go round as the drawing does', () => {
-    const plate = of([{ face: 1, shape: { kind: 'ellipse', centre: spot(0.5, 0.5), across: 0.3, along: 0.3, turn: 0 } }]); // prettier-ignore
+    const plate = of([
+      { face: 1, shape: { kind: 'ellipse', centre: spot(0.5, 0.5), across: 0.3, along: 0.3, turn: 0 } },
+    ]);
     const [top, right] = ontoFaces([on(0.5, 0.5 - 0.29 / 0.75), on(0.75, 0.5)], plate, () => true);
     expect(top!.x).toBeCloseTo(0.5, 6);
     expect(top!.y).toBeLessThan(0.05);
@@ -107,7 +122,9 @@ describe('touches of a framed picture', () => {
   });
 
   test('lie in the picture where they were put, through the drawing and back', () => {
-    const plate = of([{ face: 1, shape: { kind: 'ellipse', centre: spot(0.5, 0.5), across: 0.3, along: 0.2, turn: 20 } }]); // prettier-ignore
+    const plate = of([
+      { face: 1, shape: { kind: 'ellipse', centre: spot(0.5, 0.5), across: 0.3, along: 0.2, turn: 20 } },
+    ]);
     for (const [pictures, rings] of [
       [lying, flat],
       [plate, () => true],
@@ -120,7 +137,13 @@ describe('touches of a framed picture', () => {
       });
       expect(ontoPicture(own, pictures[0]!, rings)).toEqual(own.map(({ x, y }) => ({ x, y })));
       // Of another picture, or of a face that is not in it, there is nothing to show.
-      expect(ontoPicture([{ face: null, sha: 'b'.repeat(64), x: 0.5, y: 0.5 }, drawn(0.5, 0.5, 9)], pictures[0]!, rings)).toEqual([]); // prettier-ignore
+      expect(
+        ontoPicture(
+          [{ face: null, sha: 'b'.repeat(64), x: 0.5, y: 0.5 }, drawn(0.5, 0.5, 9)],
+          pictures[0]!,
+          rings,
+        ),
+      ).toEqual([]);
     }
   });
 

@@ -1,11 +1,5 @@
 import { wilson } from '../statistics';
-import {
-  cameNew,
-  cameNewWords,
-  refireRecords,
-  refireWords,
-  type RefirePassage,
-} from './refire-record';
+import { cameNew, cameNewWords, refireRecords, refireWords, type RefirePassage } from './refire-record';
 
 const passage = (
   firingId: string,
@@ -21,8 +15,24 @@ const passage = (
 const SEEN = [
   passage('a', [['pinhole', 2]], []),
   passage('a', [['pinhole', 2]], [['pinhole', 3]]),
-  passage('b', [['pinhole', 1]], [['pinhole', 1], ['blister', 2]], ['tarn', 'pitch+tarn']), // prettier-ignore
-  passage('c', [['pinhole', 3], ['crawling', 1]], [['pinhole', 1]], ['pitch']), // prettier-ignore
+  passage(
+    'b',
+    [['pinhole', 1]],
+    [
+      ['pinhole', 1],
+      ['blister', 2],
+    ],
+    ['tarn', 'pitch+tarn'],
+  ),
+  passage(
+    'c',
+    [
+      ['pinhole', 3],
+      ['crawling', 1],
+    ],
+    [['pinhole', 1]],
+    ['pitch'],
+  ),
 ];
 
 test('every refire of a fault is counted once over all, and once for each of its stacks', () => {

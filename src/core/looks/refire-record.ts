@@ -1,4 +1,6 @@
-/** What refires did in this studio, by fault and by what lay on the pieces: told before a piece goes in again. */
+/**
+ * What refires did in this studio, by fault and by what lay on the pieces: told before a piece goes in again.
+ */
 import { signOf } from '../signs';
 import { wilson } from '../statistics';
 import { becameOf } from './refired';
@@ -6,7 +8,10 @@ import type { SeenSign } from './looks';
 
 type Sign = Pick<SeenSign, 'sign' | 'severity'>;
 
-/** One piece that went in again, with the faults that were seen before and after; each firing went over the surface. */
+/**
+ * One piece that went in again, with the faults that were seen before and after; each firing went over the
+ * surface.
+ */
 export type RefirePassage = {
   firingId: string;
   /** What lay on it: the coats of each of its stacks, "pitch+tarn", without their amounts. */
@@ -31,11 +36,7 @@ export type RefireRecord = {
 /** Faults that came new with a refire. */
 export type CameNew = { sign: string; pieces: number; of: number };
 
-function recordOf(
-  passages: readonly RefirePassage[],
-  sign: string,
-  stack: string | null,
-): RefireRecord {
+function recordOf(passages: readonly RefirePassage[], sign: string, stack: string | null): RefireRecord {
   const own = passages.flatMap((passage) => {
     const became = becameOf(passage.before, passage.after).find((one) => one.sign === sign);
     return became === undefined ? [] : [{ ...became, firingId: passage.firingId }];
@@ -61,11 +62,7 @@ export function refireRecords(passages: readonly RefirePassage[]): RefireRecord[
       const own = passages.filter(({ before }) => before.some((one) => one.sign === sign));
       const stacks = new Set(own.flatMap((passage) => passage.stacks));
       return [null, ...stacks].map((stack) =>
-        recordOf(
-          stack === null ? own : own.filter((passage) => passage.stacks.includes(stack)),
-          sign,
-          stack,
-        ),
+        recordOf(stack === null ? own : own.filter((passage) => passage.stacks.includes(stack)), sign, stack),
       );
     })
     .sort((a, b) => b.pieces - a.pieces);
@@ -97,7 +94,10 @@ export function refireWords(record: RefireRecord): string {
     [same, 'the same'],
     [worse, 'worse'],
   ] as const;
-  const said = counts.filter(([n]) => n > 0).map(([n, word]) => `${n} ${word}`).join(', '); // prettier-ignore
+  const said = counts
+    .filter(([n]) => n > 0)
+    .map(([n, word]) => `${n} ${word}`)
+    .join(', ');
   const { low, high } = wilson(healed, pieces);
   const share =
     firings < FIRINGS_FOR_A_SHARE

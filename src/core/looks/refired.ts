@@ -22,7 +22,10 @@ export function becameOf(
 
 const name = (sign: string): string => signOf(sign)?.name.toLowerCase() ?? sign;
 
-/** "crazing healed, pinholes worse; new: running": what a refire did, in words. Empty when nothing was to heal. */
+/**
+ * "crazing healed, pinholes worse; new: running": what a refire did, in words. Empty when nothing was to
+ * heal.
+ */
 export function becameWords(
   before: readonly Pick<SeenSign, 'sign' | 'severity'>[],
   after: readonly Pick<SeenSign, 'sign' | 'severity'>[],

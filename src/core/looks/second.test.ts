@@ -18,7 +18,7 @@ test('a look counts a quarter of the span early, and one of a week does not stan
   expect(dueAfter('2026-05-01', 365).countsFrom).toBe('2027-01-30');
   for (const [i, { days }] of SPANS.entries())
     for (const later of SPANS.slice(i + 1))
-      expect(dueAfter('2026-05-01', later.days).countsFrom > dueAfter('2026-05-01', days).dueOn).toBe(true); // prettier-ignore
+      expect(dueAfter('2026-05-01', later.days).countsFrom > dueAfter('2026-05-01', days).dueOn).toBe(true);
 });
 
 test('spans and pings in words', () => {

@@ -1,6 +1,7 @@
 /**
- * Looking again: glazes craze, shiver and dull weeks and months after the kiln was opened (delayed crazing by moisture
- * expansion of the body: H. G. Schurecht, J. Am. Ceram. Soc. 11 (1928) 271; the spans are common practice, no source).
+ * Looking again: glazes craze, shiver and dull weeks and months after the kiln was opened (delayed crazing by
+ * moisture expansion of the body: H. G. Schurecht, J. Am. Ceram. Soc. 11 (1928) 271; the spans are common
+ * practice, no source).
  */
 export const SPANS = [
   { word: 'a week', days: 7 },
@@ -23,8 +24,8 @@ export function dayAfter(day: string, days: number): string {
 }
 
 /**
- * When a piece is due to be looked at again, and from when on a look counts as that look: somebody who looks a little
- * early has looked. A quarter of the span is early enough.
+ * When a piece is due to be looked at again, and from when on a look counts as that look: somebody who looks
+ * a little early has looked. A quarter of the span is early enough.
  */
 export function dueAfter(opened: string, days: number): { dueOn: string; countsFrom: string } {
   return {
@@ -37,5 +38,7 @@ export function dueAfter(opened: string, days: number): { dueOn: string; countsF
 export function pingsWords(counts: readonly number[]): string {
   const [first, last] = [counts[0], counts.at(-1)];
   if (first === undefined || last === undefined || counts.length < 2) return '';
-  return last === first ? `pings ${last} times a minute still` : `pinged ${first} times a minute, now ${last}`; // prettier-ignore
+  return last === first
+    ? `pings ${last} times a minute still`
+    : `pinged ${first} times a minute, now ${last}`;
 }

@@ -29,9 +29,7 @@ function facts(look: Looks, marked: readonly string[]): Map<string, string> {
 
 /** Runs as sides: readings that lie within a few millimetres of one another are one. */
 function runSides(looks: readonly Seen[]): Side[] {
-  const told = looks
-    .filter((look) => look.movementMm !== null)
-    .sort((a, b) => a.movementMm! - b.movementMm!);
+  const told = looks.filter((look) => look.movementMm !== null).sort((a, b) => a.movementMm! - b.movementMm!);
   const groups: Seen[][] = [];
   for (const look of told) {
     const group = groups.at(-1);
@@ -80,9 +78,7 @@ export function voicesOf(looks: readonly Seen[]): Voices[] {
           zone,
           people: state.map(({ by }) => by),
           agree: all.flatMap(({ about, sides }) =>
-            sides.length === 1 && sides[0]!.people.length > 1
-              ? [{ about, value: sides[0]!.value }]
-              : [],
+            sides.length === 1 && sides[0]!.people.length > 1 ? [{ about, value: sides[0]!.value }] : [],
           ),
           differ: all.filter((one) => one.sides.length > 1),
         };

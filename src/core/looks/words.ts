@@ -9,10 +9,7 @@ const list = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 /** What a look says of the surface, in a few words: "gloss, opaque, ran 4 mm, 4 of 5". */
-export const lookWords = (
-  look: Omit<Looks, 'signs'> & { verdict?: string | null },
-  units: Units,
-): string =>
+export const lookWords = (look: Omit<Looks, 'signs'> & { verdict?: string | null }, units: Units): string =>
   [
     look.surface,
     look.opacity,
@@ -66,7 +63,8 @@ const sideWords = (about: string, value: string, units: Units): string =>
 
 /**
  * Agreement and disagreement of people, as sentences: "Iben and Noor agree: gloss."
- * @param where the part that they looked at, said first: "inside: Iben and Noor agree: gloss."; '' for the whole piece
+ * @param where the part that they looked at, said first: "inside: Iben and Noor agree: gloss."; '' for the
+ * whole piece
  */
 export function voicesWords(
   { people, agree, differ }: Voices,
@@ -82,9 +80,7 @@ export function voicesWords(
     ...differ.map(
       ({ about, sides }) =>
         `${at}${at === '' ? 'They' : 'they'} differ: ${sides
-          .map(
-            (side) => `${sideWords(about, side.value, units)} (${list(side.people.map(nameOf))})`,
-          )
+          .map((side) => `${sideWords(about, side.value, units)} (${list(side.people.map(nameOf))})`)
           .join(', ')}.`,
     ),
   ];
@@ -92,7 +88,8 @@ export function voicesWords(
 
 /**
  * What a tile shows of the sign that was asked about: "crazed (slight)", "not crazed", and "sound" where
- * no fault at all was found. Without a sign that was asked about, its surface. Null where nobody went over it.
+ * no fault at all was found. Without a sign that was asked about, its surface. Null where nobody went over
+ * it.
  */
 export function shownWords(look: Looks | null, about: string | null): string | null {
   if (look === null || !wentOver(look)) return null;
@@ -104,8 +101,8 @@ export function shownWords(look: Looks | null, about: string | null): string | n
 }
 
 /**
- * The words that a studio uses most, from what was written so often, set apart by commas; the commonest first.
- * What only one look says is nobody's habit.
+ * The words that a studio uses most, from what was written so often, set apart by commas; the commonest
+ * first. What only one look says is nobody's habit.
  */
 export function usualWords(texts: readonly { text: string; n: number }[], most: number): string[] {
   const counts = new Map<string, number>();

@@ -1,2 +1,5 @@
-/** What a coating is sensitive to: how much of its spread goes with body, thickness, cone, air, place and firing. */
+/**
+ * What a coating is sensitive to: how much of its spread goes with body, thickness, cone, air, place and
+ * firing.
+ */
 export * from './sensitive';

@@ -3,7 +3,7 @@ import type { Lab } from '../colour';
 import type { Share } from '../statistics';
 
 let state = 3;
-const uniform = (): number => ((state = (Math.imul(state, 1664525) + 1013904223) >>> 0) + 0.5) / 2 ** 32; // prettier-ignore
+const uniform = (): number => ((state = (Math.imul(state, 1664525) + 1013904223) >>> 0) + 0.5) / 2 ** 32;
 const noise = (): number => uniform() + uniform() + uniform() - 1.5;
 
 const BODIES = ['Saltbox', 'Peat', 'Drift'];
@@ -39,11 +39,17 @@ test('what was made to matter is found to, what was not is not, and it is said s
 });
 
 test('a few firings say nothing at all', () => {
-  expect(sensitivities(studio().filter(({ firingId }) => ['f1', 'f2', 'f3'].includes(firingId)))).toEqual([]); // prettier-ignore
+  expect(sensitivities(studio().filter(({ firingId }) => ['f1', 'f2', 'f3'].includes(firingId)))).toEqual([]);
   expect(sensitivities([])).toEqual([]);
 });
 
-const share = (value: number, low: number, high: number, apart = 1): Share => ({ share: value, interval: { low, high }, levels: 3, units: 9, apart }); // prettier-ignore
+const share = (value: number, low: number, high: number, apart = 1): Share => ({
+  share: value,
+  interval: { low, high },
+  levels: 3,
+  units: 9,
+  apart,
+});
 test.each([
   [share(0.02, 0, 0.1), 'hardly minds'],
   [share(0.8, 0.6, 0.9), 'minds most of all'],
@@ -59,9 +65,18 @@ test('shares with their interval, and the strongest beside the next', () => {
   // Nothing is surely nothing.
   expect(shareWords('colour', share(0, 0, 0))).toBe('colour 0 % (0 to 1)');
   expect(shareWords('colour', share(1, 0.996, 1))).toBe('colour 100 % (99 to 100)');
-  const row = (factor: string, colour: Share | null) => ({ factor, asks: '', colour, surface: null, movement: null }); // prettier-ignore
-  const told = (a: Share, b: Share | null) => comparedWords([row('body', b), row('thickness', a), row('firing', share(1, 1, 1, 99))], 'colour'); // prettier-ignore
-  expect(told(share(0.7, 0.5, 0.8, 8), share(0.1, 0, 0.2, 4))).toBe('In colour two levels of thickness lie twice as far apart as two of body.'); // prettier-ignore
+  const row = (factor: string, colour: Share | null) => ({
+    factor,
+    asks: '',
+    colour,
+    surface: null,
+    movement: null,
+  });
+  const told = (a: Share, b: Share | null) =>
+    comparedWords([row('body', b), row('thickness', a), row('firing', share(1, 1, 1, 99))], 'colour');
+  expect(told(share(0.7, 0.5, 0.8, 8), share(0.1, 0, 0.2, 4))).toBe(
+    'In colour two levels of thickness lie twice as far apart as two of body.',
+  );
   expect(told(share(0.7, 0.5, 0.8, 6.3), share(0.1, 0, 0.2, 4))).toMatch(/one and a half times/);
   expect(told(share(0.7, 0.5, 0.8, 5), share(0.1, 0, 0.2, 4))).toBeNull();
   expect(told(share(0.7, 0, 0.8, 8), share(0.1, 0, 0.2, 4))).toBeNull();

@@ -14,7 +14,9 @@ export type Seen = {
 export const RESPONSES = ['colour', 'surface', 'movement'] as const;
 export type Response = (typeof RESPONSES)[number];
 
-/** Factors in the order in which people think of them; those that a whole firing shares are told by firings. */
+/**
+ * Factors in the order in which people think of them; those that a whole firing shares are told by firings.
+ */
 export const FACTORS: readonly { name: string; asks: string; ofUnit: boolean }[] = [
   { name: 'body', asks: 'which clay it is on', ofUnit: false },
   { name: 'thickness', asks: 'how thick it is', ofUnit: false },
@@ -41,12 +43,12 @@ export function sensitivities(seen: readonly Seen[]): Sensitivity[] {
       const rows = seen.flatMap((one): Measured[] => {
         const values = VALUES[response](one);
         const level = one.levels[name];
-        return values === null || level === undefined ? [] : [{ level, unit: one.firingId, values }]; // prettier-ignore
+        return values === null || level === undefined ? [] : [{ level, unit: one.firingId, values }];
       });
       return factorShare(rows, ofUnit);
     };
     const own = { colour: of('colour'), surface: of('surface'), movement: of('movement') };
-    return RESPONSES.some((response) => own[response] !== null) ? [{ factor: name, asks, ...own }] : []; // prettier-ignore
+    return RESPONSES.some((response) => own[response] !== null) ? [{ factor: name, asks, ...own }] : [];
   });
 }
 
@@ -62,16 +64,20 @@ export function mindsWords({ share, interval }: Share): string {
 export const shareWords = (response: Response, { share, interval }: Share): string =>
   `${response} ${(100 * share).toFixed(0)} % (${Math.floor(100 * interval.low)} to ${Math.min(100, Math.ceil(100 * interval.high + 1e-9))})`;
 
-/** "two levels of thickness lie twice as far apart as two of body": the strongest beside the next, where both are known. */
+/**
+ * "two levels of thickness lie twice as far apart as two of body": the strongest beside the next, where both
+ * are known.
+ */
 export function comparedWords(list: readonly Sensitivity[], response: Response): string | null {
   const known = list
     .filter((one) => one.factor !== 'firing' && one[response] !== null)
     .map((one) => ({ factor: one.factor, ...one[response]! }))
     .sort((a, b) => b.apart - a.apart);
   const [first, second] = known;
-  if (first === undefined || second === undefined || first.interval.low < 0.1 || second.apart <= 0) return null; // prettier-ignore
+  if (first === undefined || second === undefined || first.interval.low < 0.1 || second.apart <= 0)
+    return null;
   const times = first.apart / second.apart;
   if (times < 1.5) return null;
-  const words = times < 1.75 ? 'one and a half times' : times < 2.5 ? 'twice' : `${times.toFixed(0)} times`; // prettier-ignore
+  const words = times < 1.75 ? 'one and a half times' : times < 2.5 ? 'twice' : `${times.toFixed(0)} times`;
   return `In ${response} two levels of ${first.factor} lie ${words} as far apart as two of ${second.factor}.`;
 }

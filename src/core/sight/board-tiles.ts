@@ -23,7 +23,10 @@ const LOOKS = 14;
 const EMPTY = 0.8;
 /** A gap is at most this share of what repeats. */
 const WIDEST = 0.3;
-/** An outline drawn onto edges may be this much smaller or larger than its place, and its corners this far off it. */
+/**
+ * An outline drawn onto edges may be this much smaller or larger than its place, and its corners this far off
+ * it.
+ */
 const ALIKE = 0.3;
 const OFF = 0.16;
 
@@ -70,7 +73,10 @@ class Seen {
     return 1.5 * tint < limit && dl < limit && dl > (shaded ? -0.22 : -limit);
   }
 
-  /** How wide the gaps between so many parts are, as a share of the board: the middle of what is seen at their borders. */
+  /**
+   * How wide the gaps between so many parts are, as a share of the board: the middle of what is seen at their
+   * borders.
+   */
   gap(count: number, along: 'across' | 'up'): number {
     if (count < 2) return 0;
     const pitch = 1 / count;
@@ -96,7 +102,14 @@ class Seen {
     let seen = 0;
     for (let j = 0; j < LOOKS; j++)
       for (let i = 0; i < LOOKS; i++)
-        if (this.isGround(left + ((i + 0.5) / LOOKS) * (right - left), foot + ((j + 0.5) / LOOKS) * (rim - foot), false)) seen++; // prettier-ignore
+        if (
+          this.isGround(
+            left + ((i + 0.5) / LOOKS) * (right - left),
+            foot + ((j + 0.5) / LOOKS) * (rim - foot),
+            false,
+          )
+        )
+          seen++;
     return seen > EMPTY * LOOKS * LOOKS;
   }
 }
@@ -108,14 +121,14 @@ function near(field: Field, ground: Ground, place: Quad): Quad {
   const area = polygonArea(place);
   const side = Math.sqrt(area);
   const alike = Math.abs(polygonArea(found) / area - 1) < ALIKE;
-  const there = found.every(({ x, y }, i) => Math.hypot(x - place[i]!.x, y - place[i]!.y) < OFF * side); // prettier-ignore
+  const there = found.every(({ x, y }, i) => Math.hypot(x - place[i]!.x, y - place[i]!.y) < OFF * side);
   return alike && there ? found : place;
 }
 
 /**
- * Where the tiles of a board lie. Corners are those of all tiles together; tiles are taken to be equally large, each then
- * drawn onto its own edges where these are seen. Without an even ground they are equal parts, and none is called empty.
- * Rows and columns: whole numbers from 1.
+ * Where the tiles of a board lie. Corners are those of all tiles together; tiles are taken to be equally
+ * large, each then drawn onto its own edges where these are seen. Without an even ground they are equal
+ * parts, and none is called empty. Rows and columns: whole numbers from 1.
  */
 export function boardTiles(raster: Raster, { corners, rows, columns }: Grid): BoardTile[] {
   const field = new Field(reduced(raster));

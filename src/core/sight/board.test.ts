@@ -36,7 +36,12 @@ test('no ground between them: one, and said to be a guess where something speaks
 
 test('a picture without an even ground, or with nothing on it, is no board', () => {
   const random = new Random(3);
-  const noise: Raster = { width: 240, height: 180, channels: 3, data: Uint8Array.from({ length: 240 * 180 * 3 }, () => 255 * random.next()) }; // prettier-ignore
+  const noise: Raster = {
+    width: 240,
+    height: 180,
+    channels: 3,
+    data: Uint8Array.from({ length: 240 * 180 * 3 }, () => 255 * random.next()),
+  };
   expect(readBoard(noise, null)).toBeNull();
   expect(readBoard({ ...noise, data: new Uint8Array(240 * 180 * 3).fill(170) }, null)).toBeNull();
 });

@@ -43,7 +43,10 @@ const outlineOf = (regions: readonly Region[]): Quad | null => {
   return quad === null ? null : ordered(quad);
 };
 
-/** The parts that belong to a board whose tiles are about so large: those beside it that are none of them are left out. */
+/**
+ * The parts that belong to a board whose tiles are about so large: those beside it that are none of them are
+ * left out.
+ */
 function belonging(
   regions: readonly Region[],
   quad: Quad,
@@ -62,10 +65,16 @@ function belonging(
   });
 }
 const middleOf = (points: readonly Point[]): Point =>
-  points.reduce((sum, { x, y }) => ({ x: sum.x + x / points.length, y: sum.y + y / points.length }), { x: 0, y: 0 }); // prettier-ignore
+  points.reduce((sum, { x, y }) => ({ x: sum.x + x / points.length, y: sum.y + y / points.length }), {
+    x: 0,
+    y: 0,
+  });
 const holds = (strip: Quad, { x, y }: Point): boolean => {
   const centre = middleOf(strip);
-  return Math.hypot(x - centre.x, y - centre.y) < 0.5 * Math.max(...strip.map((one) => Math.hypot(one.x - strip[0].x, one.y - strip[0].y))); // prettier-ignore
+  return (
+    Math.hypot(x - centre.x, y - centre.y) <
+    0.5 * Math.max(...strip.map((one) => Math.hypot(one.x - strip[0].x, one.y - strip[0].y)))
+  );
 };
 /** A part this much smaller than a tile is none: a card's step, a label. */
 const LEAST_OF_TILE = 0.35;
@@ -73,8 +82,9 @@ const LEAST_OF_TILE = 0.35;
 const BESIDE = 1.6;
 
 /**
- * Reads a board of tiles that hang or lie with ground between them. Without corners they are looked for; `strip` is where
- * the grey card lies, which is none of the tiles. Null where there is no even ground to tell tiles from, or nothing on it.
+ * Reads a board of tiles that hang or lie with ground between them. Without corners they are looked for;
+ * `strip` is where the grey card lies, which is none of the tiles. Null where there is no even ground to tell
+ * tiles from, or nothing on it.
  */
 export function readBoard(
   raster: Raster,
@@ -84,12 +94,16 @@ export function readBoard(
   const field = new Field(reduced(raster));
   const ground = groundOf(field);
   if (ground === null) return null;
-  const inPixels = (corners: Corners['corners']): Quad => corners.map(({ x, y }) => ({ x: x * field.width, y: y * field.height })) as Quad; // prettier-ignore
+  const inPixels = (corners: Corners['corners']): Quad =>
+    corners.map(({ x, y }) => ({ x: x * field.width, y: y * field.height })) as Quad;
   const counts = (quad: Quad): Board => {
-    const corners = quad.map(({ x, y }) => ({ x: x / field.width, y: y / field.height })) as Corners['corners']; // prettier-ignore
+    const corners = quad.map(({ x, y }) => ({
+      x: x / field.width,
+      y: y / field.height,
+    })) as Corners['corners'];
     const seen = gapsIn(field, ground, corners);
     const [columns, rows] = [counted(seen.across), counted(seen.along)];
-    return { corners, columns: columns.count, rows: rows.count, sure: Math.min(columns.sure, rows.sure) }; // prettier-ignore
+    return { corners, columns: columns.count, rows: rows.count, sure: Math.min(columns.sure, rows.sure) };
   };
   if (given !== null) return counts(inPixels(given));
   const regions = regionsOf(field, offGround(field, ground), ground).filter(({ cut }) => !cut);
@@ -99,7 +113,7 @@ export function readBoard(
   let board = counts(quad);
   // Tiles that hang apart from those that run into one another are smaller than what these make together.
   for (let round = 0; round < 2; round++) {
-    const more = outlineOf(belonging(regions, inPixels(board.corners), board, strip && inPixels(strip))); // prettier-ignore
+    const more = outlineOf(belonging(regions, inPixels(board.corners), board, strip && inPixels(strip)));
     const next = more === null ? null : counts(more);
     if (next === null || next.sure < 0.8 * board.sure) break;
     board = next;
@@ -107,13 +121,15 @@ export function readBoard(
   return board;
 }
 
-/** How much ground is seen along each line across and along the board: its own colour, or darker where a tile shades it. */
+/**
+ * How much ground is seen along each line across and along the board: its own colour, or darker where a tile
+ * shades it.
+ */
 function gapsIn(
   field: Field,
   ground: Ground,
   corners: Corners['corners'],
 ): { across: Float64Array; along: Float64Array } {
-  // prettier-ignore
   const map = homographyOnto(corners);
   const across = new Float64Array(FINE);
   const along = new Float64Array(FINE);
@@ -145,15 +161,15 @@ const best = (
   of: (a: number, b: number) => number,
   start: number,
 ): number => {
-  // prettier-ignore
   let held = start;
-  for (let i = Math.max(0, Math.floor(from)); i <= Math.min(FINE - 1, Math.ceil(to)); i++) held = of(held, profile[i]!); // prettier-ignore
+  for (let i = Math.max(0, Math.floor(from)); i <= Math.min(FINE - 1, Math.ceil(to)); i++)
+    held = of(held, profile[i]!);
   return held;
 };
 
 /**
- * The number of equal parts at whose borders ground is seen, and in whose middles it is not. Of numbers that fit, as every
- * divisor of the true one does, the largest.
+ * The number of equal parts at whose borders ground is seen, and in whose middles it is not. Of numbers that
+ * fit, as every divisor of the true one does, the largest.
  */
 function counted(profile: Float64Array): { count: number; sure: number } {
   const scores = Array.from({ length: MOST }, (_, k) => {
@@ -165,7 +181,10 @@ function counted(profile: Float64Array): { count: number; sure: number } {
     for (let line = 1; line < n; line++) {
       const at = line * part;
       const gap = best(profile, at - 0.12 * part, at + 0.12 * part, Math.max, 0);
-      const beside = (best(profile, at - 0.6 * part, at - 0.35 * part, Math.min, 1) + best(profile, at + 0.35 * part, at + 0.6 * part, Math.min, 1)) / 2; // prettier-ignore
+      const beside =
+        (best(profile, at - 0.6 * part, at - 0.35 * part, Math.min, 1) +
+          best(profile, at + 0.35 * part, at + 0.6 * part, Math.min, 1)) /
+        2;
       sum += gap - beside;
       worst = Math.min(worst, gap - beside);
     }

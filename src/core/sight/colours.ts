@@ -1,5 +1,5 @@
 /** The colours of a framed face's zones, by the grey of its picture. */
-import { coloursOf, LINEAR, type Corrected, type Linear, type ZoneColour } from '../colour'; // prettier-ignore
+import { coloursOf, LINEAR, type Corrected, type Linear, type ZoneColour } from '../colour';
 import { spotsOf, type Shape } from '../frame';
 import type { Sector, Stretch } from '../zones';
 import type { Raster } from './field';
@@ -8,11 +8,7 @@ import type { Raster } from './field';
 const BURNT = 0.35;
 
 /** Mean light of the pixels about a place; null outside the picture, or where a channel ran into white. */
-function lightAt(
-  { width, height, channels, data }: Raster,
-  x: number,
-  y: number,
-): Linear | 'burnt' | null {
+function lightAt({ width, height, channels, data }: Raster, x: number, y: number): Linear | 'burnt' | null {
   const [cx, cy] = [Math.floor(x * width), Math.floor(y * height)];
   if (cx < 1 || cy < 1 || cx >= width - 1 || cy >= height - 1) return null;
   let [r, g, b] = [0, 0, 0];
@@ -28,8 +24,8 @@ function lightAt(
 }
 
 /**
- * The colours of a part of a framed face. Without a correction they are as the picture shows them, and to be compared
- * with nothing. Null where too little of it is in the picture, or too much of it has run into white.
+ * The colours of a part of a framed face. Without a correction they are as the picture shows them, and to be
+ * compared with nothing. Null where too little of it is in the picture, or too much of it has run into white.
  */
 export function coloursUnder(
   picture: Raster,
@@ -49,7 +45,5 @@ export function coloursUnder(
   if (burnt > BURNT * spots.length || lights.length < spots.length / 3) return null;
   const found = coloursOf(lights);
   // A tenth of the spots that ran into white are as many mirrored lamps.
-  return (
-    found && { ...found, glare: (found.glare * lights.length + burnt) / (lights.length + burnt) }
-  );
+  return found && { ...found, glare: (found.glare * lights.length + burnt) / (lights.length + burnt) };
 }

@@ -12,7 +12,9 @@ export type Raster = {
 /** The longer side of the picture that is looked at: enough for a hundredth of its width, and quick. */
 export const LOOKED_AT = 720;
 
-/** The picture reduced so that its longer side has at most so many pixels, each the mean of those it covers. */
+/**
+ * The picture reduced so that its longer side has at most so many pixels, each the mean of those it covers.
+ */
 export function reduced(of: Raster, longest = LOOKED_AT): Raster {
   const scale = Math.min(1, longest / Math.max(of.width, of.height));
   if (scale === 1) return of;

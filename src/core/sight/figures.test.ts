@@ -18,7 +18,7 @@ test('two lines meet where they do, and lines side by side nowhere', () => {
 });
 
 test('around an octagon with small cut corners stands its square, whichever way it is gone round', () => {
-  const octagon = [at(1, 0), at(9, 0), at(10, 1), at(10, 9), at(9, 10), at(1, 10), at(0, 9), at(0, 1)]; // prettier-ignore
+  const octagon = [at(1, 0), at(9, 0), at(10, 1), at(10, 9), at(9, 10), at(1, 10), at(0, 9), at(0, 1)];
   for (const hull of [octagon, [...octagon].reverse()]) {
     const quad = quadAround(hull)!;
     expect(polygonArea(quad)).toBeCloseTo(100);
@@ -38,14 +38,10 @@ test('a corner that has the colour of the ground comes back; a face seen aslant 
   expect(whole(aslant)).toEqual(aslant);
 });
 
-const drawn = (
-  width: number,
-  height: number,
-  colour: (x: number, y: number) => readonly number[],
-): Field => {
-  // prettier-ignore
+const drawn = (width: number, height: number, colour: (x: number, y: number) => readonly number[]): Field => {
   const data = new Uint8Array(width * height * 3);
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) data.set(colour(x, y), (y * width + x) * 3); // prettier-ignore
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) data.set(colour(x, y), (y * width + x) * 3);
   return new Field({ width, height, channels: 3, data } satisfies Raster);
 };
 
@@ -54,7 +50,7 @@ const RED = [150, 50, 40] as const;
 const falling = (x: number): number[] => [0, 1, 2].map(() => 190 - 0.12 * x);
 
 test('the ground is known under what lies on it, with the light that falls off across it', () => {
-  const field = drawn(300, 220, (x, y) => (x > 100 && x < 200 && y > 60 && y < 170 ? RED : falling(x))); // prettier-ignore
+  const field = drawn(300, 220, (x, y) => (x > 100 && x < 200 && y > 60 && y < 170 ? RED : falling(x)));
   const ground = groundOf(field)!;
   const bare = drawn(300, 220, falling);
   const [own, want] = [new Float64Array(3), new Float64Array(3)];
@@ -70,7 +66,10 @@ test('the ground is known under what lies on it, with the light that falls off a
   expect(ground.share).toBeGreaterThan(0.7);
   const [region, ...others] = regionsOf(field, offGround(field, ground), ground);
   expect(others).toEqual([]);
-  expect([region!.left, region!.top].map((v) => Math.abs(v - (v > 80 ? 101 : 61)) <= 2)).toEqual([true, true]); // prettier-ignore
+  expect([region!.left, region!.top].map((v) => Math.abs(v - (v > 80 ? 101 : 61)) <= 2)).toEqual([
+    true,
+    true,
+  ]);
   expect(region!.cut).toBe(false);
 });
 
@@ -113,6 +112,8 @@ test('faces are parted by ground in the shade between them, not by a streak of l
   // What is between them is lighter than the ground: a mirrored lamp, not a gap.
   expect(parts(pair([250, 240, 235]))).toEqual([figure]);
   // A thin run of grey at a third of the height parts no face of which one part would be twice the other.
-  const dipped = drawn(320, 200, (x, y) => (y < 40 || y >= 160 || x < 60 || x >= 260 ? CALM : y >= 76 && y < 82 ? [120, 120, 120] : RED)); // prettier-ignore
+  const dipped = drawn(320, 200, (x, y) =>
+    y < 40 || y >= 160 || x < 60 || x >= 260 ? CALM : y >= 76 && y < 82 ? [120, 120, 120] : RED,
+  );
   expect(parts(dipped)).toEqual([figure]);
 });

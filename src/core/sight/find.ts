@@ -26,13 +26,10 @@ export type Seen = {
 const LEAST_OF_LARGEST = 0.3;
 
 /**
- * Looks at a picture it has never seen: where faces lie (in reading order), and the grey reference. `faces` is how many
- * are expected, when that is known. Says why when it finds no face.
+ * Looks at a picture it has never seen: where faces lie (in reading order), and the grey reference. `faces`
+ * is how many are expected, when that is known. Says why when it finds no face.
  */
-export function look(
-  raster: Raster,
-  { cards, faces }: { cards: readonly Card[]; faces?: number },
-): Seen {
+export function look(raster: Raster, { cards, faces }: { cards: readonly Card[]; faces?: number }): Seen {
   const field = new Field(reduced(raster));
   const ground = groundOf(field);
   const found = ground === null ? [] : candidates(field, ground, faces);
@@ -51,8 +48,11 @@ const pixels = (field: Field, corners: readonly Spot[]): Point[] =>
 
 /** The middle of one lies on the other: a card that was taken for a face. */
 const overlaps = ({ x, y, area }: Candidate, strip: Quad): boolean => {
-  const centre = strip.reduce((sum, one) => ({ x: sum.x + one.x / 4, y: sum.y + one.y / 4 }), { x: 0, y: 0 }); // prettier-ignore
-  return area < 2.6 * polygonArea(strip) && Math.hypot(x - centre.x, y - centre.y) < 0.5 * Math.sqrt(polygonArea(strip)); // prettier-ignore
+  const centre = strip.reduce((sum, one) => ({ x: sum.x + one.x / 4, y: sum.y + one.y / 4 }), { x: 0, y: 0 });
+  return (
+    area < 2.6 * polygonArea(strip) &&
+    Math.hypot(x - centre.x, y - centre.y) < 0.5 * Math.sqrt(polygonArea(strip))
+  );
 };
 
 function candidates(field: Field, ground: Ground, faces: number | undefined): Candidate[] {
@@ -73,9 +73,7 @@ function inReadingOrder(list: Candidate[]): FoundFrame[] {
     if (row !== undefined && one.y - row[0]!.y < 0.5 * row[0]!.height) row.push(one);
     else rows.push([one]);
   }
-  return rows.flatMap((row) =>
-    row.sort((a, b) => a.x - b.x).map(({ shape, edge }) => ({ shape, edge })),
-  );
+  return rows.flatMap((row) => row.sort((a, b) => a.x - b.x).map(({ shape, edge }) => ({ shape, edge })));
 }
 
 const cornersIn = ({ width, height }: Field, [a, b, c, d]: Quad): Corners['corners'] => {
@@ -85,7 +83,12 @@ const cornersIn = ({ width, height }: Field, [a, b, c, d]: Quad): Corners['corne
 
 const boxAround = (x: number, y: number, across: number, along: number): Quad => {
   const r = Math.min(across, along);
-  return [{ x: x - r, y: y + r }, { x: x + r, y: y + r }, { x: x + r, y: y - r }, { x: x - r, y: y - r }]; // prettier-ignore
+  return [
+    { x: x - r, y: y + r },
+    { x: x + r, y: y + r },
+    { x: x + r, y: y - r },
+    { x: x - r, y: y - r },
+  ];
 };
 
 const FOUR_CORNERS = 0.95;

@@ -10,9 +10,15 @@ const CLEAR = 0.86;
 /** The widest gap, and the narrowest face, as shares of what is taken apart. */
 const WIDEST = 0.12;
 const FACE = 0.06;
-/** A gap is at least so many pixels wide: where two colours meet, a line of what lies between them may look like ground. */
+/**
+ * A gap is at least so many pixels wide: where two colours meet, a line of what lies between them may look
+ * like ground.
+ */
 const THINNEST = 2.2;
-/** Faces that lie side by side are about equally large: one this much smaller than the middle one is a streak of light. */
+/**
+ * Faces that lie side by side are about equally large: one this much smaller than the middle one is a streak
+ * of light.
+ */
 const UNLIKE = 0.62;
 
 /** Where the picture shows ground or its shade, row by row of the rectified figure. */
@@ -69,18 +75,10 @@ function runs(clear: Uint8Array, box: Box, along: 'across' | 'up', pixels: numbe
   }
   const sizes = joined.map(([a, b]) => b - a).sort((a, b) => a - b);
   const usual = sizes[sizes.length >> 1] ?? 0;
-  return joined.length > 1 && (joined.length > 3 || sizes[0]! >= UNLIKE * usual)
-    ? joined
-    : [[from, to]];
+  return joined.length > 1 && (joined.length > 3 || sizes[0]! >= UNLIKE * usual) ? joined : [[from, to]];
 }
 
-function cutUp(
-  clear: Uint8Array,
-  box: Box,
-  size: Record<'across' | 'up', number>,
-  depth = 0,
-): Box[] {
-  // prettier-ignore
+function cutUp(clear: Uint8Array, box: Box, size: Record<'across' | 'up', number>, depth = 0): Box[] {
   if (depth > 6) return [box];
   for (const along of ['across', 'up'] as const) {
     const found = runs(clear, box, along, size[along]);
@@ -90,7 +88,9 @@ function cutUp(
   return [box];
 }
 
-/** The figures into which gaps part a figure, each drawn a little wide; the figure itself when there is none. */
+/**
+ * The figures into which gaps part a figure, each drawn a little wide; the figure itself when there is none.
+ */
 export function partedByGaps(field: Field, ground: Ground, quad: Quad): Quad[] {
   const clear = groundlike(field, ground, quad);
   const [a, b, , d] = quad;
@@ -100,7 +100,9 @@ export function partedByGaps(field: Field, ground: Ground, quad: Quad): Quad[] {
   const map = homographyOnto(quad);
   const wide = 1.2;
   return boxes.map(({ across, up }) => {
-    const [l, r, b, t] = [across[0] - wide, across[1] + wide, up[0] - wide, up[1] + wide].map((v) => v / SIDE); // prettier-ignore
+    const [l, r, b, t] = [across[0] - wide, across[1] + wide, up[0] - wide, up[1] + wide].map(
+      (v) => v / SIDE,
+    );
     return [
       apply(map, { x: l!, y: b! }),
       apply(map, { x: r!, y: b! }),

@@ -1,6 +1,6 @@
 /**
- * The grey reference: a strip of two or more even, neutral squares from dark to light. They need not look neutral in the
- * picture: what they share is one tint, whatever the light.
+ * The grey reference: a strip of two or more even, neutral squares from dark to light. They need not look
+ * neutral in the picture: what they share is one tint, whatever the light.
  */
 import { correctionBy, tintSpread, LINEAR, type Linear, type Step } from '../colour';
 import type { Spot } from '../frame';
@@ -13,7 +13,10 @@ export type FoundGrey = {
   /** Corners of the whole strip, and the middle of each step, dark to light; fractions of the picture. */
   corners: [Spot, Spot, Spot, Spot];
   steps: { at: Spot; seen: Linear }[];
-  /** The card it is by its contrast; null when it is none of those named: then only the tint is known, not the light. */
+  /**
+   * The card it is by its contrast; null when it is none of those named: then only the tint is known, not the
+   * light.
+   */
   card: Card | null;
 };
 
@@ -21,7 +24,10 @@ export type GreySearch = { found: FoundGrey } | { found: null; why: 'none' | 'tw
 
 type Patch = { x: number; y: number; size: number; quad: Quad; seen: Linear; level: number };
 
-/** Steps of one card are alike in size, stand in a line at one distance, and have one tint. From memory, no source. */
+/**
+ * Steps of one card are alike in size, stand in a line at one distance, and have one tint. From memory, no
+ * source.
+ */
 const SIZE = 1.35;
 const TINT = 0.12;
 /** Near white a camera bends its channels differently, and in the dark there is little to tell a tint by. */
@@ -48,7 +54,11 @@ function lightOf(field: Field, { x, y }: Point, size: number): { seen: Linear; s
     for (let i = from; i < to; i++) sum += LINEAR[list[i]!]!;
     return sum / Math.max(1, to - from);
   };
-  const spread = Math.max(...sorted.map((list) => (list[Math.floor(0.9 * list.length)] ?? 0) - (list[Math.floor(0.1 * list.length)] ?? 0))); // prettier-ignore
+  const spread = Math.max(
+    ...sorted.map(
+      (list) => (list[Math.floor(0.9 * list.length)] ?? 0) - (list[Math.floor(0.1 * list.length)] ?? 0),
+    ),
+  );
   return { seen: [mean(sorted[0]!), mean(sorted[1]!), mean(sorted[2]!)], spread };
 }
 
@@ -59,25 +69,24 @@ function patchesOf(field: Field): Patch[] {
   const flat = new Uint8Array(steps.length);
   for (let i = 0; i < flat.length; i++) if (steps[i]! < limit) flat[i] = 1;
   const all = width * height;
-  return connected(width, height, flat, Math.max(30, all * 0.00012), all * 0.03).flatMap(
-    (region) => {
-      const rough = quadAround(region.hull);
-      if (rough === null) return [];
-      const area = polygonArea(rough);
-      if (region.area < 0.78 * area) return [];
-      const quad = ordered(rough);
-      const side = (i: number): number => Math.hypot(quad[i]!.x - quad[(i + 1) % 4]!.x, quad[i]!.y - quad[(i + 1) % 4]!.y); // prettier-ignore
-      const [across, up] = [(side(0) + side(2)) / 2, (side(1) + side(3)) / 2];
-      if (Math.max(across, up) > 1.9 * Math.min(across, up)) return [];
-      const x = quad.reduce((sum, one) => sum + one.x / 4, 0);
-      const y = quad.reduce((sum, one) => sum + one.y / 4, 0);
-      // The edges were left out of what is flat: about a pixel and a half on every side.
-      const size = Math.sqrt(area) + 3;
-      const { seen, spread } = lightOf(field, { x, y }, size);
-      if (spread > 26) return [];
-      return [{ x, y, size, quad, seen, level: Math.log(Math.max(1e-4, seen[1])) }];
-    },
-  );
+  return connected(width, height, flat, Math.max(30, all * 0.00012), all * 0.03).flatMap((region) => {
+    const rough = quadAround(region.hull);
+    if (rough === null) return [];
+    const area = polygonArea(rough);
+    if (region.area < 0.78 * area) return [];
+    const quad = ordered(rough);
+    const side = (i: number): number =>
+      Math.hypot(quad[i]!.x - quad[(i + 1) % 4]!.x, quad[i]!.y - quad[(i + 1) % 4]!.y);
+    const [across, up] = [(side(0) + side(2)) / 2, (side(1) + side(3)) / 2];
+    if (Math.max(across, up) > 1.9 * Math.min(across, up)) return [];
+    const x = quad.reduce((sum, one) => sum + one.x / 4, 0);
+    const y = quad.reduce((sum, one) => sum + one.y / 4, 0);
+    // The edges were left out of what is flat: about a pixel and a half on every side.
+    const size = Math.sqrt(area) + 3;
+    const { seen, spread } = lightOf(field, { x, y }, size);
+    if (spread > 26) return [];
+    return [{ x, y, size, quad, seen, level: Math.log(Math.max(1e-4, seen[1])) }];
+  });
 }
 
 /** Light that a camera has not run into white or black: only there a tint says something. */
@@ -85,14 +94,21 @@ const telling = (one: Patch): boolean => one.seen.every((v) => v > 0.004 && v < 
 
 const oneTint = (list: readonly Patch[]): boolean => {
   const told = list.filter(telling);
-  const loose = ({ seen }: Patch): boolean => Math.min(...seen) < LOOSE.below || Math.max(...seen) > LOOSE.above; // prettier-ignore
-  return told.every(
-    (one, i) =>
-    told.slice(i + 1).every((other) => tintSpread([one.seen, other.seen]) < (loose(one) || loose(other) ? LOOSE.tint : TINT)), // prettier-ignore
+  const loose = ({ seen }: Patch): boolean =>
+    Math.min(...seen) < LOOSE.below || Math.max(...seen) > LOOSE.above;
+  return told.every((one, i) =>
+    told
+      .slice(i + 1)
+      .every(
+        (other) => tintSpread([one.seen, other.seen]) < (loose(one) || loose(other) ? LOOSE.tint : TINT),
+      ),
   );
 };
 
-/** A step that cannot be told from the ground by its edges, looked at where it must be; null when nothing even is there. */
+/**
+ * A step that cannot be told from the ground by its edges, looked at where it must be; null when nothing even
+ * is there.
+ */
 function unseen(field: Field, at: Point, like: Patch): Patch | null {
   const margin = like.size / 2;
   if (at.x < margin || at.y < margin || at.x > field.width - margin || at.y > field.height - margin)
@@ -102,7 +118,10 @@ function unseen(field: Field, at: Point, like: Patch): Patch | null {
   return { ...like, ...at, seen, level: Math.log(Math.max(1e-4, seen[1])) };
 }
 
-/** Strips of patches that may be a card: those seen, and with a step of the ground's own grey between or beyond them. */
+/**
+ * Strips of patches that may be a card: those seen, and with a step of the ground's own grey between or
+ * beyond them.
+ */
 function strips(field: Field, patches: readonly Patch[]): Patch[][] {
   const found: Patch[][] = [];
   const rising = (strip: readonly Patch[]): boolean =>
@@ -148,7 +167,10 @@ function strips(field: Field, patches: readonly Patch[]): Patch[][] {
 const stepsFor = (strip: readonly Patch[], card: Card): Step[] =>
   strip.map(({ seen }, i) => ({ lightness: card[i]!, seen }));
 
-/** How unlike a camera's the contrast between the steps would be, were it this card: 0 for a power of one throughout. */
+/**
+ * How unlike a camera's the contrast between the steps would be, were it this card: 0 for a power of one
+ * throughout.
+ */
 function strain(strip: readonly Patch[], card: Card): number {
   if (card.length !== strip.length) return Infinity;
   if (!correctionBy(stepsFor(strip, card)).ok) return Infinity;
@@ -157,7 +179,7 @@ function strain(strip: readonly Patch[], card: Card): number {
   for (let i = 1; i < card.length; i++) {
     if (!telling(strip[i - 1]!) || !telling(strip[i]!)) continue;
     for (let c = 0; c < 3; c++) {
-      const power = (g(card[i]!) - g(card[i - 1]!)) / Math.log(strip[i]!.seen[c]! / strip[i - 1]!.seen[c]!); // prettier-ignore
+      const power = (g(card[i]!) - g(card[i - 1]!)) / Math.log(strip[i]!.seen[c]! / strip[i - 1]!.seen[c]!);
       worst = Math.max(worst, power > 0 ? Math.abs(Math.log(power)) : Infinity);
     }
   }
@@ -189,7 +211,10 @@ const inside = (face: Quad, { x, y }: Point): boolean => {
 
 const STRAIN = 0.62;
 
-/** Nothing but a mirrored lamp is lighter than white: by a strip that makes much of the picture so, nothing is corrected. */
+/**
+ * Nothing but a mirrored lamp is lighter than white: by a strip that makes much of the picture so, nothing is
+ * corrected.
+ */
 const LIGHTER = { than: 1.3, share: 0.04 };
 
 function plausible(field: Field, strip: readonly Patch[], card: Card): boolean {
@@ -199,7 +224,7 @@ function plausible(field: Field, strip: readonly Patch[], card: Card): boolean {
   let all = 0;
   let lighter = 0;
   for (let p = 0; p + 2 < data.length; p += channels * 157) {
-    const [r, g, b] = by.correct([LINEAR[data[p]!]!, LINEAR[data[p + 1]!]!, LINEAR[data[p + 2]!]!]); // prettier-ignore
+    const [r, g, b] = by.correct([LINEAR[data[p]!]!, LINEAR[data[p + 1]!]!, LINEAR[data[p + 2]!]!]);
     all++;
     if (Math.max(r, g, b) > LIGHTER.than) lighter++;
   }
@@ -207,20 +232,16 @@ function plausible(field: Field, strip: readonly Patch[], card: Card): boolean {
 }
 
 /**
- * Looks for a grey reference. `cards` are those the studio (or whoever asks) has: of a strip that could be one of them,
- * that one is taken. Two strips that would correct the picture differently are answered as such: nobody guesses which.
+ * Looks for a grey reference. `cards` are those the studio (or whoever asks) has: of a strip that could be
+ * one of them, that one is taken. Two strips that would correct the picture differently are answered as such:
+ * nobody guesses which.
  */
-export function findGrey(
-  field: Field,
-  cards: readonly Card[],
-  faces: readonly Quad[] = [],
-): GreySearch {
-  // What lies on a face is a part of it: two of its zones may be grey. A face hardly larger than the strip is the card.
+export function findGrey(field: Field, cards: readonly Card[], faces: readonly Quad[] = []): GreySearch {
+  // What lies on a face is a part of it: two of its zones may be grey. A face hardly larger than the strip is
+  // the card.
   const onFace = (strip: readonly Patch[]): boolean => {
     const area = strip.length * strip[0]!.size ** 2;
-    return faces.some(
-      (face) => polygonArea(face) > 2.6 * area && strip.some((one) => inside(face, one)),
-    );
+    return faces.some((face) => polygonArea(face) > 2.6 * area && strip.some((one) => inside(face, one)));
   };
   const patches = patchesOf(field);
   const rated = strips(field, patches)
@@ -235,8 +256,7 @@ export function findGrey(
   // A pair of greys that is on no list may be anything: two glazes, a shade on a wall.
   const sure = rated
     .filter(
-      ({ strip, card }) =>
-        card !== null || (strip.length > 2 && strip.every((one) => patches.includes(one))),
+      ({ strip, card }) => card !== null || (strip.length > 2 && strip.every((one) => patches.includes(one))),
     )
     .sort(
       (a, b) =>
@@ -244,14 +264,16 @@ export function findGrey(
         b.strip.length - a.strip.length ||
         a.strain - b.strain,
     );
-  const [best, ...others] = sure.filter(({ strip, card }) => card === null || plausible(field, strip, card)); // prettier-ignore
+  const [best, ...others] = sure.filter(({ strip, card }) => card === null || plausible(field, strip, card));
   if (best === undefined) return { found: null, why: 'none' };
   const rival = others.find(
     (one) =>
       one.strip.length === best.strip.length &&
       (one.card === null) === (best.card === null) &&
       !one.strip.some((patch) => best.strip.includes(patch)) &&
-      one.strip.some((patch, i) => patch.seen.some((v, c) => Math.abs(Math.log(v / best.strip[i]!.seen[c]!)) > DISAGREE)), // prettier-ignore
+      one.strip.some((patch, i) =>
+        patch.seen.some((v, c) => Math.abs(Math.log(v / best.strip[i]!.seen[c]!)) > DISAGREE),
+      ),
   );
   if (rival !== undefined) return { found: null, why: 'two-that-disagree' };
   const place = ({ x, y }: Point): Spot => ({ x: x / field.width, y: y / field.height });

@@ -73,8 +73,9 @@ const valueOf = (k: Float64Array, x: number, y: number): number =>
   (k[0]! * x + k[2]! * y + k[3]!) * x + (k[1]! * y + k[4]!) * y + k[5]!;
 
 /**
- * Finds the ground of a picture: the colour that most of its edge has, then everything of that colour, with a smooth
- * change across the picture. Null when the edge has no such colour: a picture full of one thing, or of many.
+ * Finds the ground of a picture: the colour that most of its edge has, then everything of that colour, with a
+ * smooth change across the picture. Null when the edge has no such colour: a picture full of one thing, or of
+ * many.
  */
 export function groundOf(field: Field): Ground | null {
   const { width, height, lab } = field;

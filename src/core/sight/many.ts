@@ -1,4 +1,7 @@
-/** A picture of many tiles: what was found one by one, put right by the grid that they make together where that is plain. */
+/**
+ * A picture of many tiles: what was found one by one, put right by the grid that they make together where
+ * that is plain.
+ */
 import { areaOf, type Shape } from '../frame';
 import { boardTiles, type BoardTile } from './board-tiles';
 import { readBoard, type Board } from './board';
@@ -22,33 +25,34 @@ const sizeOf = (shape: Shape, aspect: number): number =>
 const middle = (shape: Shape): { x: number; y: number } =>
   shape.kind === 'ellipse'
     ? shape.centre
-    : shape.corners.reduce((sum, { x, y }) => ({ x: sum.x + x / 4, y: sum.y + y / 4 }), { x: 0, y: 0 }); // prettier-ignore
+    : shape.corners.reduce((sum, { x, y }) => ({ x: sum.x + x / 4, y: sum.y + y / 4 }), { x: 0, y: 0 });
 
-function at(
-  tile: BoardTile,
-  frames: readonly FoundFrame[],
-  aspect: number,
-): FoundFrame | undefined {
+function at(tile: BoardTile, frames: readonly FoundFrame[], aspect: number): FoundFrame | undefined {
   const own: Shape = { kind: 'corners', corners: tile.corners };
   const area = sizeOf(own, aspect);
   const here = middle(own);
   return frames.find(({ shape }) => {
     const there = middle(shape);
-    return Math.hypot(there.x - here.x, (there.y - here.y) * aspect) < 0.3 * Math.sqrt(area) && Math.abs(sizeOf(shape, aspect) / area - 1) < ALIKE; // prettier-ignore
+    return (
+      Math.hypot(there.x - here.x, (there.y - here.y) * aspect) < 0.3 * Math.sqrt(area) &&
+      Math.abs(sizeOf(shape, aspect) / area - 1) < ALIKE
+    );
   });
 }
 
 const isMany = ({ frames }: Seen, { rows, columns }: Board): boolean =>
   frames.length > 2 || rows * columns >= LEAST_TILES;
 
-/** Three tiles in a row may be grey, and from dark to light: what lies among them is no card. One beside them is looked for anew. */
+/**
+ * Three tiles in a row may be grey, and from dark to light: what lies among them is no card. One beside them
+ * is looked for anew.
+ */
 function greyBeside(
   raster: Raster,
   cards: readonly Card[],
   { corners }: Board,
   found: GreySearch,
 ): GreySearch {
-  // prettier-ignore
   if (found.found === null) return found;
   const field = new Field(reduced(raster));
   const quad = corners.map(({ x, y }) => ({ x: x * field.width, y: y * field.height })) as Quad;
@@ -56,14 +60,16 @@ function greyBeside(
 }
 
 /**
- * Everything that lies in a picture, row by row from the top: faces, plates or tiles, with the grey and the board they make.
- * Where six or more make a plain grid, places at which nothing was found are filled from it, and what fits none is left out.
+ * Everything that lies in a picture, row by row from the top: faces, plates or tiles, with the grey and the
+ * board they make. Where six or more make a plain grid, places at which nothing was found are filled from it,
+ * and what fits none is left out.
  */
 export function lookAtMany(raster: Raster, { cards }: { cards: readonly Card[] }): Many {
   const seen = look(raster, { cards });
   const board = readBoard(raster, null, seen.grey.found?.corners ?? null);
   const tiles = board === null ? [] : boardTiles(raster, board);
-  const grey = board !== null && isMany(seen, board) ? greyBeside(raster, cards, board, seen.grey) : seen.grey; // prettier-ignore
+  const grey =
+    board !== null && isMany(seen, board) ? greyBeside(raster, cards, board, seen.grey) : seen.grey;
   const plain = board !== null && board.sure >= SURE && tiles.length >= LEAST_TILES;
   if (!plain) return { ...seen, grey, board, tiles };
   const aspect = raster.height / raster.width;

@@ -4,8 +4,7 @@ import type { Point } from './regions';
 
 export type Quad = [Point, Point, Point, Point];
 
-const cross = (o: Point, a: Point, b: Point): number =>
-  (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
+const cross = (o: Point, a: Point, b: Point): number => (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
 
 export function polygonArea(points: readonly Point[]): number {
   let sum = 0;
@@ -26,19 +25,26 @@ export function meet(a: Point, b: Point, c: Point, d: Point): Point | null {
 }
 
 /**
- * The four-sided figure around a convex hull that grows it least: its sides are left out one after another, each time the
- * one whose neighbours, drawn on until they meet, add the smallest area. Null when no such figure is found.
+ * The four-sided figure around a convex hull that grows it least: its sides are left out one after another,
+ * each time the one whose neighbours, drawn on until they meet, add the smallest area. Null when no such
+ * figure is found.
  */
 export function quadAround(hull: readonly Point[]): Quad | null {
   let points = [...hull];
   if (points.length < 4) return null;
   // The library's hull goes round either way; from here on with the clock, as a picture's y points down.
-  if (points.reduce((sum, a, i) => sum + cross({ x: 0, y: 0 }, a, points[(i + 1) % points.length]!), 0) < 0) points = points.reverse(); // prettier-ignore
+  if (points.reduce((sum, a, i) => sum + cross({ x: 0, y: 0 }, a, points[(i + 1) % points.length]!), 0) < 0)
+    points = points.reverse();
   while (points.length > 4) {
     let best: { i: number; at: Point; grows: number } | null = null;
     const n = points.length;
     for (let i = 0; i < n; i++) {
-      const [before, a, b, after] = [points[(i + n - 1) % n]!, points[i]!, points[(i + 1) % n]!, points[(i + 2) % n]!]; // prettier-ignore
+      const [before, a, b, after] = [
+        points[(i + n - 1) % n]!,
+        points[i]!,
+        points[(i + 1) % n]!,
+        points[(i + 2) % n]!,
+      ];
       const at = meet(before, a, after, b);
       if (at === null) continue;
       // They must meet outside, beyond the side that is left out.
@@ -63,8 +69,7 @@ export function ordered(quad: Quad): Quad {
   }
   // Against the clock from the lower left.
   const round = [...quad].sort(
-    (a, b) =>
-      Math.atan2(centre.y - a.y, a.x - centre.x) - Math.atan2(centre.y - b.y, b.x - centre.x),
+    (a, b) => Math.atan2(centre.y - a.y, a.x - centre.x) - Math.atan2(centre.y - b.y, b.x - centre.x),
   );
   let first = 0;
   const lowLeft = ({ x, y }: Point): number => y - centre.y - (x - centre.x);
@@ -74,7 +79,10 @@ export function ordered(quad: Quad): Quad {
   return [0, 1, 2, 3].map((i) => round[(first + i) % 4]!) as unknown as Quad;
 }
 
-/** No corner of a flat face is seen this blunt (degrees): there a corner is missing, of the colour of the ground. */
+/**
+ * No corner of a flat face is seen this blunt (degrees): there a corner is missing, of the colour of the
+ * ground.
+ */
 const BLUNT = 124;
 
 /** A figure with a corner cut away gets it back where the sides beside the opposite corner say. */
@@ -82,7 +90,7 @@ export function whole(quad: Quad): Quad {
   const angles = quad.map((at, i) => {
     const [p, n] = [quad[(i + 3) % 4]!, quad[(i + 1) % 4]!];
     const [ux, uy, vx, vy] = [p.x - at.x, p.y - at.y, n.x - at.x, n.y - at.y];
-    return (Math.acos((ux * vx + uy * vy) / (Math.hypot(ux, uy) * Math.hypot(vx, vy))) * 180) / Math.PI; // prettier-ignore
+    return (Math.acos((ux * vx + uy * vy) / (Math.hypot(ux, uy) * Math.hypot(vx, vy))) * 180) / Math.PI;
   });
   const i = angles.indexOf(Math.max(...angles));
   if (!(angles[i]! > BLUNT)) return quad;
@@ -96,7 +104,9 @@ const SAMPLES = 36;
 /** A difference across a line beyond this says no more (OKLab). */
 const STRONG = 0.14;
 
-/** How much of an edge a line is: mean difference of colour across it, its ends and its worst sixth left out. */
+/**
+ * How much of an edge a line is: mean difference of colour across it, its ends and its worst sixth left out.
+ */
 export class EdgeSense {
   private readonly inside = new Float64Array(3);
   private readonly outside = new Float64Array(3);

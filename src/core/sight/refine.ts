@@ -6,7 +6,10 @@ import type { Point } from './regions';
 
 type Line = { a: Point; b: Point };
 
-/** How far inwards an edge is looked for, as a share of the distance to the other side; and outwards, in pixels. */
+/**
+ * How far inwards an edge is looked for, as a share of the distance to the other side; and outwards, in
+ * pixels.
+ */
 const INWARDS = 0.12;
 const OUTWARDS = 4;
 /** An edge this much weaker than the strongest near it is none. */
@@ -81,7 +84,10 @@ class SideSearch {
     const gap = inner === undefined ? 6 : inner.t - outer.t;
     for (const share of gap > 5 ? [0.35, 0.5, 0.65] : [0.5])
       for (let i = 1; i < 16; i++) {
-        const [ta, tb] = inner === undefined ? [outer.ta + share * gap, outer.tb + share * gap] : [outer.ta + share * (inner.ta - outer.ta), outer.tb + share * (inner.tb - outer.tb)]; // prettier-ignore
+        const [ta, tb] =
+          inner === undefined
+            ? [outer.ta + share * gap, outer.tb + share * gap]
+            : [outer.ta + share * (inner.ta - outer.ta), outer.tb + share * (inner.tb - outer.tb)];
         const { a, b } = this.at(ta, tb);
         const [x, y] = [a.x + (i / 16) * (b.x - a.x), a.y + (i / 16) * (b.y - a.y)];
         this.field.sample(x, y, this.colour);
@@ -109,7 +115,11 @@ class SideSearch {
       const alike = Math.hypot(own[1]! - next.own[1]!, own[2]! - next.own[2]!) < 0.03;
       const dimmer = own[0]! < next.own[0]! * 0.97 && own[0]! > next.own[0]! * 0.75;
       const narrow = inner.t - outer.t < SLAB_SIDE * this.depth;
-      if ((alike && dimmer && inner.score > 0.3 * outer.score) || (narrow && !alike && inner.score > 0.6 * outer.score)) continue; // prettier-ignore
+      if (
+        (alike && dimmer && inner.score > 0.3 * outer.score) ||
+        (narrow && !alike && inner.score > 0.6 * outer.score)
+      )
+        continue;
       break;
     }
     let best = peaks[i] ?? { t: 0, ta: 0, tb: 0, score: 0 };
@@ -125,14 +135,13 @@ class SideSearch {
   }
 }
 
-/** The four sides of a rough frame drawn onto edges, and how strong the weakest of them is; null when they meet nowhere. */
-export function refined(
-  field: Field,
-  ground: Ground,
-  quad: Quad,
-): { quad: Quad; edge: number } | null {
+/**
+ * The four sides of a rough frame drawn onto edges, and how strong the weakest of them is; null when they
+ * meet nowhere.
+ */
+export function refined(field: Field, ground: Ground, quad: Quad): { quad: Quad; edge: number } | null {
   const sense = new EdgeSense(field);
-  const centre = quad.reduce((sum, { x, y }) => ({ x: sum.x + x / 4, y: sum.y + y / 4 }), { x: 0, y: 0 }); // prettier-ignore
+  const centre = quad.reduce((sum, { x, y }) => ({ x: sum.x + x / 4, y: sum.y + y / 4 }), { x: 0, y: 0 });
   const found = quad.map((a, i) => {
     const b = quad[(i + 1) % 4]!;
     const length = Math.hypot(b.x - a.x, b.y - a.y);

@@ -85,9 +85,19 @@ function stepsIn({ width, height, lab }: Field): Float32Array {
       for (let c = 0; c < 3; c++) {
         const k = p + c;
         const across =
-          lab[k + 3 - row]! + lab[k + 3]! + lab[k + 3 + row]! - lab[k - 3 - row]! - lab[k - 3]! - lab[k - 3 + row]!; // prettier-ignore
+          lab[k + 3 - row]! +
+          lab[k + 3]! +
+          lab[k + 3 + row]! -
+          lab[k - 3 - row]! -
+          lab[k - 3]! -
+          lab[k - 3 + row]!;
         const down =
-          lab[k + row - 3]! + lab[k + row]! + lab[k + row + 3]! - lab[k - row - 3]! - lab[k - row]! - lab[k - row + 3]!; // prettier-ignore
+          lab[k + row - 3]! +
+          lab[k + row]! +
+          lab[k + row + 3]! -
+          lab[k - row - 3]! -
+          lab[k - row]! -
+          lab[k - row + 3]!;
         const weight = c === 0 ? 1 : 1.5;
         sum += weight * weight * (across * across + down * down);
       }
@@ -96,7 +106,10 @@ function stepsIn({ width, height, lab }: Field): Float32Array {
   return out;
 }
 
-/** A mask without what is thinner than three pixels: worn by a pixel above, below and beside, then grown by as much. */
+/**
+ * A mask without what is thinner than three pixels: worn by a pixel above, below and beside, then grown by as
+ * much.
+ */
 function opened(width: number, height: number, data: Uint8Array): Uint8Array {
   const worn = new Uint8Array(data.length);
   const out = new Uint8Array(data.length);
@@ -131,15 +144,18 @@ export function connected(
       for (let i = 0; i < filled.size; i++) area += filled.getBitByIndex(i);
       return {
         area,
-        hull: filled.getConvexHull().points.map(({ column, row }) => ({ x: left + column, y: top + row })), // prettier-ignore
-        cut: left <= 1 || top <= 1 || left + roi.width >= width - 1 || top + roi.height >= height - 1, // prettier-ignore
+        hull: filled.getConvexHull().points.map(({ column, row }) => ({ x: left + column, y: top + row })),
+        cut: left <= 1 || top <= 1 || left + roi.width >= width - 1 || top + roi.height >= height - 1,
         left,
         top,
         width: roi.width,
         height: roi.height,
         mask: (x, y) =>
-          x >= left && y >= top && x < left + roi.width && y < top + roi.height &&
-          filled.getBit(x - left, y - top) === 1, // prettier-ignore
+          x >= left &&
+          y >= top &&
+          x < left + roi.width &&
+          y < top + roi.height &&
+          filled.getBit(x - left, y - top) === 1,
       };
     })
     .sort((a, b) => b.area - a.area);

@@ -4,7 +4,14 @@ import type { Ground } from './ground';
 import { polygonArea } from './quad';
 import type { Region } from './regions';
 
-export type Round = { x: number; y: number; across: number; along: number; turn: number; /** Share of the hull that it covers and nothing besides. */ fits: number }; // prettier-ignore
+export type Round = {
+  x: number;
+  y: number;
+  across: number;
+  along: number;
+  turn: number;
+  /** Share of the hull that it covers and nothing besides. */ fits: number;
+};
 
 /** Centre, half axes and turn (radians) of the ellipse with the second moments of a region. */
 function byMoments(region: Region): Round {
@@ -39,7 +46,7 @@ const RAYS = 96;
 function solve5(rows: number[][]): number[] | null {
   for (let i = 0; i < 5; i++) {
     let pivot = i;
-    for (let r = i + 1; r < 5; r++) if (Math.abs(rows[r]![i]!) > Math.abs(rows[pivot]![i]!)) pivot = r; // prettier-ignore
+    for (let r = i + 1; r < 5; r++) if (Math.abs(rows[r]![i]!) > Math.abs(rows[pivot]![i]!)) pivot = r;
     [rows[i], rows[pivot]] = [rows[pivot]!, rows[i]!];
     const d = rows[i]![i]!;
     if (Math.abs(d) < 1e-14) return null;
@@ -52,7 +59,10 @@ function solve5(rows: number[][]): number[] | null {
   return rows.map((row, i) => row[5]! / row[i]!);
 }
 
-/** The ellipse through points of an outline by least squares on its general equation, in coordinates about `near`. */
+/**
+ * The ellipse through points of an outline by least squares on its general equation, in coordinates about
+ * `near`.
+ */
 function through(points: readonly { u: number; v: number }[], near: Round): Round | null {
   const rows = Array.from({ length: 5 }, () => new Array<number>(6).fill(0));
   for (const { u, v } of points) {
@@ -98,17 +108,21 @@ function edges(field: Field, ground: Ground, near: Round): { u: number; v: numbe
     const found: { r: number; d: number; shade: boolean }[] = [];
     for (let r = radius * 0.88; r <= radius * 1.05; r += 0.5) {
       const at = (away: number, into: Float64Array): void =>
-        field.sample(near.x + (dx * (r + away)) / radius, near.y + (dy * (r + away)) / radius, into); // prettier-ignore
+        field.sample(near.x + (dx * (r + away)) / radius, near.y + (dy * (r + away)) / radius, into);
       at(-1.6, inside);
       at(1.6, outside);
       ground.at(near.x + (dx * r) / radius, near.y + (dy * r) / radius, under);
-      const d = far(inside[0]! - outside[0]!, 1.5 * (inside[1]! - outside[1]!), 1.5 * (inside[2]! - outside[2]!)); // prettier-ignore
+      const d = far(
+        inside[0]! - outside[0]!,
+        1.5 * (inside[1]! - outside[1]!),
+        1.5 * (inside[2]! - outside[2]!),
+      );
       at(-3.5, inside);
       const tint = far(inside[1]! - under[1]!, inside[2]! - under[2]!);
       const shade = tint < 0.022 && inside[0]! < under[0]! + 0.01 && inside[0]! > 0.4 * under[0]!;
       found.push({ r, d: Math.min(0.14, d), shade });
     }
-    const peaks = found.filter(({ d }, k) => d >= (found[k - 1]?.d ?? 0) && d > (found[k + 1]?.d ?? 0)); // prettier-ignore
+    const peaks = found.filter(({ d }, k) => d >= (found[k - 1]?.d ?? 0) && d > (found[k + 1]?.d ?? 0));
     const most = Math.max(...peaks.map(({ d }) => d), 0);
     if (most < 0.02) continue;
     const clear = peaks.filter(({ d }) => d > 0.4 * most);
@@ -130,7 +144,7 @@ export function roundOf(field: Field, ground: Ground, region: Region): Round | n
   for (let y = region.top; y < region.top + region.height; y++)
     for (let x = region.left; x < region.left + region.width; x++) {
       const [dx, dy] = [x + 0.5 - rough.x, y + 0.5 - rough.y];
-      const inside = ((dx * c + dy * s) / rough.across) ** 2 + ((dy * c - dx * s) / rough.along) ** 2 <= 1; // prettier-ignore
+      const inside = ((dx * c + dy * s) / rough.across) ** 2 + ((dy * c - dx * s) / rough.along) ** 2 <= 1;
       if (inside) inEllipse++;
       if (inside && region.mask(x, y)) both++;
     }
@@ -146,7 +160,7 @@ export function roundOf(field: Field, ground: Ground, region: Region): Round | n
       const [nc, ns] = [Math.cos(next.turn), Math.sin(next.turn)];
       const off = points.map(({ u, v }) => {
         const [dx, dy] = [best.x + u * best.across - next.x, best.y + v * best.across - next.y];
-        return Math.abs(Math.hypot((dx * nc + dy * ns) / next.across, (dy * nc - dx * ns) / next.along) - 1); // prettier-ignore
+        return Math.abs(Math.hypot((dx * nc + dy * ns) / next.across, (dy * nc - dx * ns) / next.along) - 1);
       });
       const usual = [...off].sort((p, q) => p - q)[off.length >> 1]!;
       const kept = points.filter((_, i) => off[i]! <= Math.max(0.006, 3 * usual));

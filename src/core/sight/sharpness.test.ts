@@ -2,7 +2,10 @@ import type { Shape } from '../frame';
 import type { Raster } from './field';
 import { sharpnessOf } from './sharpness';
 
-/** A dark face with a lighter band on pale ground, each pixel the mean of its neighbours up to `blur`, in so much light. */
+/**
+ * A dark face with a lighter band on pale ground, each pixel the mean of its neighbours up to `blur`, in so
+ * much light.
+ */
 function picture({ blur = 0, light = 1, side = 240, plain = false }): Raster {
   const at = (x: number, y: number): number => {
     const [u, v] = [x / side, y / side];
@@ -13,17 +16,22 @@ function picture({ blur = 0, light = 1, side = 240, plain = false }): Raster {
   for (let y = 0; y < side; y++)
     for (let x = 0; x < side; x++) {
       let sum = 0;
-      for (let dy = -blur; dy <= blur; dy++)
-        for (let dx = -blur; dx <= blur; dx++) sum += at(x + dx, y + dy);
+      for (let dy = -blur; dy <= blur; dy++) for (let dx = -blur; dx <= blur; dx++) sum += at(x + dx, y + dy);
       data.fill((light * sum) / (2 * blur + 1) ** 2, (y * side + x) * 3, (y * side + x) * 3 + 3);
     }
   return { width: side, height: side, channels: 3, data };
 }
 const face: Shape = {
   kind: 'corners',
-  corners: [{ x: 0.3, y: 0.8 }, { x: 0.7, y: 0.8 }, { x: 0.7, y: 0.2 }, { x: 0.3, y: 0.2 }], // prettier-ignore
+  corners: [
+    { x: 0.3, y: 0.8 },
+    { x: 0.7, y: 0.8 },
+    { x: 0.7, y: 0.2 },
+    { x: 0.3, y: 0.2 },
+  ],
 };
-const of = (options: Parameters<typeof picture>[0], shape: Shape = face): number => sharpnessOf(picture(options), shape); // prettier-ignore
+const of = (options: Parameters<typeof picture>[0], shape: Shape = face): number =>
+  sharpnessOf(picture(options), shape);
 
 test('the more a picture is blurred the less sharp it is, also of a face without any pattern', () => {
   for (const plain of [false, true]) {
@@ -38,10 +46,26 @@ test('light does not matter; a face that takes few pixels shows less', () => {
 });
 
 test('a plate is looked at as well; where there is nothing to see it is none', () => {
-  const plate: Shape = { kind: 'ellipse', centre: { x: 0.5, y: 0.5 }, across: 0.3, along: 0.3, turn: 0 }; // prettier-ignore
+  const plate: Shape = { kind: 'ellipse', centre: { x: 0.5, y: 0.5 }, across: 0.3, along: 0.3, turn: 0 };
   expect(of({}, plate)).toBeGreaterThan(of({ blur: 2 }, plate));
-  const even = { kind: 'corners', corners: [{ x: 0.02, y: 0.1 }, { x: 0.1, y: 0.1 }, { x: 0.1, y: 0.02 }, { x: 0.02, y: 0.02 }] } as Shape; // prettier-ignore
+  const even = {
+    kind: 'corners',
+    corners: [
+      { x: 0.02, y: 0.1 },
+      { x: 0.1, y: 0.1 },
+      { x: 0.1, y: 0.02 },
+      { x: 0.02, y: 0.02 },
+    ],
+  } as Shape;
   expect(of({}, even)).toBe(0);
-  const outside = { kind: 'corners', corners: [{ x: 1.2, y: 1.4 }, { x: 1.4, y: 1.4 }, { x: 1.4, y: 1.2 }, { x: 1.2, y: 1.2 }] } as Shape; // prettier-ignore
+  const outside = {
+    kind: 'corners',
+    corners: [
+      { x: 1.2, y: 1.4 },
+      { x: 1.4, y: 1.4 },
+      { x: 1.4, y: 1.2 },
+      { x: 1.2, y: 1.2 },
+    ],
+  } as Shape;
   expect(of({}, outside)).toBe(0);
 });

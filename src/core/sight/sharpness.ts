@@ -12,9 +12,10 @@ const LINES = 2;
 const LUMA = [0.2126, 0.7152, 0.0722] as const;
 
 /**
- * Between 0 and about 1: the steepest steps from pixel to pixel in and around the face against the largest differences in
- * it, so that light and contrast of the picture do not matter, less where the face is small. For telling pictures of one
- * piece apart, not for judging one by itself. 0 where there is nothing to see. O(pixels of the face).
+ * Between 0 and about 1: the steepest steps from pixel to pixel in and around the face against the largest
+ * differences in it, so that light and contrast of the picture do not matter, less where the face is small.
+ * For telling pictures of one piece apart, not for judging one by itself. 0 where there is nothing to see.
+ * O(pixels of the face).
  */
 export function sharpnessOf({ width, height, channels, data }: Raster, shape: Shape): number {
   const spots =
@@ -32,8 +33,14 @@ export function sharpnessOf({ width, height, channels, data }: Raster, shape: Sh
       Math.min(size - 2, Math.ceil((high + beside) * size)),
     ];
   };
-  const [left, right] = span(spots.map(({ x }) => x), width); // prettier-ignore
-  const [top, bottom] = span(spots.map(({ y }) => y), height); // prettier-ignore
+  const [left, right] = span(
+    spots.map(({ x }) => x),
+    width,
+  );
+  const [top, bottom] = span(
+    spots.map(({ y }) => y),
+    height,
+  );
   if (right <= left || bottom <= top) return 0;
   const luma = (x: number, y: number): number => {
     const p = (y * width + x) * channels;

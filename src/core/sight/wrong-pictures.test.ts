@@ -1,4 +1,7 @@
-/** Pictures that were taken wrongly: upside down, mirrored, much too dark or too light, a part of the tile outside. */
+/**
+ * Pictures that were taken wrongly: upside down, mirrored, much too dark or too light, a part of the tile
+ * outside.
+ */
 import { Random } from '../../../demo/random';
 import { photograph } from '../../../test-support/photographs/camera';
 import { PLAIN } from '../../../test-support/photographs/ranges';
@@ -10,7 +13,10 @@ import { coloursUnder, look, type Raster } from '.';
 
 const WIDTH = 480;
 const CARD = [30, 60, 90];
-const [LOWER, UPPER]: [Lab, Lab] = [[40, 10, 20], [70, -5, 10]]; // prettier-ignore
+const [LOWER, UPPER]: [Lab, Lab] = [
+  [40, 10, 20],
+  [70, -5, 10],
+];
 const scene = drawScene(new Random(12), PLAIN, 'tile');
 scene.slabs[0]!.patches = [
   { from: 0, to: 0.5, lab: LOWER, mottle: 0.03, gloss: 0 },
@@ -22,29 +28,31 @@ const { pixels, truth } = photograph(scene, { ...PLAIN, exposure: [-0.3, 0] }, 1
 const PICTURE: Raster = { width: WIDTH, height: truth.height, channels: 3, data: pixels };
 
 /** Every pixel taken from elsewhere, or changed. */
-function remade(
-  place: (x: number, y: number) => [number, number],
-  light = (v: number) => v,
-): Raster {
-  // prettier-ignore
+function remade(place: (x: number, y: number) => [number, number], light = (v: number) => v): Raster {
   const data = new Uint8Array(PICTURE.data.length);
   for (let y = 0; y < PICTURE.height; y++)
     for (let x = 0; x < WIDTH; x++) {
       const [fx, fy] = place(x, y);
-      for (let c = 0; c < 3; c++) data[3 * (y * WIDTH + x) + c] = light(PICTURE.data[3 * (fy * WIDTH + fx) + c]!); // prettier-ignore
+      for (let c = 0; c < 3; c++)
+        data[3 * (y * WIDTH + x) + c] = light(PICTURE.data[3 * (fy * WIDTH + fx) + c]!);
     }
   return { ...PICTURE, data };
 }
 const same = (x: number, y: number): [number, number] => [x, y];
 
-/** How far the colours of both halves are from the true ones, by the grey found in the picture; null where they are not told. */
+/**
+ * How far the colours of both halves are from the true ones, by the grey found in the picture; null where
+ * they are not told.
+ */
 function offBy(raster: Raster, way: (shape: Corners) => Corners = (shape) => shape) {
   const { frames, grey } = look(raster, { cards: [CARD], faces: 1 });
   const shape = frames[0]?.shape;
   if (shape?.kind !== 'corners' || grey.found?.card == null) return null;
   const by = correctionFrom(grey.found.steps, grey.found.card);
   if (!by.ok) return null;
-  const colours = [0, 0.5].map((from) => coloursUnder(raster, way(shape), { stretch: { from, to: from + 0.5 }, sector: ROUND }, by)); // prettier-ignore
+  const colours = [0, 0.5].map((from) =>
+    coloursUnder(raster, way(shape), { stretch: { from, to: from + 0.5 }, sector: ROUND }, by),
+  );
   return colours.map((one, i) => one && deltaE(one.lab, [LOWER, UPPER][i]!));
 }
 const near = (off: ReturnType<typeof offBy>) => off!.every((one) => one! < 4);
@@ -75,6 +83,9 @@ test.each([
 test('half a tile at the edge is no whole face', () => {
   const middle = truth.outlines[0]!.reduce((sum, [x]) => sum + x / 4, 0);
   const shift = Math.round(middle);
-  const { frames } = look(remade((x, y) => [Math.min(WIDTH - 1, x + shift), y]), { cards: [CARD], faces: 1 }); // prettier-ignore
+  const { frames } = look(
+    remade((x, y) => [Math.min(WIDTH - 1, x + shift), y]),
+    { cards: [CARD], faces: 1 },
+  );
   expect(frames).toEqual([]);
 });

@@ -6,8 +6,7 @@ export function percentOf(
   parts: readonly { name: string; amount: number; addition: boolean }[],
 ): RecipeLine[] {
   const base = parts.reduce((sum, part) => sum + (part.addition ? 0 : part.amount), 0);
-  if (parts.some((part) => !(part.amount >= 0)))
-    throw new RangeError('An amount cannot be below 0.');
+  if (parts.some((part) => !(part.amount >= 0))) throw new RangeError('An amount cannot be below 0.');
   if (!(base > 0)) throw new RangeError('The recipe sums to nothing: give its base some amounts.');
   return parts.map(({ name, amount, addition }) => ({
     name,
@@ -58,8 +57,7 @@ export function batch(
     exact: lines.reduce((sum, line) => sum + line.exact, 0),
     grams: lines.reduce((sum, line) => sum + line.grams, 0),
     worst: lines.reduce(
-      (worst, { exact, grams }) =>
-        exact > 0 ? Math.max(worst, Math.abs(grams - exact) / exact) : worst,
+      (worst, { exact, grams }) => (exact > 0 ? Math.max(worst, Math.abs(grams - exact) / exact) : worst),
       0,
     ),
   };
@@ -71,7 +69,5 @@ export const roundTo = (value: number, step: number): number =>
 
 /** A base line's amount in percent of a recipe whose base is made to sum to 100 again. */
 export function retotal(recipe: readonly RecipeLine[]): RecipeLine[] {
-  return percentOf(
-    recipe.map(({ name, percent, addition }) => ({ name, amount: percent, addition })),
-  );
+  return percentOf(recipe.map(({ name, percent, addition }) => ({ name, amount: percent, addition })));
 }

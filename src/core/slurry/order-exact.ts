@@ -56,9 +56,7 @@ export function potsBetween(variants: readonly Pot[]): Pot[] {
 
   for (let set = 1; set < sets; set++)
     own[set] =
-      (set & (set - 1)) === 0
-        ? new Map([[set, { cost: 0, split: 0 }]])
-        : waysFrom(meets[set]!, set, false);
+      (set & (set - 1)) === 0 ? new Map([[set, { cost: 0, split: 0 }]]) : waysFrom(meets[set]!, set, false);
   const plain = variants[0]!.map(() => 0);
   const pots: Pot[] = [];
   const follow = (ways: Map<number, Way>, set: number): void => {

@@ -13,8 +13,7 @@ function followed(root: MixNode): Map<string, { base: number; grams: Record<stri
   const go = (node: MixNode, before: Record<string, number>): void => {
     // Grams of each addition for each gram of base, after what is weighed in here.
     const share = { ...before };
-    for (const { name, grams } of node.weigh)
-      share[name] = (share[name] ?? 0) + grams / node.baseGrams;
+    for (const { name, grams } of node.weigh) share[name] = (share[name] ?? 0) + grams / node.baseGrams;
     const poured = node.children.reduce((sum, child) => sum + child.baseGrams, 0);
     if (node.variant !== null) {
       const base = node.baseGrams - poured;
@@ -87,10 +86,7 @@ test('every variant comes out exactly, and nothing is left over', () => {
         for (const [material, percent] of Object.entries(additions))
           expect(pot.grams[material] ?? 0).toBeCloseTo((percent * baseGrams) / 100, 6);
         for (const material of Object.keys(pot.grams))
-          expect(additions[material] ?? 0).toBeCloseTo(
-            (100 * (pot.grams[material] ?? 0)) / baseGrams,
-            6,
-          );
+          expect(additions[material] ?? 0).toBeCloseTo((100 * (pot.grams[material] ?? 0)) / baseGrams, 6);
       }
       expect(count(root)).toBe(weighings);
     }),
@@ -100,9 +96,7 @@ test('every variant comes out exactly, and nothing is left over', () => {
 test('it never takes more weighings than mixing each variant by itself, nor fewer than the materials', () => {
   fc.assert(
     fc.property(some, (list) => {
-      const { weighings } = orderOfAdditions(
-        list.map((additions, i) => variant(`v${i}`, additions)),
-      );
+      const { weighings } = orderOfAdditions(list.map((additions, i) => variant(`v${i}`, additions)));
       const alone = list.reduce((sum, one) => sum + Object.keys(one).length, 0);
       const materials = new Set(list.flatMap((one) => Object.keys(one))).size;
       expect(weighings).toBeLessThanOrEqual(alone);
@@ -118,10 +112,7 @@ test('it never takes more weighings than mixing each variant by itself, nor fewe
 function bruteForce(list: readonly Additions[]): number {
   const names = [...new Set(list.flatMap((one) => Object.keys(one)))];
   const pot = (one: Additions): number[] => names.map((name) => one[name] ?? 0);
-  const own = [
-    names.map(() => 0),
-    ...new Map(list.map((one) => [pot(one).join(), pot(one)])).values(),
-  ];
+  const own = [names.map(() => 0), ...new Map(list.map((one) => [pot(one).join(), pot(one)])).values()];
   const meets = new Map<string, number[]>();
   for (let set = 1; set < 1 << list.length; set++) {
     const some = list.filter((_, i) => set & (1 << i)).map(pot);
@@ -149,10 +140,10 @@ function bruteForce(list: readonly Additions[]): number {
 test('no other order does with fewer weighings: against every set of pots between', () => {
   fc.assert(
     fc.property(
-      fc.array(
-        fc.dictionary(fc.constantFrom('iron', 'tin', 'cobalt'), fc.integer({ min: 1, max: 3 })),
-        { minLength: 1, maxLength: 4 },
-      ),
+      fc.array(fc.dictionary(fc.constantFrom('iron', 'tin', 'cobalt'), fc.integer({ min: 1, max: 3 })), {
+        minLength: 1,
+        maxLength: 4,
+      }),
       (list) => {
         const { weighings, fewest } = orderOfAdditions(
           list.map((additions, i) => variant(`v${i}`, additions)),
@@ -167,7 +158,13 @@ test('no other order does with fewer weighings: against every set of pots betwee
 
 test('five variants of four materials that once took thirteen weighings take twelve', () => {
   // Found by an exact search of another making.
-  const rows = [[2, 3, 1, 1], [3, 2, 2, 0], [1, 1, 3, 1], [0, 1, 3, 3], [2, 0, 0, 2]]; // prettier-ignore
+  const rows = [
+    [2, 3, 1, 1],
+    [3, 2, 2, 0],
+    [1, 1, 3, 1],
+    [0, 1, 3, 3],
+    [2, 0, 0, 2],
+  ];
   const { weighings, root } = orderOfAdditions(
     rows.map((row, i) =>
       variant(
@@ -181,10 +178,11 @@ test('five variants of four materials that once took thirteen weighings take twe
 });
 
 test('beyond what can be tried it says that it is only a good order, and is no worse than one by one', () => {
-  const eight = Array.from(
-    { length: 8 },
-    (_, i) =>
-    variant(`v${i}`, Object.fromEntries(['a', 'b', 'c', 'd', 'e', 'f'].map((name, k) => [name, 1 + ((i * 7 + k * 5) % 4)]))), // prettier-ignore
+  const eight = Array.from({ length: 8 }, (_, i) =>
+    variant(
+      `v${i}`,
+      Object.fromEntries(['a', 'b', 'c', 'd', 'e', 'f'].map((name, k) => [name, 1 + ((i * 7 + k * 5) % 4)])),
+    ),
   );
   expect(orderOfAdditions(eight).fewest).toBe(true);
   const twelve = Array.from({ length: 12 }, (_, i) =>
@@ -193,9 +191,11 @@ test('beyond what can be tried it says that it is only a good order, and is no w
   const many = orderOfAdditions(twelve);
   expect(many.fewest).toBe(false);
   expect(many.weighings).toBeLessThanOrEqual(
-    twelve.reduce((sum, { additions }) => sum + Object.values(additions).filter((one) => one > 0).length, 0), // prettier-ignore
+    twelve.reduce((sum, { additions }) => sum + Object.values(additions).filter((one) => one > 0).length, 0),
   );
   expect(count(many.root)).toBe(many.weighings);
   // Nine alike are one variant nine times: that can be tried.
-  expect(orderOfAdditions(Array.from({ length: 12 }, (_, i) => variant(`v${i}`, { iron: 1 })))).toMatchObject({ fewest: true, weighings: 1 }); // prettier-ignore
+  expect(orderOfAdditions(Array.from({ length: 12 }, (_, i) => variant(`v${i}`, { iron: 1 })))).toMatchObject(
+    { fewest: true, weighings: 1 },
+  );
 });

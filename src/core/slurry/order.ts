@@ -67,8 +67,7 @@ function meets(variants: readonly Variant[], names: readonly string[]): Addition
   return [...found.values()];
 }
 
-const amount = (additions: Additions): number =>
-  Object.values(additions).reduce((sum, one) => sum + one, 0);
+const amount = (additions: Additions): number => Object.values(additions).reduce((sum, one) => sum + one, 0);
 
 /**
  * What it takes to make pot i from pot j: how many weighings, or never. Of two pots alike the
@@ -98,10 +97,7 @@ function link(
       if (j === 0) continue;
       const [price, least] = [prices[i]![j]!, prices[i]![best]!];
       // Of equal prices the fuller pot: one line of adding and pouring off, in larger weighings.
-      if (
-        price < least ||
-        (price === least && price < Infinity && amount(pots[j]!) > amount(pots[best]!))
-      )
+      if (price < least || (price === least && price < Infinity && amount(pots[j]!) > amount(pots[best]!)))
         best = j;
     }
     return best;
@@ -112,9 +108,7 @@ function link(
 function worthMaking(prices: readonly (readonly number[])[], own: number): number[] {
   const spare = prices.slice(own).map((_, i) => own + i);
   const cheapest = (i: number, among: readonly number[]): number =>
-    i === 0
-      ? 0
-      : Math.min(prices[i]![0]!, ...among.map((j) => (j === 0 ? Infinity : prices[i]![j]!)));
+    i === 0 ? 0 : Math.min(prices[i]![0]!, ...among.map((j) => (j === 0 ? Infinity : prices[i]![j]!)));
   const first = prices.slice(0, own).map((_, i) => i);
   let least = first.reduce((sum, i) => sum + cheapest(i, first), 0);
   let picked: number[] = [];
@@ -133,9 +127,7 @@ function worthMaking(prices: readonly (readonly number[])[], own: number): numbe
     const { pot } = better;
     picked = [...picked, pot];
     least = better.cost;
-    costs = new Map(
-      [...costs].map(([i, now]) => [i, i === 0 ? now : Math.min(now, prices[i]![pot]!)]),
-    );
+    costs = new Map([...costs].map(([i, now]) => [i, i === 0 ? now : Math.min(now, prices[i]![pot]!)]));
     costs.set(pot, cheapest(pot, here));
   }
 }
@@ -167,8 +159,7 @@ export function orderOfAdditions(variants: readonly Variant[]): MixOrder {
   const grow = (i: number): MixNode => {
     const children = used.flatMap((j) => (parents.get(j) === i ? [grow(j)] : []));
     const variant = i > 0 && i <= variants.length ? (variants[i - 1] as Variant) : null;
-    const baseGrams =
-      (variant?.baseGrams ?? 0) + children.reduce((sum, child) => sum + child.baseGrams, 0);
+    const baseGrams = (variant?.baseGrams ?? 0) + children.reduce((sum, child) => sum + child.baseGrams, 0);
     const additions = pots[i] as Additions;
     const before = i === 0 ? {} : (pots[parents.get(i) as number] as Additions);
     return {
@@ -185,7 +176,9 @@ export function orderOfAdditions(variants: readonly Variant[]): MixOrder {
   return { root: grow(0), weighings, fewest };
 }
 
-/** The pots between that make the weighings fewest; one that is a variant or the plain base already is none. */
+/**
+ * The pots between that make the weighings fewest; one that is a variant or the plain base already is none.
+ */
 function exactly(variants: readonly Additions[], names: readonly string[]): Additions[] {
   const known = new Set([{}, ...variants].map((one) => keyOf(one, names)));
   return potsBetween(variants.map((one) => names.map((name) => of(one, name)))).flatMap((pot) => {

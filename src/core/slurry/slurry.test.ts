@@ -54,13 +54,10 @@ describe('batches', () => {
 
   test('grams sum to the total within half a step for each line, and retotalling keeps ratios', () => {
     const amount = fc.double({ min: 0.01, max: 90, noNaN: true });
-    const lines = fc.array(
-      fc.record({ name: fc.string(), percent: amount, addition: fc.boolean() }),
-      {
-        minLength: 1,
-        maxLength: 15,
-      },
-    );
+    const lines = fc.array(fc.record({ name: fc.string(), percent: amount, addition: fc.boolean() }), {
+      minLength: 1,
+      maxLength: 15,
+    });
     fc.assert(
       fc.property(
         lines,
@@ -180,9 +177,6 @@ describe('slurries', () => {
     expect(fits.atMostLitres).toBeCloseTo(0.0706858 * 350 - 0.25, 2);
     expect(dipFits(bucket, { ...mug, widthMm: 280 }).why).toMatch(/Pour or dip in halves/);
     expect(dipFits(bucket, { ...mug, heightMm: 400 }).why).toMatch(/two halves/);
-    expect(dipFits({ ...bucket, shape: 'square' }, mug).needLitres).toBeCloseTo(
-      0.09 * 130 - 0.25,
-      2,
-    );
+    expect(dipFits({ ...bucket, shape: 'square' }, mug).needLitres).toBeCloseTo(0.09 * 130 - 0.25, 2);
   });
 });

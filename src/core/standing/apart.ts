@@ -8,7 +8,10 @@ export type Placed = { side: 0 | 1; firingId: string; variables: Record<string, 
 /** A circumstance that parts the sides: its values with most, and with the others. */
 export type Told = { variable: string; sure: boolean; values: [string[], string[]] };
 
-/** Sure when chance, given every circumstance that was looked at, parts them so in less than one case in twenty. */
+/**
+ * Sure when chance, given every circumstance that was looked at, parts them so in less than one case in
+ * twenty.
+ */
 const SURE = 0.05;
 /** A circumstance that parts the sides wholly is named as a perhaps when it says at least this much. */
 const PERHAPS = 0.7;
@@ -22,7 +25,9 @@ const count = (tally: Tally, value: string, side: 0 | 1): void => {
   tally.set(value, counts);
 };
 
-/** How often each value stands on each side: by pieces, or by firings where the circumstance is the firing's. */
+/**
+ * How often each value stands on each side: by pieces, or by firings where the circumstance is the firing's.
+ */
 function tallyOf(placed: readonly Placed[], variable: string): Tally {
   const tally: Tally = new Map();
   if (!FIRINGS_OWN.has(variable)) {
@@ -44,8 +49,7 @@ function tallyOf(placed: readonly Placed[], variable: string): Tally {
   return tally;
 }
 
-const measure = (value: string): number =>
-  Number(/^(\d+(?:\.\d+)?)(?: [a-z°]+)?$/i.exec(value)?.[1]);
+const measure = (value: string): number => Number(/^(\d+(?:\.\d+)?)(?: [a-z°]+)?$/i.exec(value)?.[1]);
 
 type Grouping = { with: string[]; against: string[]; p: number };
 
@@ -109,8 +113,7 @@ function bestGrouping(tally: Tally): Grouping | null {
 }
 
 const whollyApart = (tally: Tally, { with: first, against }: Grouping): boolean =>
-  first.every((value) => tally.get(value)![1] === 0) &&
-  against.every((value) => tally.get(value)![0] === 0);
+  first.every((value) => tally.get(value)![1] === 0) && against.every((value) => tally.get(value)![0] === 0);
 
 /**
  * The circumstances that tell the sides apart, the surest first, and how many were looked at:

@@ -1,7 +1,7 @@
 import type { Layer } from '../zones';
 import { circumstances, SECONDS, secondsTold, type History } from './circumstances';
 
-const coat = (seconds: number | null): Layer => ({ seconds, driedBefore: null, stage: 'bisque' }) as Layer; // prettier-ignore
+const coat = (seconds: number | null): Layer => ({ seconds, driedBefore: null, stage: 'bisque' }) as Layer;
 const history = (layers: Layer[]): History => ({
   kiln: 'Marta',
   firing: 'Marta 3',
@@ -26,10 +26,5 @@ test.each([
 });
 
 test('what nobody knows has no entry', () => {
-  expect(Object.keys(circumstances(history([])))).toEqual([
-    'firing',
-    'form',
-    'times glaze-fired',
-    'kiln',
-  ]);
+  expect(Object.keys(circumstances(history([])))).toEqual(['firing', 'form', 'times glaze-fired', 'kiln']);
 });

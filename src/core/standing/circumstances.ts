@@ -22,11 +22,12 @@ export const FIRINGS_OWN: ReadonlySet<string> = new Set(['kiln', 'firing', 'how 
 /** Under which name it stands how long each coat was held. */
 export const SECONDS = 'seconds in the bucket';
 
-/** How long a piece was held in all, as it stands under that name ("3 s then 9 s"); null where nobody wrote it down. */
+/**
+ * How long a piece was held in all, as it stands under that name ("3 s then 9 s"); null where nobody wrote it
+ * down.
+ */
 export const secondsTold = (held: string | null): number | null =>
-  held === null
-    ? null
-    : held.split(' then ').reduce((sum, part) => sum + Number.parseFloat(part), 0);
+  held === null ? null : held.split(' then ').reduce((sum, part) => sum + Number.parseFloat(part), 0);
 
 /**
  * The recorded circumstances of a piece by name, for telling disagreeing pieces apart.
@@ -43,13 +44,9 @@ export function circumstances(history: History): Record<string, string> {
   if (history.shelf !== null) found.shelf = String(history.shelf);
   if (history.setting !== 'unknown') found['stood on'] = history.setting;
   if (history.lot !== null) found.lot = history.lot;
-  const seconds = history.layers.flatMap((layer) =>
-    layer.seconds === null ? [] : [`${layer.seconds} s`],
-  );
+  const seconds = history.layers.flatMap((layer) => (layer.seconds === null ? [] : [`${layer.seconds} s`]));
   if (seconds.length > 0) found[SECONDS] = seconds.join(' then ');
-  const dried = history.layers.flatMap((layer) =>
-    layer.driedBefore === null ? [] : [layer.driedBefore],
-  );
+  const dried = history.layers.flatMap((layer) => (layer.driedBefore === null ? [] : [layer.driedBefore]));
   if (dried.length > 0) found['dried between coats'] = dried.every(Boolean) ? 'yes' : 'no';
   const stages = [...new Set(history.layers.map((layer) => layer.stage))];
   if (stages.length > 0) found['put on at'] = stages.join(', ');

@@ -14,11 +14,19 @@ const view = (no: number, rest: Partial<PieceView>): PieceView => ({
   movementMm: null,
   signs: new Map(),
   variables: {},
-  ...rest, // prettier-ignore
+  ...rest,
 });
 const sides = (list: Partial<PieceView>[], apart = 8) =>
-  [...coloursApart(list.map((rest, i) => view(i, rest)), apart)].map(([value, own]) => [value, own.length]); // prettier-ignore
-const at = (l: number, colour: string | null = null): Partial<PieceView> => ({ lab: [l, 0, 0] as Lab, colour }); // prettier-ignore
+  [
+    ...coloursApart(
+      list.map((rest, i) => view(i, rest)),
+      apart,
+    ),
+  ].map(([value, own]) => [value, own.length]);
+const at = (l: number, colour: string | null = null): Partial<PieceView> => ({
+  lab: [l, 0, 0] as Lab,
+  colour,
+});
 
 test('measured pieces go by number: two names of one colour are one side, one name of two colours is two', () => {
   expect(sides([at(50, 'blue'), at(52, 'green')])).toHaveLength(1);
@@ -69,14 +77,18 @@ test('what is measured apart makes a cell contradictory that by its words was no
       coneKnown: 'seen',
       changes: { later: [], gone: [], surfaceWas: null },
       split: [],
-      lab, // prettier-ignore
+      lab,
     }) as unknown as Testimony;
   const worded = summarise([saw(1, 'blue', null), saw(2, 'blue', null)]);
   expect(worded.standing).toBe('repeated');
   const apart = summarise([saw(1, 'blue', [30, 0, -30]), saw(2, 'blue', [60, 0, -30])], 10);
   expect(apart.standing).toBe('contradictory');
   expect(apart.divisions.map(({ about }) => about)).toEqual(['colour']);
-  expect(summarise([saw(1, 'red', [30, 0, -30]), saw(2, 'blue', [34, 0, -30])], 10).standing).toBe('repeated'); // prettier-ignore
+  expect(summarise([saw(1, 'red', [30, 0, -30]), saw(2, 'blue', [34, 0, -30])], 10).standing).toBe(
+    'repeated',
+  );
   // A studio whose repeats scatter widely calls that one colour.
-  expect(summarise([saw(1, 'blue', [30, 0, -30]), saw(2, 'blue', [60, 0, -30])], 40).standing).toBe('repeated'); // prettier-ignore
+  expect(summarise([saw(1, 'blue', [30, 0, -30]), saw(2, 'blue', [60, 0, -30])], 40).standing).toBe(
+    'repeated',
+  );
 });

@@ -1,13 +1,20 @@
-/** Which pieces of a cell are of one colour: by number where a grey told it, by the words people use elsewhere. */
+/**
+ * Which pieces of a cell are of one colour: by number where a grey told it, by the words people use
+ * elsewhere.
+ */
 import { colourWord, deltaE, labWords, middleLab, type Lab } from '../colour';
 import { plainColours } from './colours';
 import { bySize, sidesBy, type PieceView, type Sides } from './divisions';
 
 type Measured = PieceView & { lab: Lab };
 
-/** Measured pieces in sides: none of a side is nearer than `apart` to one of another. O(n²) of a cell’s measured pieces. */
+/**
+ * Measured pieces in sides: none of a side is nearer than `apart` to one of another. O(n²) of a cell’s
+ * measured pieces.
+ */
 function byNumber(views: readonly Measured[], apart: number): Measured[][] {
-  // Many pieces of a cell crowd together: neighbours in lightness first, so that most meet their side at once.
+  // Many pieces of a cell crowd together: neighbours in lightness first, so that most meet their side at
+  // once.
   const groups: Measured[][] = [];
   for (const view of [...views].sort((a, b) => a.lab[0] - b.lab[0])) {
     const near = groups.filter((group) => group.some((one) => deltaE(one.lab, view.lab) <= apart));
@@ -44,8 +51,9 @@ const numbered = (labs: readonly Lab[]): string => {
 };
 
 /**
- * The sides of a cell’s pieces by colour, named. Measured pieces go by number alone, whatever they are called; one that was
- * only described goes with the largest side that it shares a word with, and makes a side of its own where it shares none.
+ * The sides of a cell’s pieces by colour, named. Measured pieces go by number alone, whatever they are
+ * called; one that was only described goes with the largest side that it shares a word with, and makes a side
+ * of its own where it shares none.
  */
 export function coloursApart(views: readonly PieceView[], apart: number): Sides {
   const measured = views.filter((view): view is Measured => view.lab != null);
@@ -55,10 +63,7 @@ export function coloursApart(views: readonly PieceView[], apart: number): Sides 
   const sides = byNumber(measured, apart).map((own) => ({
     value: numbered(own.map(({ lab }) => lab)),
     colours: new Set(
-      own.flatMap(({ lab, colour }) => [
-        ...plainColours(colourWord(lab)),
-        ...plainColours(colour ?? ''),
-      ]),
+      own.flatMap(({ lab, colour }) => [...plainColours(colourWord(lab)), ...plainColours(colour ?? '')]),
     ),
     views: own as PieceView[],
   }));

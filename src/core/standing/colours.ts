@@ -64,15 +64,15 @@ const DARK = /\b(dark|deep|black|navy|indigo|plum|maroon|oxblood|charcoal|tenmok
 const PALE = /\b(pale|light|white|ivory|bone|cream|buff|straw|peach|lilac|lavender)\b/;
 
 type Shade = 'dark' | 'pale' | null;
-const shadeOf = (words: string): Shade => (DARK.test(words) ? 'dark' : PALE.test(words) ? 'pale' : null); // prettier-ignore
+const shadeOf = (words: string): Shade => (DARK.test(words) ? 'dark' : PALE.test(words) ? 'pale' : null);
 
 /** Of two shades: alike, or one of them said and the other not, or opposed. */
-const shadeAlike = (a: Shade, b: Shade): number => (a === b ? 1 : a === null || b === null ? 0.75 : 0.5); // prettier-ignore
+const shadeAlike = (a: Shade, b: Shade): number => (a === b ? 1 : a === null || b === null ? 0.75 : 0.5);
 
 /**
- * How well words of a colour answer those that are looked for, 0 to 1: 1 where they say just that, less by plain colours and
- * shades that differ, 0 where they share no plain colour. Of several colours, set apart by commas, the best counts.
- * The parts are chosen, no source: they only put answers into an order.
+ * How well words of a colour answer those that are looked for, 0 to 1: 1 where they say just that, less by
+ * plain colours and shades that differ, 0 where they share no plain colour. Of several colours, set apart by
+ * commas, the best counts. The parts are chosen, no source: they only put answers into an order.
  */
 export function colourLikeness(words: string, asked: string): number {
   const [want, wanted] = [asked.toLowerCase().trim(), plainColours(asked)];

@@ -51,10 +51,7 @@ export type Sides = Map<string, PieceView[]>;
 export const bySize = (sides: Sides): [value: string, own: PieceView[]][] =>
   [...sides].sort((a, b) => b[1].length - a[1].length || (a[0] < b[0] ? -1 : 1));
 
-export function sidesBy(
-  views: readonly PieceView[],
-  value: (view: PieceView) => string | null,
-): Sides {
+export function sidesBy(views: readonly PieceView[], value: (view: PieceView) => string | null): Sides {
   const sides: Sides = new Map();
   for (const view of views) {
     const said = value(view);
@@ -68,9 +65,7 @@ export function sidesBy(
 
 /** Runs are one side until a gap of more than 5 mm and of half the longer run. Common practice, no source. */
 function byRun(views: readonly PieceView[]): Sides {
-  const told = views
-    .filter((view) => view.movementMm !== null)
-    .sort((a, b) => a.movementMm! - b.movementMm!);
+  const told = views.filter((view) => view.movementMm !== null).sort((a, b) => a.movementMm! - b.movementMm!);
   const groups: PieceView[][] = [];
   for (const view of told) {
     const before = groups.at(-1)?.at(-1)?.movementMm ?? -Infinity;
@@ -90,8 +85,7 @@ function byRun(views: readonly PieceView[]): Sides {
 function questions(views: readonly PieceView[], apart: number): [about: string, sides: Sides][] {
   const marked = new Set<string>();
   for (const { signs } of views)
-    for (const [sign, { severity, wanted }] of signs)
-      if (!wanted && severity >= MARKED) marked.add(sign);
+    for (const [sign, { severity, wanted }] of signs) if (!wanted && severity >= MARKED) marked.add(sign);
   return [
     ['surface', sidesBy(views, ({ surface }) => surface)],
     // Translucent lies between: it stands against neither.
@@ -103,9 +97,7 @@ function questions(views: readonly PieceView[], apart: number): [about: string, 
       .sort()
       .map((sign): [string, Sides] => [
         sign,
-        sidesBy(views, (view) =>
-          view.signs.has(sign) ? 'present' : speaks(view) ? 'absent' : null,
-        ),
+        sidesBy(views, (view) => (view.signs.has(sign) ? 'present' : speaks(view) ? 'absent' : null)),
       ]),
   ];
 }
@@ -136,7 +128,9 @@ function division(about: string, sorted: ReturnType<typeof bySize>, low: number)
 /** What was said of how it came out; a rating or a verdict alone is none of it. */
 export const speaks = (view: PieceView): boolean =>
   view.signs.size > 0 ||
-  [view.surface, view.opacity, view.colour, view.lab ?? null, view.met, view.movementMm].some((one) => one !== null); // prettier-ignore
+  [view.surface, view.opacity, view.colour, view.lab ?? null, view.met, view.movementMm].some(
+    (one) => one !== null,
+  );
 
 /**
  * Everything the pieces are divided about, and in how many of those that say anything all is as

@@ -50,19 +50,14 @@ describe('circumstances', () => {
   });
   test('seconds, drying and stage are the coats’, in their order', () => {
     const coats = (...layers: History['layers']) => circumstances(history({ layers }));
-    expect(
-      coats(dip('a', {}, { seconds: 3, driedBefore: true }), dip('b', {}, { seconds: 5 })),
-    ).toEqual({
+    expect(coats(dip('a', {}, { seconds: 3, driedBefore: true }), dip('b', {}, { seconds: 5 }))).toEqual({
       ...always,
       'seconds in the bucket': '3 s then 5 s',
       'dried between coats': 'yes',
       'put on at': 'bisque',
     });
     expect(
-      coats(
-        dip('a', {}, { driedBefore: true, stage: 'leather-hard' }),
-        dip('b', {}, { driedBefore: false }),
-      ),
+      coats(dip('a', {}, { driedBefore: true, stage: 'leather-hard' }), dip('b', {}, { driedBefore: false })),
     ).toEqual({ ...always, 'dried between coats': 'no', 'put on at': 'leather-hard, bisque' });
   });
 });
@@ -72,16 +67,12 @@ const placed = (side: 0 | 1, variables: Placed['variables'], firingId = 'f'): Pl
   firingId,
   variables,
 });
-const many = (n: number, one: (i: number) => Placed): Placed[] =>
-  Array.from({ length: n }, (_, i) => one(i));
+const many = (n: number, one: (i: number) => Placed): Placed[] => Array.from({ length: n }, (_, i) => one(i));
 
 describe('what tells sides apart', () => {
   test('names are divided freely, and pay for the ways there were', () => {
     // Five of a and five of b part five and five: Fisher 2 / 252, times 2^(2−1) − 1 ways.
-    const two = [
-      ...many(5, () => placed(0, { lot: 'b' })),
-      ...many(5, () => placed(1, { lot: 'a' })),
-    ];
+    const two = [...many(5, () => placed(0, { lot: 'b' })), ...many(5, () => placed(1, { lot: 'a' }))];
     expect(tellApart(two)).toEqual({
       told: [{ variable: 'lot', sure: true, values: [['b'], ['a']] }],
       looked: 1,
@@ -126,8 +117,7 @@ describe('what tells sides apart', () => {
     ]);
     // Figures with a point are figures: 2.25 lies between 2 and 2.5. Words with a figure in them are names.
     const mm = (values: string[], side: 0 | 1) => values.map((v) => placed(side, { v }));
-    const cut = (low: string[], high: string[]) =>
-      tellApart([...mm(low, 0), ...mm(high, 1)]).told[0]?.values;
+    const cut = (low: string[], high: string[]) => tellApart([...mm(low, 0), ...mm(high, 1)]).told[0]?.values;
     expect(cut(['2 mm', '2.25 mm', '10 mm'], ['12 mm', '12 mm', '100 mm'])).toEqual([
       ['2 mm', '2.25 mm', '10 mm'],
       ['12 mm', '100 mm'],
@@ -287,9 +277,7 @@ describe('sides', () => {
 
   test('a marked fault is present or absent; of pieces that say nothing it says neither', () => {
     const pit = (severity: number) => new Map([['pit', { severity, wanted: false }]]);
-    expect(
-      sidesOf([{ signs: pit(2) }, { signs: pit(1) }, { surface: 'gloss' }, {}], 'pit'),
-    ).toEqual([
+    expect(sidesOf([{ signs: pit(2) }, { signs: pit(1) }, { surface: 'gloss' }, {}], 'pit')).toEqual([
       ['present', 2],
       ['absent', 1],
     ]);
@@ -346,16 +334,12 @@ describe('in words', () => {
     expect(toldWords({ told: told(true, 'lot', 'shelf', 'seconds'), looked: 5 })).toBe(
       'depends on lot, shelf and seconds',
     );
-    expect(toldWords({ told: told(false, 'lot'), looked: 14 })).toBe(
-      'perhaps lot, one of 14 looked at',
-    );
+    expect(toldWords({ told: told(false, 'lot'), looked: 14 })).toBe('perhaps lot, one of 14 looked at');
     expect(toldWords({ told: told(false, 'lot', 'shelf'), looked: 3 })).toBe(
       'perhaps lot or shelf, 2 of 3 looked at',
     );
     expect(toldWords({ told: [], looked: 0 })).toBe('nothing recorded differs between them');
-    expect(toldWords({ told: [], looked: 2 })).toBe(
-      'nothing recorded tells them apart (2 looked at)',
-    );
+    expect(toldWords({ told: [], looked: 2 })).toBe('nothing recorded tells them apart (2 looked at)');
   });
 
   test('a cell, with two exceptions or two circumstances', () => {
@@ -370,9 +354,8 @@ describe('in words', () => {
       looked: 0,
     });
     const divisions = [exception('surface', 'gloss'), exception('opacity', 'opaque')];
-    const words = (
-      standing: Testimony extends never ? never : 'settled' | 'repeated' | 'depends',
-    ) => standingWords({ standing, speaking: 11, divisions });
+    const words = (standing: Testimony extends never ? never : 'settled' | 'repeated' | 'depends') =>
+      standingWords({ standing, speaking: 11, divisions });
     expect(words('settled')).toBe('settled: 10 of 11 gloss, 10 of 11 opaque');
     expect(words('repeated')).toBe('10 of 11 gloss, 10 of 11 opaque so far');
     const told = (variable: string) => ({ variable, sure: true, values: [[], []] as never });
@@ -390,9 +373,7 @@ describe('in words', () => {
     ).toBe('depends on lot and shelf');
     expect(describeStanding('once')).toBe('seen once');
     expect(standingWords({ standing: 'repeated', speaking: 2, divisions: [] })).toBe('repeated');
-    expect(standingWords({ standing: 'contradictory', speaking: 2, divisions: [] })).toBe(
-      'contradictory',
-    );
+    expect(standingWords({ standing: 'contradictory', speaking: 2, divisions: [] })).toBe('contradictory');
   });
 });
 

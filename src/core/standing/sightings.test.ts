@@ -208,21 +208,14 @@ describe('two faces of one stack on one ground are one sighting', () => {
   });
 
   test('the worse of a fault on both, in the order of their names', () => {
-    const one = of(
-      seen({ zone: front, signs: [pit(3), blister] }),
-      seen({ zone: back, signs: [pit(1)] }),
-    );
+    const one = of(seen({ zone: front, signs: [pit(3), blister] }), seen({ zone: back, signs: [pit(1)] }));
     expect(one.signs).toEqual([blister, pit(3)]);
-    const other = of(
-      seen({ zone: front, signs: [pit(1)] }),
-      seen({ zone: back, signs: [blister, pit(2)] }),
-    );
+    const other = of(seen({ zone: front, signs: [pit(1)] }), seen({ zone: back, signs: [blister, pit(2)] }));
     expect(other.signs).toEqual([blister, pit(2)]);
   });
 
   test('what changed on either, once, by name; and who differs', () => {
-    const at = (zone: string, seenAt: string, rest: Partial<Seen>) =>
-      seen({ zone, seenAt, ...rest });
+    const at = (zone: string, seenAt: string, rest: Partial<Seen>) => seen({ zone, seenAt, ...rest });
     const one = of(
       at(front, '2026-01-01', { surface: 'gloss' }),
       at(front, '2026-03-01', { surface: 'gloss', signs: [pit(2), blister] }),

@@ -2,16 +2,7 @@ import type { ConeKnown } from '../firing';
 import type { Lab } from '../colour';
 import { faceShare, hasRings } from '../designs';
 import { stateOf, voicesOf, type Changes, type Looks, type Seen } from '../looks';
-import {
-  groundKey,
-  parseZoneKey,
-  slipKey,
-  speaksFor,
-  stackKey,
-  zoneKey,
-  zoneShare,
-  zonesOf,
-} from '../zones';
+import { groundKey, parseZoneKey, slipKey, speaksFor, stackKey, zoneKey, zoneShare, zonesOf } from '../zones';
 import type { Face, Layer, Zone } from '../zones';
 
 /** A piece as it went through one firing, with all that was seen after it. */
@@ -123,8 +114,7 @@ export function sightingsOf(piece: FiredPiece): Sighting[] {
       coatings: zone.stack.map((entry) => entry.coat.slug),
       faceNo: zone.face,
       zone: zoneKey(zone),
-      area:
-        zoneShare(zone, hasRings(piece.form, face.surface ?? null)) * faceShare(face, piece.faces),
+      area: zoneShare(zone, hasRings(piece.form, face.surface ?? null)) * faceShare(face, piece.faces),
       variables: piece.variables,
       ...said,
     };
@@ -132,7 +122,7 @@ export function sightingsOf(piece: FiredPiece): Sighting[] {
     const other = byCell.get(key);
     const most = largest.get(key) ?? 0;
     const joined = other === undefined ? sighting : joinZones(other, sighting);
-    byCell.set(key, sighting.area > most ? { ...joined, faceNo: zone.face, zone: sighting.zone } : joined); // prettier-ignore
+    byCell.set(key, sighting.area > most ? { ...joined, faceNo: zone.face, zone: sighting.zone } : joined);
     largest.set(key, Math.max(most, sighting.area));
   }
   return [...byCell.values()];
@@ -165,8 +155,7 @@ function joinZones(a: Sighting, b: Sighting): Sighting {
   }
   const max = (x: number | null, y: number | null): number | null =>
     x === null ? y : y === null ? x : Math.max(x, y);
-  const both = (x: readonly string[], y: readonly string[]): string[] =>
-    [...new Set([...x, ...y])].sort();
+  const both = (x: readonly string[], y: readonly string[]): string[] => [...new Set([...x, ...y])].sort();
   return {
     ...a,
     changes: {

@@ -61,9 +61,7 @@ describe('standing by proportion', () => {
   });
 
   test('sides of substance that nothing tells apart contradict, from two pieces on', () => {
-    expect(summarise([one(1, gloss()), one(2, { surface: 'matt' })]).standing).toBe(
-      'contradictory',
-    );
+    expect(summarise([one(1, gloss()), one(2, { surface: 'matt' })]).standing).toBe('contradictory');
     const many = summarise([...times(8, gloss), ...times(4, () => ({ surface: 'matt' }), 20)]);
     expect(many.standing).toBe('contradictory');
     expect(many.agreeing).toBe(8);
@@ -84,10 +82,7 @@ describe('what can divide', () => {
   });
 
   test.each([
-    [
-      'shades of one colour',
-      [{ colour: 'pale blue' }, { colour: 'Blue-green' }, { colour: 'teal' }],
-    ],
+    ['shades of one colour', [{ colour: 'pale blue' }, { colour: 'Blue-green' }, { colour: 'teal' }]],
     ['runs of 8, 10 and 12 mm', [{ movementMm: 8 }, { movementMm: 10 }, { movementMm: 12 }]],
     ['a slight fault', [{ signs: [sign('pit', 1)] }, {}]],
     ['an effect that is wanted', [{ signs: [sign('pit', 3, true)] }, {}]],
@@ -149,10 +144,7 @@ describe('what tells the sides apart', () => {
   test('what is the firing’s is counted by firings, however many pieces they held', () => {
     const at = (kiln: string, firing: string, surface: 'gloss' | 'matt', n: number, from: number) =>
       times(n, () => ({ surface, firingId: firing, variables: { kiln, firing } }), from);
-    const two = summarise([
-      ...at('Marta', 'a', 'gloss', 12, 0),
-      ...at('Otter', 'b', 'matt', 12, 50),
-    ]);
+    const two = summarise([...at('Marta', 'a', 'gloss', 12, 0), ...at('Otter', 'b', 'matt', 12, 50)]);
     expect(two.standing).toBe('contradictory');
     const ten = summarise(
       Array.from({ length: 10 }, (_, i) =>
@@ -219,27 +211,23 @@ test('the summary does not depend on the order of the sightings', () => {
     { maxLength: 12 },
   );
   fc.assert(
-    fc.property(
-      arbitrary,
-      fc.infiniteStream(fc.double({ min: 0, max: 1, noNaN: true })),
-      (rows, random) => {
-        const unique = new Map(rows.map((row) => [`${row.p}/${row.f}`, row]));
-        const sightings = [...unique.values()].map((row) =>
-          one(row.p, {
-            firingId: `f${row.f}`,
-            surface: row.surface,
-            colour: row.colour,
-            movementMm: row.mm,
-            seenAt: `2026-03-${row.day}`,
-            variables: { shelf: row.shelf },
-          }),
-        );
-        const shuffled = sightings
-          .map((own) => ({ own, key: random.next().value as number }))
-          .sort((a, b) => a.key - b.key)
-          .map(({ own }) => own);
-        expect(summarise(shuffled)).toEqual(summarise(sightings));
-      },
-    ),
+    fc.property(arbitrary, fc.infiniteStream(fc.double({ min: 0, max: 1, noNaN: true })), (rows, random) => {
+      const unique = new Map(rows.map((row) => [`${row.p}/${row.f}`, row]));
+      const sightings = [...unique.values()].map((row) =>
+        one(row.p, {
+          firingId: `f${row.f}`,
+          surface: row.surface,
+          colour: row.colour,
+          movementMm: row.mm,
+          seenAt: `2026-03-${row.day}`,
+          variables: { shelf: row.shelf },
+        }),
+      );
+      const shuffled = sightings
+        .map((own) => ({ own, key: random.next().value as number }))
+        .sort((a, b) => a.key - b.key)
+        .map(({ own }) => own);
+      expect(summarise(shuffled)).toEqual(summarise(sightings));
+    }),
   );
 });

@@ -3,14 +3,7 @@ import type { Meeting, Surface } from '../signs';
 import { AGREED, divisionsOf, type Division, type PieceView } from './divisions';
 import type { Testimony } from './sightings';
 
-export const STANDINGS = [
-  'untried',
-  'once',
-  'repeated',
-  'settled',
-  'depends',
-  'contradictory',
-] as const;
+export const STANDINGS = ['untried', 'once', 'repeated', 'settled', 'depends', 'contradictory'] as const;
 export type Standing = (typeof STANDINGS)[number];
 
 /** A fault or effect over all pieces of a cell. */
@@ -88,8 +81,7 @@ function median(values: readonly number[]): number | null {
     : ((sorted[middle - 1] as number) + (sorted[middle] as number)) / 2;
 }
 
-const known = (values: readonly (number | null)[]): number[] =>
-  values.filter((value) => value !== null);
+const known = (values: readonly (number | null)[]): number[] => values.filter((value) => value !== null);
 
 function signsOf(views: readonly PieceView[]): CellSign[] {
   const signs = new Map<string, CellSign>();
@@ -116,8 +108,8 @@ const bySign = (signs: readonly string[]): { sign: string; pieces: number }[] =>
  * zones, looks or pictures. Settled: three or more pieces over two or more firings, of which at
  * least 60 % agree with 95 % (6 of 6, 10 of 11); what differs is named as an exception. Depends:
  * what divides them a recorded circumstance tells apart beyond chance. Contradictory: sides that
- * nothing recorded tells apart. Repeated: several that agree so far. Measured colours further apart than `apart`
- * (ΔE₀₀) are two. The result does not depend
+ * nothing recorded tells apart. Repeated: several that agree so far. Measured colours further apart than
+ * `apart` (ΔE₀₀) are two. The result does not depend
  * on the order of the sightings; time grows in proportion to their number.
  */
 export function summarise(sightings: readonly Testimony[], apart?: number): CellSummary {

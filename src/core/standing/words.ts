@@ -34,7 +34,10 @@ export function mostWords({ about, sides }: Pick<Division, 'about' | 'sides'>): 
 const list = (words: readonly string[], last: string): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} ${last} ${words.at(-1)}`;
 
-/** What tells the sides apart: "depends on seconds", "perhaps seconds, one of 14 looked at", or that nothing does. */
+/**
+ * What tells the sides apart: "depends on seconds", "perhaps seconds, one of 14 looked at", or that nothing
+ * does.
+ */
 export function toldWords({ told, looked }: Pick<Division, 'told' | 'looked'>): string {
   const names = told.map(({ variable }) => variable);
   if (told.some(({ sure }) => sure)) return `depends on ${list(names, 'and')}`;
@@ -45,10 +48,11 @@ export function toldWords({ told, looked }: Pick<Division, 'told' | 'looked'>): 
     : `nothing recorded tells them apart (${looked} looked at)`;
 }
 
-/** How well a cell is known, in a few words: "3 agree so far", "settled: 49 of 50 gloss", "depends on seconds". */
-export function standingWords(
-  cell: Pick<CellSummary, 'standing' | 'speaking' | 'divisions'>,
-): string {
+/**
+ * How well a cell is known, in a few words: "3 agree so far", "settled: 49 of 50 gloss", "depends on
+ * seconds".
+ */
+export function standingWords(cell: Pick<CellSummary, 'standing' | 'speaking' | 'divisions'>): string {
   const exceptions = cell.divisions.filter(({ weight }) => weight === 'exception').map(mostWords);
   switch (cell.standing) {
     case 'settled':

@@ -1,11 +1,13 @@
 import { factorShare, varianceComponents, type Measured } from './components';
 
 const rows = (levels: Record<string, number[]>, unit = (level: string) => level): Measured[] =>
-  Object.entries(levels).flatMap(([level, list]) => list.map((value, i) => ({ level, unit: unit(`${level}${i}`), values: [value] }))); // prettier-ignore
+  Object.entries(levels).flatMap(([level, list]) =>
+    list.map((value, i) => ({ level, unit: unit(`${level}${i}`), values: [value] })),
+  );
 
 test('dyestuff: yields of five preparations from each of six batches', () => {
-  // O. L. Davies, P. L. Goldsmith, Statistical Methods in Research and Production (1972), table 6.1; the estimates as
-  // published with it: 1764 between batches, 2451 within. From memory.
+  // O. L. Davies, P. L. Goldsmith, Statistical Methods in Research and Production (1972), table 6.1; the
+  // estimates as published with it: 1764 between batches, 2451 within. From memory.
   const found = varianceComponents(
     rows({
       A: [1545, 1440, 1440, 1520, 1580],
@@ -21,9 +23,10 @@ test('dyestuff: yields of five preparations from each of six batches', () => {
 });
 
 test('calcium in turnip leaves: twice determined in each of three leaves of a plant', () => {
-  // G. W. Snedecor, W. G. Cochran, Statistical Methods: mean square of determinations 0.0067 (from memory); the leaves of
-  // one plant by hand: mean square 0.21795 (2 degrees), within 0.00735 (3 degrees) → 0.1053 between.
-  const found = varianceComponents(rows({ one: [3.28, 3.09], two: [3.52, 3.48], three: [2.88, 2.8] }))!; // prettier-ignore
+  // G. W. Snedecor, W. G. Cochran, Statistical Methods: mean square of determinations 0.0067 (from memory);
+  // the leaves of one plant by hand: mean square 0.21795 (2 degrees), within 0.00735 (3 degrees) → 0.1053
+  // between.
+  const found = varianceComponents(rows({ one: [3.28, 3.09], two: [3.52, 3.48], three: [2.88, 2.8] }))!;
   expect(found.within).toBeCloseTo(0.00735, 5);
   expect(found.between).toBeCloseTo(0.1053, 6);
 });
@@ -37,7 +40,9 @@ test('levels that differ less than chance are nothing, never less; one level or 
 test('of several numbers the variances are summed: turning the colour space changes nothing', () => {
   const list = rows({ a: [1, 2, 1.5], b: [4, 5, 4.4], c: [8, 7, 7.7] });
   const along = varianceComponents(list)!;
-  const turned = varianceComponents(list.map((row) => ({ ...row, values: [row.values[0]! * 0.6, row.values[0]! * 0.8, 0] })))!; // prettier-ignore
+  const turned = varianceComponents(
+    list.map((row) => ({ ...row, values: [row.values[0]! * 0.6, row.values[0]! * 0.8, 0] })),
+  )!;
   expect(turned.between).toBeCloseTo(along.between, 9);
   expect(turned.within).toBeCloseTo(along.within, 9);
 });
@@ -54,7 +59,6 @@ function made(
     tail?: boolean;
   },
 ): Measured[] {
-  // prettier-ignore
   let state = seed * 7919 + 1;
   const uniform = (): number => {
     state = (Math.imul(state, 1103515245) + 12345) >>> 0;
@@ -68,7 +72,11 @@ function made(
   const levels = Array.from({ length: of.levels ?? 4 }, () => of.level * noise());
   return Array.from({ length: of.firings ?? 12 }, (_, f) => {
     const shift = of.firing * noise();
-    return levels.map((own, l) => ({ level: `l${l}`, unit: `f${f}`, values: [own + shift + of.piece * noise()] })); // prettier-ignore
+    return levels.map((own, l) => ({
+      level: `l${l}`,
+      unit: `f${f}`,
+      values: [own + shift + of.piece * noise()],
+    }));
   }).flat();
 }
 
@@ -105,7 +113,12 @@ test.each([
 test('what is the same for a whole firing counts firings: many pieces of one do not make it surer', () => {
   // Six firings, two of each air, forty pieces in each; only the firings differ.
   const list = ['f1', 'f2', 'f3', 'f4', 'f5', 'f6'].flatMap((unit, f) =>
-    Array.from({ length: 40 }, (_, i): Measured => ({ level: ['a', 'b', 'c'][f % 3]!, unit, values: [[0, 5, 9, 8, 1, 4][f]! + (i % 2)] }))); // prettier-ignore
+    Array.from({ length: 40 }, (_, i): Measured => ({
+      level: ['a', 'b', 'c'][f % 3]!,
+      unit,
+      values: [[0, 5, 9, 8, 1, 4][f]! + (i % 2)],
+    })),
+  );
   const byPieces = factorShare(list, false)!;
   const byFirings = factorShare(list, true)!;
   expect(byFirings.interval.high - byFirings.interval.low).toBeGreaterThan(0);

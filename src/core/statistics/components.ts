@@ -2,7 +2,9 @@
 import jStat from 'jstat';
 import type { Interval } from './shares';
 
-/** One measurement of one or several numbers (a colour has three), with its level and the unit it was made in. */
+/**
+ * One measurement of one or several numbers (a colour has three), with its level and the unit it was made in.
+ */
 export type Measured = { level: string; unit: string; values: readonly number[] };
 
 export type Components = {
@@ -22,14 +24,14 @@ function grouped(list: readonly Measured[]): Group[] {
   }
   return [...groups.values()].map((rows) => {
     const means = rows[0]!.map((_, c) => rows.reduce((sum, row) => sum + row[c]!, 0) / rows.length);
-    const inside = rows.reduce((sum, row) => sum + row.reduce((s, v, c) => s + (v - means[c]!) ** 2, 0), 0); // prettier-ignore
+    const inside = rows.reduce((sum, row) => sum + row.reduce((s, v, c) => s + (v - means[c]!) ** 2, 0), 0);
     return { count: rows.length, means, inside };
   });
 }
 
 /**
- * Variance between levels and within them, by the analysis of variance for a random effect, levels of unequal size. Null
- * where there are fewer than two levels, or nothing is repeated within any. O(n).
+ * Variance between levels and within them, by the analysis of variance for a random effect, levels of unequal
+ * size. Null where there are fewer than two levels, or nothing is repeated within any. O(n).
  * Source: S. R. Searle, G. Casella, C. E. McCulloch, Variance Components (1992), section 3.6 (from memory).
  */
 export function varianceComponents(list: readonly Measured[]): Components | null {
@@ -37,8 +39,11 @@ export function varianceComponents(list: readonly Measured[]): Components | null
   const n = list.length;
   const free = n - groups.length;
   if (groups.length < 2 || free < 1) return null;
-  const grand = groups[0]!.means.map((_, c) => groups.reduce((sum, g) => sum + g.count * g.means[c]!, 0) / n); // prettier-ignore
-  const across = groups.reduce((sum, g) => sum + g.count * g.means.reduce((s, m, c) => s + (m - grand[c]!) ** 2, 0), 0); // prettier-ignore
+  const grand = groups[0]!.means.map((_, c) => groups.reduce((sum, g) => sum + g.count * g.means[c]!, 0) / n);
+  const across = groups.reduce(
+    (sum, g) => sum + g.count * g.means.reduce((s, m, c) => s + (m - grand[c]!) ** 2, 0),
+    0,
+  );
   const within = groups.reduce((sum, g) => sum + g.inside, 0) / free;
   const size = (n - groups.reduce((sum, g) => sum + g.count ** 2, 0) / n) / (groups.length - 1);
   return { between: Math.max(0, (across / (groups.length - 1) - within) / size), within };
@@ -50,7 +55,9 @@ export type Share = {
   interval: Interval;
   levels: number;
   units: number;
-  /** The usual difference between two levels, in the measurement's own unit (a distance, for several numbers). */
+  /**
+   * The usual difference between two levels, in the measurement's own unit (a distance, for several numbers).
+   */
   apart: number;
 };
 
@@ -71,9 +78,10 @@ const shareOf = ({ between, within }: Components): number =>
   between + within === 0 ? 0 : between / (between + within);
 
 /**
- * The share of a spread that goes with a factor. The unit is what chance deals: a firing. The interval is from drawing
- * whole units anew; what is the same for a whole unit (`ofUnit`) is first averaged in it, so that its pieces are not
- * counted as if each had been fired by itself. Null below three levels, six units, or where nothing is repeated, or nothing differs.
+ * The share of a spread that goes with a factor. The unit is what chance deals: a firing. The interval is
+ * from drawing whole units anew; what is the same for a whole unit (`ofUnit`) is first averaged in it, so
+ * that its pieces are not counted as if each had been fired by itself. Null below three levels, six units, or
+ * where nothing is repeated, or nothing differs.
  * @param list measurements with the factor known. O(n × 400).
  */
 export function factorShare(list: readonly Measured[], ofUnit: boolean): Share | null {
@@ -92,7 +100,8 @@ export function factorShare(list: readonly Measured[], ofUnit: boolean): Share |
     if (again !== null) drawn.push(shareOf(again));
   }
   drawn.sort((a, b) => a - b);
-  const at = (share: number): number => drawn[Math.min(drawn.length - 1, Math.max(0, Math.round(share * (drawn.length - 1))))] ?? 0; // prettier-ignore
+  const at = (share: number): number =>
+    drawn[Math.min(drawn.length - 1, Math.max(0, Math.round(share * (drawn.length - 1))))] ?? 0;
   const share = shareOf(whole);
   const wide = widened(units.length);
   return {
@@ -109,8 +118,9 @@ export function factorShare(list: readonly Measured[], ofUnit: boolean): Share |
 }
 
 /**
- * Drawing few units anew shows too little of what chance does: the interval is made wider as a t is wider than a bell, and
- * by what a deviation of so few is too small, until it holds in made studios also with heavy tails.
+ * Drawing few units anew shows too little of what chance does: the interval is made wider as a t is wider
+ * than a bell, and by what a deviation of so few is too small, until it holds in made studios also with heavy
+ * tails.
  */
 const widened = (units: number): number =>
   1.1 * (jStat.studentt.inv(0.975, units - 1) / 1.96) * Math.sqrt(units / (units - 1));
@@ -127,6 +137,6 @@ function averaged(list: readonly Measured[]): Measured[] {
   return [...by.values()].map((rows) => ({
     level: rows[0]!.level,
     unit: rows[0]!.unit,
-    values: rows[0]!.values.map((_, c) => rows.reduce((sum, row) => sum + row.values[c]!, 0) / rows.length), // prettier-ignore
+    values: rows[0]!.values.map((_, c) => rows.reduce((sum, row) => sum + row.values[c]!, 0) / rows.length),
   }));
 }

@@ -1,7 +1,7 @@
 import { controlLimits } from './control';
 
-// NIST/SEMATECH e-Handbook of Statistical Methods, section 6.3.2.2 (from memory): batches of a flow rate, its mean 50.81,
-// mean moving range 1.8778, limits 55.8041 and 45.8159.
+// NIST/SEMATECH e-Handbook of Statistical Methods, section 6.3.2.2 (from memory): batches of a flow rate, its
+// mean 50.81, mean moving range 1.8778, limits 55.8041 and 45.8159.
 const FLOW = [49.6, 47.6, 49.9, 51.3, 47.8, 51.2, 52.6, 52.4, 53.6, 52.1];
 
 test('the limits of a published chart of single values', () => {
@@ -31,11 +31,10 @@ test('eight values at least; a base of fewer sets no limits', () => {
 
 test('of calm values by chance few are called out', () => {
   let state = 5;
-  const uniform = (): number => ((state = (Math.imul(state, 1664525) + 1013904223) >>> 0) + 0.5) / 2 ** 32; // prettier-ignore
-  const bell = (): number =>
-    Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+  const uniform = (): number => ((state = (Math.imul(state, 1664525) + 1013904223) >>> 0) + 0.5) / 2 ** 32;
+  const bell = (): number => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
   let called = 0;
-  for (let i = 0; i < 200; i++) called += controlLimits(Array.from({ length: 20 }, bell))!.signals.length; // prettier-ignore
+  for (let i = 0; i < 200; i++) called += controlLimits(Array.from({ length: 20 }, bell))!.signals.length;
   // Three deviations, a jump, and eight in a row together: below 3 in 100 values.
   expect(called / (200 * 20)).toBeLessThan(0.03);
 });

@@ -11,10 +11,16 @@ export type Controlled = {
   signals: { at: number; is: 'beyond' | 'jump' | 'drift' }[];
 };
 
-/** 3 / d₂ and D₄ of moving ranges of two: W. A. Shewhart’s limits, as tabled for charts of single values (ASTM E2587). */
+/**
+ * 3 / d₂ and D₄ of moving ranges of two: W. A. Shewhart’s limits, as tabled for charts of single values (ASTM
+ * E2587).
+ */
 const LIMIT = 2.66;
 const RANGE = 3.267;
-/** So many in a row on one side of the centre are a drift. Source: Western Electric, Statistical Quality Control Handbook (1956). */
+/**
+ * So many in a row on one side of the centre are a drift. Source: Western Electric, Statistical Quality
+ * Control Handbook (1956).
+ */
 const ROW = 8;
 /** From fewer values there are no limits. */
 export const FEWEST_CONTROLLED = 8;

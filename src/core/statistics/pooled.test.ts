@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { falseDiscovery, mantelHaenszel, type Table } from './index';
 
-// P. J. Bickel, E. A. Hammel, J. W. O’Connell, Science 187 (1975) 398: admitted and not, men and women, six departments.
+// P. J. Bickel, E. A. Hammel, J. W. O’Connell, Science 187 (1975) 398: admitted and not, men and women, six
+// departments.
 const BERKELEY: Table[] = [
   [
     [512, 313],
@@ -51,7 +52,8 @@ describe('strata taken together', () => {
   });
 
   test('a ratio of one stratum is that of a textbook', () => {
-    // From memory: A. Agresti, An Introduction to Categorical Data Analysis, ch. 2: aspirin, 1.82, 1.43 to 2.30.
+    // From memory: A. Agresti, An Introduction to Categorical Data Analysis, ch. 2: aspirin, 1.82, 1.43 to
+    // 2.30.
     const { ratio, interval } = mantelHaenszel([
       [
         [189, 10845],
@@ -110,8 +112,17 @@ describe('strata taken together', () => {
   test('the interval holds a known ratio in about 95 of 100, in strata of other rates and sizes', () => {
     let seed = 11;
     const chance = (): number => (seed = (seed * 48271) % 2147483647) / 2147483647;
-    const drawn = (n: number, p: number): number => Array.from({ length: n }, chance).filter((one) => one < p).length; // prettier-ignore
-    const [strata, rounds, truth] = [[[30, 20, 0.2], [15, 40, 0.1], [50, 50, 0.3]], 800, 1.6] as const; // prettier-ignore
+    const drawn = (n: number, p: number): number =>
+      Array.from({ length: n }, chance).filter((one) => one < p).length;
+    const [strata, rounds, truth] = [
+      [
+        [30, 20, 0.2],
+        [15, 40, 0.1],
+        [50, 50, 0.3],
+      ],
+      800,
+      1.6,
+    ] as const;
     let held = 0;
     for (let i = 0; i < rounds; i++) {
       const { interval } = mantelHaenszel(
@@ -134,7 +145,19 @@ describe('strata taken together', () => {
     fc.assert(
       fc.property(fc.array(fc.tuple(n, n, n, n), { minLength: 1, maxLength: 4 }), (all) => {
         const ratioOf = (turned: boolean) =>
-          mantelHaenszel(all.map(([a, b, c, d]): Table => (turned ? [[c, d], [a, b]] : [[a, b], [c, d]]))).ratio!; // prettier-ignore
+          mantelHaenszel(
+            all.map(([a, b, c, d]): Table =>
+              turned
+                ? [
+                    [c, d],
+                    [a, b],
+                  ]
+                : [
+                    [a, b],
+                    [c, d],
+                  ],
+            ),
+          ).ratio!;
         expect(ratioOf(true) * ratioOf(false)).toBeCloseTo(1, 8);
       }),
     );
@@ -143,7 +166,10 @@ describe('strata taken together', () => {
 
 describe('many looked at together', () => {
   // Benjamini and Hochberg 1995, table of fifteen comparisons: at 5 % the first four are believed.
-  const PUBLISHED = [0.0001, 0.0004, 0.0019, 0.0095, 0.0201, 0.0278, 0.0298, 0.0344, 0.0459, 0.324, 0.4262, 0.5719, 0.6528, 0.759, 1]; // prettier-ignore
+  const PUBLISHED = [
+    0.0001, 0.0004, 0.0019, 0.0095, 0.0201, 0.0278, 0.0298, 0.0344, 0.0459, 0.324, 0.4262, 0.5719, 0.6528,
+    0.759, 1,
+  ];
 
   test('a published example', () => {
     const shares = falseDiscovery(PUBLISHED);

@@ -30,14 +30,20 @@ function add(sum: Sum, [[a, b], [c, d]]: Table): Sum {
  * Risk ratio of the first side against the second, each stratum compared within itself. O(strata).
  * @param strata counts with and without something on two sides; a stratum with one side tells nothing.
  * @throws RangeError for counts that are negative or no whole numbers.
- * Source: ratio N. Mantel, W. Haenszel, J. Natl. Cancer Inst. 22 (1959) 719; its variance S. Greenland, J. M. Robins,
- * Biometrics 41 (1985) 55; p of one stratum exact after Fisher, of several with the half of Yates.
+ * Source: ratio N. Mantel, W. Haenszel, J. Natl. Cancer Inst. 22 (1959) 719; its variance S. Greenland, J. M.
+ * Robins, Biometrics 41 (1985) 55; p of one stratum exact after Fisher, of several with the half of Yates.
  */
 export function mantelHaenszel(strata: readonly Table[]): Pooled {
   if (strata.flat(2).some((count) => !Number.isInteger(count) || count < 0))
     throw new RangeError('Counts are whole numbers from 0 on.');
   const telling = strata.filter(([[a, b], [c, d]]) => a + b > 0 && c + d > 0);
-  const { r, s, variance, excess, spread } = telling.reduce(add, { r: 0, s: 0, variance: 0, excess: 0, spread: 0 }); // prettier-ignore
+  const { r, s, variance, excess, spread } = telling.reduce(add, {
+    r: 0,
+    s: 0,
+    variance: 0,
+    excess: 0,
+    spread: 0,
+  });
   const p =
     telling.length === 1
       ? fisherExact(telling[0]!)
@@ -52,8 +58,8 @@ export function mantelHaenszel(strata: readonly Table[]): Pooled {
 }
 
 /**
- * For each p the share of false alarms that would have to be borne to believe it, of all that were looked at; in the
- * order given. O(n log n).
+ * For each p the share of false alarms that would have to be borne to believe it, of all that were looked at;
+ * in the order given. O(n log n).
  * @throws RangeError for what is no probability.
  * Source: Y. Benjamini, Y. Hochberg, J. R. Stat. Soc. B 57 (1995) 289.
  */

@@ -3,7 +3,8 @@ import jStat from 'jstat';
 import { fisherExact, wilson } from './index';
 
 describe('Wilson’s interval', () => {
-  // From memory: Newcombe, Statistics in Medicine 17 (1998) 857, table I, method 3: 81/263, 15/148, 0/20, 1/29.
+  // From memory: Newcombe, Statistics in Medicine 17 (1998) 857, table I, method 3: 81/263, 15/148, 0/20,
+  // 1/29.
   test.each([
     [81, 263, 0.2553, 0.3662],
     [15, 148, 0.0624, 0.1605],
@@ -99,7 +100,6 @@ describe('Fisher’s exact test', () => {
           [8 - a, a],
         ]) < 0.05
       )
-        // prettier-ignore
         size += (choose(8, a) * choose(8, 8 - a)) / choose(16, 8);
     expect(size).toBeGreaterThan(0);
     expect(size).toBeLessThan(0.05);
@@ -108,8 +108,7 @@ describe('Fisher’s exact test', () => {
   test('large tables are as a library reckons them, and the far end is nought, not an error', () => {
     // Held against the library's own logarithms of binomials, term by term.
     const [a, b, c, d] = [60, 940, 30, 970];
-    const log = (k: number): number =>
-      jStat.combinationln(a + c, k) + jStat.combinationln(b + d, a + b - k);
+    const log = (k: number): number => jStat.combinationln(a + c, k) + jStat.combinationln(b + d, a + b - k);
     const all = Array.from({ length: a + c + 1 }, (_, k) => log(k));
     const top = Math.max(...all);
     const sum = (logs: readonly number[]): number =>

@@ -42,8 +42,7 @@ export function fisherExact([[a, b], [c, d]]: Table): number {
   const likeliest = Math.floor(((row + 1) * (column + 1)) / (all + 2));
   const middle = Math.min(last, Math.max(first, likeliest));
   const weights = new Map<number, number>([[middle, 1]]);
-  const up = (k: number): number =>
-    ((column - k) * (row - k)) / ((k + 1) * (all - column - row + k + 1));
+  const up = (k: number): number => ((column - k) * (row - k)) / ((k + 1) * (all - column - row + k + 1));
   for (let k = middle, w = 1; k < last && w > 0; k++) weights.set(k + 1, (w *= up(k)));
   for (let k = middle, w = 1; k > first && w > 0; k--) weights.set(k - 1, (w /= up(k - 1)));
   const seen = weights.get(a) ?? 0;

@@ -1,10 +1,4 @@
-import {
-  GRAMS_PER_OUNCE,
-  MM_PER_INCH,
-  celsiusToFahrenheit,
-  fahrenheitToCelsius,
-  type Units,
-} from './units';
+import { GRAMS_PER_OUNCE, MM_PER_INCH, celsiusToFahrenheit, fahrenheitToCelsius, type Units } from './units';
 
 /** What a figure measures. Records hold it in SI; a studio sees and types it in its own unit. */
 type Quantity<U> = {
@@ -19,9 +13,7 @@ type Quantity<U> = {
 };
 type Degrees = Pick<Units, 'temperature'>;
 
-const scaled = <U>(
-  pick: (units: U) => { unit: string; factor: number; digits: number },
-): Quantity<U> => ({
+const scaled = <U>(pick: (units: U) => { unit: string; factor: number; digits: number }): Quantity<U> => ({
   unit: (units) => pick(units).unit,
   shown: (value, units) => value / pick(units).factor,
   kept: (value, units) => value * pick(units).factor,

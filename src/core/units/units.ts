@@ -35,8 +35,7 @@ export function parseNumber(input: string): Quantity {
       value: Number(fraction[1] ?? 0) + Number(fraction[2]) / Number(fraction[3]),
     };
   }
-  if (/^-?\d{1,3}(,\d{3})+\.\d+$/.test(text))
-    return { ok: true, value: Number(text.replace(/,/g, '')) };
+  if (/^-?\d{1,3}(,\d{3})+\.\d+$/.test(text)) return { ok: true, value: Number(text.replace(/,/g, '')) };
   if (/^-?(\d+([.,]\d*)?|[.,]\d+)$/.test(text)) {
     return { ok: true, value: Number(text.replace(',', '.')) };
   }
@@ -61,8 +60,7 @@ export function parseLength(input: string, units: Units): Quantity {
   const number = parseNumber(match[1] as string);
   if (!number.ok) return number;
   const factor = LENGTH_UNITS[(match[2] ?? units.length).toLowerCase()];
-  if (factor === undefined)
-    return { ok: false, message: `“${match[2]}” is not a unit of length here.` };
+  if (factor === undefined) return { ok: false, message: `“${match[2]}” is not a unit of length here.` };
   if (number.value < 0) return { ok: false, message: 'A length cannot be negative.' };
   return { ok: true, value: number.value * factor };
 }

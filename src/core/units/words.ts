@@ -1,11 +1,4 @@
-import {
-  QUANTITIES,
-  figure,
-  formatLength,
-  formatMass,
-  formatSpan,
-  formatTemperature,
-} from './quantities';
+import { QUANTITIES, figure, formatLength, formatMass, formatSpan, formatTemperature } from './quantities';
 import type { Units } from './units';
 
 /** The figures that words of the core may hold: a number, a blank, an SI unit. K is a difference. */

@@ -1,7 +1,7 @@
 /**
- * The tests, how they are done and what they mean. All of them only find bad ones: nothing here clears a glaze for food,
- * which a laboratory's leach test of that glaze on that body out of that firing does. Steps are common practice, no
- * source, unless one stands beside them.
+ * The tests, how they are done and what they mean. All of them only find bad ones: nothing here clears a
+ * glaze for food, which a laboratory's leach test of that glaze on that body out of that firing does. Steps
+ * are common practice, no source, unless one stands beside them.
  */
 export type Outcome = {
   id: string;
@@ -41,7 +41,12 @@ export const USE_TESTS: readonly UseTest[] = [
     counted: 'cycle',
     outcomes: [
       { id: 'sound', words: 'no line under a lens', tells: ['t-ice', 'no'] },
-      { id: 'crazed', words: 'it crazed', bad: 'It crazes in use: weaker, and not for food on an open body.', tells: ['t-ice', 'yes'] }, // prettier-ignore
+      {
+        id: 'crazed',
+        words: 'it crazed',
+        bad: 'It crazes in use: weaker, and not for food on an open body.',
+        tells: ['t-ice', 'yes'],
+      },
       { id: 'split', words: 'it split', bad: 'It does not bear heat.' },
     ],
     againDays: null,
@@ -55,7 +60,12 @@ export const USE_TESTS: readonly UseTest[] = [
     counted: 'cycle',
     outcomes: [
       { id: 'sound', words: 'nothing lifts', tells: ['t-boil', 'no'] },
-      { id: 'slivers', words: 'slivers lift', bad: `${NO_FOOD} Slivers are sharp: hold its whole lot back.`, tells: ['t-boil', 'yes'] }, // prettier-ignore
+      {
+        id: 'slivers',
+        words: 'slivers lift',
+        bad: `${NO_FOOD} Slivers are sharp: hold its whole lot back.`,
+        tells: ['t-boil', 'yes'],
+      },
       { id: 'split', words: 'it split', bad: 'It does not bear heat.' },
     ],
     againDays: null,
@@ -97,7 +107,11 @@ export const USE_TESTS: readonly UseTest[] = [
     outcomes: [
       { id: 'same', words: 'as its twin' },
       { id: 'dull', words: 'duller than its twin', bad: 'Hand wash only; it wears.' },
-      { id: 'crazed', words: 'it crazed', bad: 'It crazes in use: weaker, and not for food on an open body.' }, // prettier-ignore
+      {
+        id: 'crazed',
+        words: 'it crazed',
+        bad: 'It crazes in use: weaker, and not for food on an open body.',
+      },
     ],
     againDays: 90,
   },
@@ -110,7 +124,7 @@ export const USE_TESTS: readonly UseTest[] = [
     outcomes: [
       { id: 'none', words: 'no mark' },
       { id: 'cleans', words: 'a grey mark that cleans off', tells: ['metal', 'cleans'] },
-      { id: 'groove', words: 'a groove stays', bad: 'Too soft for plates.', tells: ['metal', 'groove'] }, // prettier-ignore
+      { id: 'groove', words: 'a groove stays', bad: 'Too soft for plates.', tells: ['metal', 'groove'] },
     ],
     againDays: null,
   },
@@ -122,7 +136,11 @@ export const USE_TESTS: readonly UseTest[] = [
     counted: null,
     outcomes: [
       { id: 'sound', words: 'no line under a lens' },
-      { id: 'crazed', words: 'it crazed', bad: 'It crazes in use: weaker, and not for food on an open body.' }, // prettier-ignore
+      {
+        id: 'crazed',
+        words: 'it crazed',
+        bad: 'It crazes in use: weaker, and not for food on an open body.',
+      },
     ],
     againDays: 30,
   },

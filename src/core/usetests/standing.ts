@@ -39,7 +39,9 @@ export function latestOf<T extends UseRecord>(records: readonly T[]): T[] {
 export function failures(records: readonly UseRecord[]): { kind: string; words: string }[] {
   const bad = newestFirst(records).flatMap(({ kind, outcome }) => {
     const found = outcomeOfTest(kind, outcome);
-    return found?.bad === undefined ? [] : [{ kind, words: `${testKind(kind)!.name}: ${found.words}. ${found.bad}` }]; // prettier-ignore
+    return found?.bad === undefined
+      ? []
+      : [{ kind, words: `${testKind(kind)!.name}: ${found.words}. ${found.bad}` }];
   });
   return bad.filter(({ words }, i) => bad.findIndex((one) => one.words === words) === i);
 }
@@ -56,7 +58,7 @@ export const toldByTests = (
 
 /** Absorption as it was last weighed on the piece, %; null where it never was. */
 export function weighedAbsorption(records: readonly UseRecord[]): number | null {
-  const { dryG = null, wetG = null } = latestOf(records).find(({ kind }) => kind === 'absorption') ?? {}; // prettier-ignore
+  const { dryG = null, wetG = null } = latestOf(records).find(({ kind }) => kind === 'absorption') ?? {};
   return dryG === null || wetG === null ? null : absorptionOf(dryG, wetG);
 }
 
@@ -64,6 +66,7 @@ export function weighedAbsorption(records: readonly UseRecord[]): number | null 
 export function resultWords({ kind, outcome, rounds, dryG, wetG }: UseRecord): string {
   const test = testKind(kind);
   const words = outcomeOfTest(kind, outcome)?.words ?? outcome;
-  if (dryG !== null && wetG !== null) return `${absorptionOf(dryG, wetG).toFixed(1)} % (${dryG} g dry, ${wetG} g soaked)`; // prettier-ignore
+  if (dryG !== null && wetG !== null)
+    return `${absorptionOf(dryG, wetG).toFixed(1)} % (${dryG} g dry, ${wetG} g soaked)`;
   return rounds === null ? words : `${words} after ${count(rounds, test?.counted ?? 'round')}`;
 }

@@ -42,7 +42,10 @@ test('absorption is what it took up of its dry weight', () => {
   expect(() => absorptionOf(0, 4)).toThrow(RangeError);
   expect(() => absorptionOf(200, 199)).toThrow(RangeError);
   expect(weighedAbsorption([record('ice', 'sound')])).toBeNull();
-  const twice = [record('absorption', 'weighed', { dryG: 200, wetG: 210 }), record('absorption', 'weighed', { dryG: 200, wetG: 202, doneOn: '2026-06-01' })]; // prettier-ignore
+  const twice = [
+    record('absorption', 'weighed', { dryG: 200, wetG: 210 }),
+    record('absorption', 'weighed', { dryG: 200, wetG: 202, doneOn: '2026-06-01' }),
+  ];
   expect(weighedAbsorption(twice)).toBeCloseTo(1, 10);
 });
 
@@ -59,19 +62,27 @@ test('what failed once stays failed, whatever was passed later', () => {
 });
 
 test('the newest of each kind stands; its result in words', () => {
-  const [old, young] = [record('ice', 'sound', { doneOn: '2026-01-01' }), record('ice', 'crazed', { rounds: 3, doneOn: '2026-02-01' })]; // prettier-ignore
+  const [old, young] = [
+    record('ice', 'sound', { doneOn: '2026-01-01' }),
+    record('ice', 'crazed', { rounds: 3, doneOn: '2026-02-01' }),
+  ];
   const other = record('acid', 'same');
   expect(latestOf([old!, young!, other]).map(({ id }) => id)).toEqual([other.id, young!.id]);
   expect(resultWords(young!)).toBe('it crazed after 3 cycles');
-  expect(resultWords(record('dishwasher', 'same', { rounds: 1 }))).toBe('as its twin after 1 round'); // prettier-ignore
-  expect(resultWords(record('absorption', 'weighed', { dryG: 200, wetG: 207 }))).toBe('3.5 % (200 g dry, 207 g soaked)'); // prettier-ignore
+  expect(resultWords(record('dishwasher', 'same', { rounds: 1 }))).toBe('as its twin after 1 round');
+  expect(resultWords(record('absorption', 'weighed', { dryG: 200, wetG: 207 }))).toBe(
+    '3.5 % (200 g dry, 207 g soaked)',
+  );
 });
 
 test('what tests tell the clinic are facts and values that it knows; a later test outweighs', () => {
   for (const { id, outcomes } of USE_TESTS)
     for (const { tells } of outcomes)
       if (tells !== undefined)
-        expect([id, factOf(tells[0])?.values.some((value) => value.id === tells[1])]).toEqual([id, true]); // prettier-ignore
-  const all = [record('ice', 'sound', { doneOn: '2026-01-01' }), record('ice', 'crazed', { doneOn: '2026-02-01' })]; // prettier-ignore
+        expect([id, factOf(tells[0])?.values.some((value) => value.id === tells[1])]).toEqual([id, true]);
+  const all = [
+    record('ice', 'sound', { doneOn: '2026-01-01' }),
+    record('ice', 'crazed', { doneOn: '2026-02-01' }),
+  ];
   expect(toldByTests(all).map(({ fact, value }) => [fact, value])).toEqual([['t-ice', 'yes']]);
 });

@@ -1,12 +1,8 @@
-/** A wall board as people speak of it: headings, dips and halves said once, and what each of its tiles is by that. */
-import {
-  BARE_WORD,
-  plainName,
-  writtenName,
-  writtenStack,
-  type FaceKind,
-  type Stretch,
-} from '../zones';
+/**
+ * A wall board as people speak of it: headings, dips and halves said once, and what each of its tiles is by
+ * that.
+ */
+import { BARE_WORD, plainName, writtenName, writtenStack, type FaceKind, type Stretch } from '../zones';
 
 /** What the headings along one side of a board name. */
 export const AXES = ['coating', 'body', 'coats', 'nothing'] as const;
@@ -58,16 +54,15 @@ export function coatsOf(heading: string): number | null {
   return Number.isInteger(number) && number >= 1 && number <= 6 ? number : null;
 }
 
-function withTop(
-  names: readonly { coating: string; coats: number | null }[],
-  board: Wallboard,
-): TileCoat[] {
-  // prettier-ignore
-  const beneath = names.slice(0, -1).map(({ coating, coats }): TileCoat => ({ coating, coats: coats ?? board.under, stretch: WHOLE })); // prettier-ignore
+function withTop(names: readonly { coating: string; coats: number | null }[], board: Wallboard): TileCoat[] {
+  const beneath = names
+    .slice(0, -1)
+    .map(({ coating, coats }): TileCoat => ({ coating, coats: coats ?? board.under, stretch: WHOLE }));
   const last = names.at(-1);
   if (last === undefined) return beneath;
   const { lower, upper } = board.top;
-  if (last.coats !== null || lower === upper) return [...beneath, ...some(last.coating, last.coats ?? upper, WHOLE)]; // prettier-ignore
+  if (last.coats !== null || lower === upper)
+    return [...beneath, ...some(last.coating, last.coats ?? upper, WHOLE)];
   return [
     ...beneath,
     ...some(last.coating, lower, { from: 0, to: board.line }),
@@ -78,32 +73,30 @@ const some = (coating: string, coats: number, stretch: Stretch): TileCoat[] =>
   coats > 0 ? [{ coating, coats, stretch }] : [];
 
 /**
- * What the tile in a row and a column is. Words of its own ("Tarn over Pitch", "none", "?") go before the headings.
- * Coatings are first on first. Rows and columns from 0.
+ * What the tile in a row and a column is. Words of its own ("Tarn over Pitch", "none", "?") go before the
+ * headings. Coatings are first on first. Rows and columns from 0.
  */
-export function tileOf(
-  board: Wallboard,
-  row: number,
-  column: number,
-  own: string | null,
-): WallTile {
+export function tileOf(board: Wallboard, row: number, column: number, own: string | null): WallTile {
   const at = [
     { are: board.rows.are, heading: board.rows.headings[row] ?? '' },
     { are: board.columns.are, heading: board.columns.headings[column] ?? '' },
   ];
   if (board.beneath === 'columns') at.reverse();
-  const body = at.find(({ are, heading }) => are === 'body' && heading.trim() !== '')?.heading ?? board.body; // prettier-ignore
-  const number = at.flatMap(({ are, heading }) => (are === 'coats' ? [coatsOf(heading)] : []))[0] ?? null; // prettier-ignore
+  const body = at.find(({ are, heading }) => are === 'body' && heading.trim() !== '')?.heading ?? board.body;
+  const number = at.flatMap(({ are, heading }) => (are === 'coats' ? [coatsOf(heading)] : []))[0] ?? null;
   const headed = at.flatMap(({ are, heading }) => (are === 'coating' ? [heading.trim()] : []));
   const words = own?.trim() ? writtenStack(own) : headed.map((coating) => ({ coating, coats: '' }));
   const bare = own !== null && BARE_WORD.test(own.trim());
   if (bare) return { body, coats: [], doubted: false, lost: false };
   const read = words
     .filter(({ coating }) => !BARE_WORD.test(coating))
-    .map(({ coating, coats }) => ({ ...writtenName(coating), coats: coats === '' ? null : coatsOf(coats) })); // prettier-ignore
+    .map(({ coating, coats }) => ({ ...writtenName(coating), coats: coats === '' ? null : coatsOf(coats) }));
   const lost = words.length === 0 || read.some(({ unknown }) => unknown);
   if (lost) return { body, coats: [], doubted: false, lost: true };
-  const names = read.map(({ name, coats }, i) => ({ coating: name, coats: coats ?? (i === read.length - 1 ? number : null) })); // prettier-ignore
+  const names = read.map(({ name, coats }, i) => ({
+    coating: name,
+    coats: coats ?? (i === read.length - 1 ? number : null),
+  }));
   return {
     body,
     coats: withTop(names, board),

@@ -19,9 +19,7 @@ const quiet: UnderWatch = {
   doubted: 0,
 };
 const said = (log: readonly { t: number; c: number }[], options: Partial<UnderWatch> = {}) =>
-  alarmsOf(log, log.at(-1)!.t, { ...quiet, ...options }).map(
-    ({ level, kind }) => `${level}: ${kind}`,
-  );
+  alarmsOf(log, log.at(-1)!.t, { ...quiet, ...options }).map(({ level, kind }) => `${level}: ${kind}`);
 
 test('a firing that goes as planned is quiet', () => {
   expect(said(steady(120, 5))).toEqual([]);
@@ -99,9 +97,7 @@ test('read by hand, a kiln that climbs far less than it did is asked about, and 
   // It was: the diary says so, and what it does then is not asked about again.
   expect(said(log, { ...byGas, touched: [5 * 2400] })).toEqual([]);
   // Nobody says so: it is asked for an hour.
-  expect(alarmsOf(log, 5 * 2400 + 3500, { ...quiet, ...byGas, every: 7200 })[0]?.level).toBe(
-    'question',
-  );
+  expect(alarmsOf(log, 5 * 2400 + 3500, { ...quiet, ...byGas, every: 7200 })[0]?.level).toBe('question');
   expect(alarmsOf(log, 5 * 2400 + 3700, { ...quiet, ...byGas, every: 7200 })).toEqual([]);
 });
 
@@ -152,10 +148,10 @@ describe('in words', () => {
     const missed = (every: number, since: number): string | undefined =>
       alarmsOf(steady(120, 5), 5 * 3600 + since, { ...quiet, every })[0]?.message;
     expect([missed(60, 360), missed(60, 361)]).toEqual([undefined, 'No reading for 6 minutes.']);
-    expect([missed(900, 2250), missed(900, 2251)]).toEqual([undefined, 'No reading for 38 minutes.']); // prettier-ignore
+    expect([missed(900, 2250), missed(900, 2251)]).toEqual([undefined, 'No reading for 38 minutes.']);
     expect(missed(900, 7140)).toBe('No reading for 119 minutes.');
     // Nothing has been read yet: it is counted from lighting.
-    expect(alarmsOf([], 361, quiet).map(({ message }) => message)).toEqual(['No reading for 6 minutes.']); // prettier-ignore
+    expect(alarmsOf([], 361, quiet).map(({ message }) => message)).toEqual(['No reading for 6 minutes.']);
   });
 
   test('late by a second, and not at all once it cools', () => {
@@ -165,7 +161,7 @@ describe('in words', () => {
   });
 
   test('61 behind is worth a word and 60 is not; nothing is behind while something is alarmed about, or it cools', () => {
-    const behind = (by: number) => steady(120, 5).map((one) => ({ ...one, c: Math.max(20, one.c - by) })); // prettier-ignore
+    const behind = (by: number) => steady(120, 5).map((one) => ({ ...one, c: Math.max(20, one.c - by) }));
     expect(words(behind(60))).toEqual([]);
     expect(words(behind(61))).toEqual(['61 K behind its schedule.']);
     expect(words(behind(61), { cooling: true })).toEqual([]);
@@ -177,8 +173,10 @@ describe('in words', () => {
 
   test('a kiln fired by hand stands: hot, for an hour, after two, and well below its cone', () => {
     const by = { segments: null, profile: null };
-    const standing = (c: number, hours = 2) => [...steady((c - 20) / 2, 2), ...steady(0, hours, c, 7260)]; // prettier-ignore
-    expect(words(standing(920), by)).toEqual([expect.stringMatching(/^Stands at 920 °C, 302 K below its cone\.$/)]); // prettier-ignore
+    const standing = (c: number, hours = 2) => [...steady((c - 20) / 2, 2), ...steady(0, hours, c, 7260)];
+    expect(words(standing(920), by)).toEqual([
+      expect.stringMatching(/^Stands at 920 °C, 302 K below its cone\.$/),
+    ]);
     expect(words(standing(200), by)).toEqual([]);
     expect(words(standing(201), by)).toHaveLength(1);
     expect(words(standing(1182), by)).toEqual([]);

@@ -70,7 +70,5 @@ export function askByHand(kiln: WatchedKiln, before: Reading, one: Reading): Cha
   const long = min(wanted, rateOf(longer, earlier));
   const both = rateOf(earlier, one);
   const missing = ((long - both) * (one.t - earlier.t)) / 3600;
-  return long > CLIMBED && both < OF_TWO * long && rate < OF_TWO * long && missing > enough
-    ? seen
-    : null;
+  return long > CLIMBED && both < OF_TWO * long && rate < OF_TWO * long && missing > enough ? seen : null;
 }

@@ -5,7 +5,10 @@ import { LID_BELOW, type AlarmKind, type Change, type WatchedKiln } from './kiln
 /** What a kiln may lose at once when its fire goes out, °C, and °C an hour beyond that. */
 const AT_ONCE = 330;
 const BEYOND = 150;
-/** Shut off, a small kiln's heat above the room falls by a factor e^−0.7 an hour at most: to a half. Common practice, no source. */
+/**
+ * Shut off, a small kiln's heat above the room falls by a factor e^−0.7 an hour at most: to a half. Common
+ * practice, no source.
+ */
 const COOLS_BY = 0.7;
 /** °C of a room. */
 const ROOM = 20;
@@ -24,12 +27,10 @@ const rateOf = (a: Reading, b: Reading): number => ((b.c - a.c) / (b.t - a.t)) *
 export function lookByHand(kiln: WatchedKiln, before: Reading, one: Reading): Change | null {
   const ceiling = kiln.ceiling();
   const minutes = (one.t - before.t) / 60;
-  if (one.c > ceiling + 18)
-    return { kind: 'over-run', at: one.t, from: ceiling, to: one.c, minutes };
+  if (one.c > ceiling + 18) return { kind: 'over-run', at: one.t, from: ceiling, to: one.c, minutes };
   const earlier = kiln.window.back(2);
   const longer = kiln.window.back(3) ?? earlier;
-  if (earlier === undefined || longer === undefined || kiln.touchedSince(before.t, one.t))
-    return null;
+  if (earlier === undefined || longer === undefined || kiln.touchedSince(before.t, one.t)) return null;
   const seconds = one.t - before.t;
   const hours = seconds / 3600;
   const rate = (one.c - before.c) / hours;
@@ -61,13 +62,10 @@ export function lookByHand(kiln: WatchedKiln, before: Reading, one: Reading): Ch
     if (rate < 0 || kiln.clocks.length === 0) kiln.falling = one.t;
     if (longest === undefined || !warmStill || !kiln.coolsByItself(longer, one.t)) return null;
     if (kiln.corner(one.t - longest.t, one.t)) return null;
-    return max(slowest, rateOf(longest, longer)) < -40 && rate < 2 * slowest - 70
-      ? seen('open')
-      : null;
+    return max(slowest, rateOf(longest, longer)) < -40 && rate < 2 * slowest - 70 ? seen('open') : null;
   }
   const followed = kiln.clocks.filter(({ mode, followed }) => mode !== 'rises' && followed > 0);
-  if (followed.length > 0 && followed.every(({ setpoint }) => setpoint - one.c > 14))
-    return seen('fell');
+  if (followed.length > 0 && followed.every(({ setpoint }) => setpoint - one.c > 14)) return seen('fell');
   if (kiln.clocks.length > 0 && kiln.clocks.every(({ mode }) => mode === 'holds')) return null;
   if (slowest < 15) return null;
   const highest = max(before.c, earlier.c);
@@ -75,17 +73,11 @@ export function lookByHand(kiln: WatchedKiln, before: Reading, one: Reading): Ch
   const program = kiln.clocks.length > 0;
   const warm = one.t > (program ? WARMING : 2.5 * WARMING);
   const missing = earlier.c + (long * (one.t - earlier.t)) / 3600 - one.c;
-  if (kiln.tended)
-    return long > 40 && one.c < earlier.c - 5 && missing > 130 ? seen('power') : null;
+  if (kiln.tended) return long > 40 && one.c < earlier.c - 5 && missing > 130 ? seen('power') : null;
   const wanted = program ? min(...kiln.clocks.map((clock) => clock.rate())) : slowest;
   // Hardly moving after it moved, and no corner near: more needs a longer way without one.
   const moved = min(prior, wanted);
-  if (
-    program &&
-    !kiln.corner(one.t - earlier.t, one.t) &&
-    rate < 0.15 * moved &&
-    (moved - rate) * hours > 14
-  )
+  if (program && !kiln.corner(one.t - earlier.t, one.t) && rate < 0.15 * moved && (moved - rate) * hours > 14)
     return seen('power');
   if (!warm || kiln.corner(one.t - longer.t, one.t)) return null;
   const expected = min(slowest, wanted);

@@ -89,8 +89,7 @@ export function lookByMinutes(kiln: WatchedKiln, one: Reading): Change | null {
   // What comes slowly shows against a quarter of an hour earlier.
   const priors = [prior];
   const earlier = lineOf(ago(3000, 1320));
-  if (program && earlier !== null && earlier.span > 1200 && !kiln.corner(4500 * s, t))
-    priors.push(earlier);
+  if (program && earlier !== null && earlier.span > 1200 && !kiln.corner(4500 * s, t)) priors.push(earlier);
   for (const [i, was] of priors.entries()) {
     const apart = apartFrom(was);
     const slack = max((5.5 + 4 * i) * s, 5.5 * jitter);
@@ -107,9 +106,7 @@ export function lookByMinutes(kiln: WatchedKiln, one: Reading): Change | null {
 /** It held or came down just as it was asked to, and fell away from that. */
 function leftAndFell(kiln: WatchedKiln, level: number, jitter: number): boolean {
   const followed = kiln.clocks.filter(({ mode, followed }) => mode !== 'rises' && followed > 600);
-  return (
-    followed.length > 0 && followed.every(({ setpoint }) => setpoint - level > max(9, 5 * jitter))
-  );
+  return followed.length > 0 && followed.every(({ setpoint }) => setpoint - level > max(9, 5 * jitter));
 }
 
 /** Hotter than any way of following the program explains. */
@@ -141,7 +138,5 @@ function overRun(kiln: WatchedKiln, one: Reading, jitter: number): Change | null
   const ended = kiln.clocks.every(
     ({ mode, since }) => mode === 'ended' && t - since > ENDED && t - since < SAID_FOR,
   );
-  return ended && one.c > LID_BELOW && now !== null && now.span >= 180 && now.rate > FALLS
-    ? seen
-    : null;
+  return ended && one.c > LID_BELOW && now !== null && now.span >= 180 && now.rate > FALLS ? seen : null;
 }

@@ -1,4 +1,6 @@
-/** Where a program stands, for each way in which a controller's clock may go on, followed minute by minute. */
+/**
+ * Where a program stands, for each way in which a controller's clock may go on, followed minute by minute.
+ */
 import { ProgramClock, WAYS, type Waiting } from './clocks';
 import type { Segment } from '../heatwork';
 
@@ -15,12 +17,11 @@ const LED: Segment[] = [
   { rate: 60, target: 160, holdMinutes: 20 },
 ];
 
-/** Each new mode with the minute at which it began and what is asked for then; a kiln so far behind what is asked. */
-function modes(
-  segments: Segment[],
-  way: Waiting,
-  lag: number | ((minute: number) => number),
-): string[] {
+/**
+ * Each new mode with the minute at which it began and what is asked for then; a kiln so far behind what is
+ * asked.
+ */
+function modes(segments: Segment[], way: Waiting, lag: number | ((minute: number) => number)): string[] {
   const clock = new ProgramClock(segments, way, START);
   const found: string[] = [];
   let [before, last]: [typeof START, string] = [START, ''];
@@ -110,7 +111,21 @@ function judged(points: readonly (readonly [number, number, number | null, numbe
 
 test('a kiln that follows speaks for it; one that climbs on after the end, against', () => {
   expect(
-    judged([[50, 120, 120, 50], [100, 220, 120, 50], [110, 220, 0, 10], [120, 221, 0, 10], [128, 220, 0, 8], [135, 215, -60, 5], [150, 200, -60, 15], [170, 180, -60, 20], [190, 160, -60, 20], [205, 160, 0, 15], [225, 160, 0, 20], [240, 150, -30, 15], [260, 165, 30, 20]]), // prettier-ignore
+    judged([
+      [50, 120, 120, 50],
+      [100, 220, 120, 50],
+      [110, 220, 0, 10],
+      [120, 221, 0, 10],
+      [128, 220, 0, 8],
+      [135, 215, -60, 5],
+      [150, 200, -60, 15],
+      [170, 180, -60, 20],
+      [190, 160, -60, 20],
+      [205, 160, 0, 15],
+      [225, 160, 0, 20],
+      [240, 150, -30, 15],
+      [260, 165, 30, 20],
+    ]),
   ).toEqual([
     '50 rises: against 0, followed 3000, lost 0; may fall no, by hand no',
     '100 holds: against 0, followed 3000, lost 0; may fall no, by hand no',
@@ -139,7 +154,6 @@ test('hotter than is asked for speaks against it, and so does cooling while heat
       [110, 200, -30, 10],
     ]),
   ).toEqual([
-    // prettier-ignore
     '50 rises: against 600, followed 0, lost 600, refuted; may fall no, by hand no',
     '60 rises: against 1200, followed 0, lost 1260, refuted; may fall no, by hand no',
     '70 rises: against 900, followed 0, lost 1560, refuted; may fall no, by hand no',

@@ -10,9 +10,7 @@ const { abs, max, min, sign } = Math;
 /** What a program asks for at a moment. `free`: it lets the kiln fall as it falls. */
 export type Mode = 'rises' | 'holds' | 'falls' | 'free' | 'ended';
 export type Waiting =
-  | { kind: 'runs' }
-  | { kind: 'waits'; band: number; near: number }
-  | { kind: 'corners'; near: number };
+  { kind: 'runs' } | { kind: 'waits'; band: number; near: number } | { kind: 'corners'; near: number };
 
 /**
  * The ways of waiting that are reckoned with: how far the kiln may be behind before the clock
@@ -35,7 +33,10 @@ const STEP = 60;
 
 /** A way is given up while the kiln has spoken against it for so long, seconds. */
 const REFUTED_AFTER = 600;
-/** Nearer than this a kiln follows closely, °C; it has lost the way when it no longer does for so long, seconds. */
+/**
+ * Nearer than this a kiln follows closely, °C; it has lost the way when it no longer does for so long,
+ * seconds.
+ */
 const FOLLOWS = 6;
 const LOST_AFTER = 900;
 /** A program that ends within so many seconds may have ended: clocks do not agree to the minute. */
@@ -56,7 +57,9 @@ export class ProgramClock {
   from: number;
   /** Seconds for which the kiln has spoken against this way. */
   against = 0;
-  /** Seconds for which the kiln has followed it closely since it asks for this, and since it no longer does. */
+  /**
+   * Seconds for which the kiln has followed it closely since it asks for this, and since it no longer does.
+   */
   followed = 0;
   lost = 0;
   private standing = false;
@@ -101,8 +104,7 @@ export class ProgramClock {
       const left = now.target - this.setpoint;
       this.setpoint += sign(left) * min(move, abs(left));
       if (this.setpoint !== now.target) return;
-    } else if (way.kind === 'runs' || this.held > 0 || this.isThere(c, way.near))
-      this.held += seconds;
+    } else if (way.kind === 'runs' || this.held > 0 || this.isThere(c, way.near)) this.held += seconds;
     if (this.held < now.holdMinutes * 60) return;
     if (way.kind !== 'runs' && this.held === 0 && !this.isThere(c, way.near)) return;
     this.at++;

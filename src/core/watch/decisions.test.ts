@@ -3,13 +3,7 @@
  * here which decision it moves. How often it is right is held against worlds in watch-worlds.test.ts.
  */
 import { readFileSync, writeFileSync } from 'node:fs';
-import {
-  byHand,
-  fireFaulty,
-  fireWatched,
-  type Shown,
-  type Watched,
-} from '../../../stand-ins/watched/firing';
+import { byHand, fireFaulty, fireWatched, type Shown, type Watched } from '../../../stand-ins/watched/firing';
 import { FAULTS } from '../../../stand-ins/watched/ranges';
 import { ProgramClock, WAYS } from './clocks';
 import { Watch, type Change } from './index';
@@ -120,7 +114,11 @@ const inALine = (found: Record<string, string[]>): Record<string, string[]> =>
 function sound(seed: number): Record<string, string[]> {
   const fired = fireWatched(seed);
   // One that nobody is told the program of, and whose cooling nobody speaks of, explains itself less.
-  const mute: Watched = { ...fired, firer: { kind: 'gas', seed: 1, soak: 10 } as Watched['firer'], said: Infinity }; // prettier-ignore
+  const mute: Watched = {
+    ...fired,
+    firer: { kind: 'gas', seed: 1, soak: 10 } as Watched['firer'],
+    said: Infinity,
+  };
   const hand = byHand(seed, fired.shown).read;
   return {
     [`sound, hand, ${seed}`]: decisions(fired, hand, []),
@@ -145,12 +143,10 @@ const anew: Record<string, string[]> = {};
 function onRecord(now: Record<string, string[]>): void {
   Object.assign(anew, now);
   if (process.env.JITEN_GOLDEN === 'write') return;
-  for (const [name, said] of Object.entries(now))
-    expect({ [name]: said }).toEqual({ [name]: kept[name] });
+  for (const [name, said] of Object.entries(now)) expect({ [name]: said }).toEqual({ [name]: kept[name] });
 }
 afterAll(() => {
-  if (process.env.JITEN_GOLDEN === 'write')
-    writeFileSync(KEPT, `${JSON.stringify(anew, null, 1)}\n`);
+  if (process.env.JITEN_GOLDEN === 'write') writeFileSync(KEPT, `${JSON.stringify(anew, null, 1)}\n`);
 });
 
 test('where each way of following a program stands is what is on record', () => {

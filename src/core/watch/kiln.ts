@@ -147,10 +147,7 @@ export class WatchedKiln {
       ...this.clocks.map((clock) =>
         clock.mode === 'ended' || clock.mode === 'free'
           ? clock.from
-          : max(
-              clock.setpoint,
-              clock.mode === 'falls' && clock.followed < 600 ? clock.from : -Infinity,
-            ),
+          : max(clock.setpoint, clock.mode === 'falls' && clock.followed < 600 ? clock.from : -Infinity),
       ),
     );
   }

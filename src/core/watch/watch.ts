@@ -33,10 +33,7 @@ export class Watch {
   private isGraver(seen: Change): boolean {
     const { found } = this;
     return (
-      found !== null &&
-      seen.kind === 'power' &&
-      found.kind !== 'power' &&
-      this.still(found, seen.at) !== null
+      found !== null && seen.kind === 'power' && found.kind !== 'power' && this.still(found, seen.at) !== null
     );
   }
 

@@ -92,5 +92,4 @@ export function lineOf(list: readonly Reading[]): Line | null {
 }
 
 /** °C that a line comes to at a time. */
-export const alongLine = (line: Line, t: number): number =>
-  line.c + (line.rate * (t - line.t)) / 3600;
+export const alongLine = (line: Line, t: number): number => line.c + (line.rate * (t - line.t)) / 3600;

@@ -43,17 +43,14 @@ test('the front half is one zone, and a look at either side of it speaks for it'
     { from: 0.75, to: 1 },
     { from: 0, to: 0.25 },
   ])
-    expect([
-      speaksFor({ ...front, sector }, front),
-      speaksFor({ ...front, sector }, zones[0]!),
-    ]).toEqual([true, false]);
+    expect([speaksFor({ ...front, sector }, front), speaksFor({ ...front, sector }, zones[0]!)]).toEqual([
+      true,
+      false,
+    ]);
 });
 
 test('bands of different height round the front stay bands; a full round is no sector', () => {
-  const zones = zonesOfFace(bare, [
-    dip(A),
-    dip(B, { sector: FRONT, stretch: { from: 0, to: 0.5 } }),
-  ]);
+  const zones = zonesOfFace(bare, [dip(A), dip(B, { sector: FRONT, stretch: { from: 0, to: 0.5 } })]);
   expect(zones).toHaveLength(3);
   expect(zones.filter(({ sector }) => sector.from > sector.to)).toHaveLength(2);
   expect(zones.reduce((sum, zone) => sum + zoneShare(zone), 0)).toBeCloseTo(1, 9);
@@ -77,14 +74,10 @@ test('sectors: parts make up the width, the middle lies inside, overlap is symme
       const middle = sectorMiddle(a);
       expect(middle).toBeGreaterThanOrEqual(0);
       expect(middle).toBeLessThan(1);
-      expect(
-        sectorParts(a).some(({ from, to }) => middle >= from - 1e-9 && middle <= to + 1e-9),
-      ).toBe(true);
+      expect(sectorParts(a).some(({ from, to }) => middle >= from - 1e-9 && middle <= to + 1e-9)).toBe(true);
     }),
   );
-  expect([sectorMiddle(FRONT), sectorWidth(FRONT), sectorOverlap(FRONT, BACK)]).toEqual([
-    0, 0.5, 0,
-  ]);
+  expect([sectorMiddle(FRONT), sectorWidth(FRONT), sectorOverlap(FRONT, BACK)]).toEqual([0, 0.5, 0]);
 });
 
 test('zones still divide a face however its layers pass the front', () => {
@@ -97,8 +90,7 @@ test('zones still divide a face however its layers pass the front', () => {
       const zones = zonesOfFace(bare, some);
       expect(zones.reduce((sum, zone) => sum + zoneShare(zone), 0)).toBeCloseTo(1, 9);
       for (const a of zones)
-        for (const b of zones)
-          if (a !== b) expect(sectorOverlap(a.sector, b.sector)).toBeCloseTo(0, 9);
+        for (const b of zones) if (a !== b) expect(sectorOverlap(a.sector, b.sector)).toBeCloseTo(0, 9);
       // No two neighbours that are alike are left apart, across the front neither.
       const ends = (zone: (typeof zones)[number]) => stackKey(zone.stack);
       for (const a of zones)
@@ -124,8 +116,7 @@ test('a coat on every face leaves the foot wiped; one put on the foot is there',
 });
 
 test('what comes down to the shelf: the outside and the foot, not the bottom of an inside', () => {
-  const at = (face: number | null, from = 0) =>
-    reachesShelf(MUG, { face, stretch: { from, to: 1 } });
+  const at = (face: number | null, from = 0) => reachesShelf(MUG, { face, stretch: { from, to: 1 } });
   expect([at(null), at(1), at(2), at(3), at(4)]).toEqual([true, true, false, false, true]);
   expect([at(1, 0.1), at(null, 0.1), at(4, 0.1)]).toEqual([false, false, true]);
   expect(reachesShelf([bare], { face: null, stretch: { from: 0, to: 0.5 } })).toBe(true);
@@ -134,9 +125,7 @@ test('what comes down to the shelf: the outside and the foot, not the bottom of 
 test('surfaces are called by their names, with the slip that lies there', () => {
   const name = (slug: string): string => slug.toUpperCase();
   expect(faceWords(surface(2, 'inside'), name)).toBe('inside');
-  expect(faceWords({ ...surface(2, 'inside'), kind: 'light-slip' }, name)).toBe(
-    'inside, light slip',
-  );
+  expect(faceWords({ ...surface(2, 'inside'), kind: 'light-slip' }, name)).toBe('inside, light slip');
   const slip = { slug: 'chalk', version: 1, kind: 'slip' as const };
   expect(faceWords({ ...surface(1, 'outside'), slip }, name)).toBe('outside, CHALK');
   expect(faceWords({ ...bare, surface: null }, name)).toBe('bare body');

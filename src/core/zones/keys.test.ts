@@ -37,10 +37,8 @@ test('a stack’s key names its coats in order, and they are read back from it',
 });
 
 test('a ground names its slips; one that nobody knows is named by its shade', () => {
-  const face = (
-    kind: 'bare' | 'light-slip' | 'dark-slip' | 'textured',
-    slip: typeof chalk | null,
-  ) => slipKey({ kind, slip }, []);
+  const face = (kind: 'bare' | 'light-slip' | 'dark-slip' | 'textured', slip: typeof chalk | null) =>
+    slipKey({ kind, slip }, []);
   expect(face('bare', null)).toBe('');
   expect(face('textured', null)).toBe('');
   expect(face('light-slip', null)).toBe('light slip');
@@ -62,14 +60,7 @@ test('a zone’s key names its place to a thousandth, and nothing else is one', 
   const key = zoneKey(there);
   expect(key).toBe('12|125-667|250-875|hollows+raised');
   expect(parseZoneKey(key)).toEqual({ ...there, stretch: { from: 0.125, to: 0.667 } });
-  for (const none of [
-    '',
-    'x' + key,
-    '1|0-1000|0-1000|',
-    '1|0-1000|0-1000',
-    `${key}\n`,
-    '1|a-b|0-1|all',
-  ])
+  for (const none of ['', 'x' + key, '1|0-1000|0-1000|', '1|0-1000|0-1000', `${key}\n`, '1|a-b|0-1|all'])
     expect(parseZoneKey(none)).toBeNull();
 });
 
@@ -80,12 +71,20 @@ test('an observation speaks for the zones whose middle lies in its place', () =>
       sector: { from: turn - 0.01, to: turn + 0.01 },
     });
   const quarter = place({ sector: { from: 0.25, to: 0.5 } });
-  expect([0.2, 0.25, 0.5, 0.75, 0.8].map((height) => speaksFor(place(), middleAt(height)))).toEqual(
-    [false, true, true, true, false],
-  );
-  expect([0.2, 0.25, 0.4, 0.5, 0.6].map((turn) => speaksFor(quarter, middleAt(0.5, turn)))).toEqual(
-    [false, true, true, true, false],
-  );
+  expect([0.2, 0.25, 0.5, 0.75, 0.8].map((height) => speaksFor(place(), middleAt(height)))).toEqual([
+    false,
+    true,
+    true,
+    true,
+    false,
+  ]);
+  expect([0.2, 0.25, 0.4, 0.5, 0.6].map((turn) => speaksFor(quarter, middleAt(0.5, turn)))).toEqual([
+    false,
+    true,
+    true,
+    true,
+    false,
+  ]);
   expect(speaksFor(place({ face: 2 }), middleAt(0.5))).toBe(false);
 });
 

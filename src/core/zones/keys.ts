@@ -58,9 +58,7 @@ export function zoneKey(zone: Pick<Zone, 'face' | 'stretch' | 'sector' | 'relief
 }
 
 /** The place that a zone key names; null when the text is not one. */
-export function parseZoneKey(
-  key: string,
-): Pick<Zone, 'face' | 'stretch' | 'sector' | 'relief'> | null {
+export function parseZoneKey(key: string): Pick<Zone, 'face' | 'stretch' | 'sector' | 'relief'> | null {
   const match = /^(\d+)\|(\d+)-(\d+)\|(\d+)-(\d+)\|(.+)$/.exec(key);
   if (!match) return null;
   const [, face, from, to, start, end, relief] = match as unknown as string[];
@@ -72,7 +70,10 @@ export function parseZoneKey(
   };
 }
 
-/** The order in which parts of a piece are told, by their keys: all of it first (null), then side by side, each from its rim down. */
+/**
+ * The order in which parts of a piece are told, by their keys: all of it first (null), then side by side,
+ * each from its rim down.
+ */
 export function compareZones(a: string | null, b: string | null): number {
   const [one, other] = [a, b].map((key) => (key === null ? null : parseZoneKey(key)));
   return (

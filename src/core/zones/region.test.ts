@@ -167,11 +167,7 @@ describe('done otherwise than meant', () => {
   test.each([
     [{}, {}, []],
     [{}, { coat: { slug: 'b', version: 1, kind: 'glaze' } }, ['Layer 1: B instead of A.']],
-    [
-      {},
-      { coat: { slug: 'a', version: 2, kind: 'glaze' } },
-      ['Layer 1: A version 2 instead of 1.'],
-    ],
+    [{}, { coat: { slug: 'a', version: 2, kind: 'glaze' } }, ['Layer 1: A version 2 instead of 1.']],
     [{}, { method: 'brush' }, ['Layer 1: brush instead of dip.']],
     [{}, { coats: 3 }, ['Layer 1: 3 instead of 1 coat.']],
     [{}, { weight: 'thin' }, ['Layer 1: thin instead of normal.']],
@@ -191,9 +187,7 @@ describe('done otherwise than meant', () => {
   });
 
   test('layers too many and too few are named', () => {
-    expect(deviations([], [dip('a')], name)).toEqual([
-      'Layer 1: A was put on though it was not meant.',
-    ]);
+    expect(deviations([], [dip('a')], name)).toEqual(['Layer 1: A was put on though it was not meant.']);
     expect(deviations([dip('a'), dip('b')], [dip('a')], name)).toEqual([
       'Layer 2: B was meant but not put on.',
     ]);
@@ -218,7 +212,7 @@ test('names of slips, sides and versions', () => {
     'dark slip',
     'textured',
   ]);
-  expect(
-    faceWords({ kind: 'light-slip', slip: { slug: 'soot', version: 1, kind: 'slip' } }, name),
-  ).toBe('Soot Slip');
+  expect(faceWords({ kind: 'light-slip', slip: { slug: 'soot', version: 1, kind: 'slip' } }, name)).toBe(
+    'Soot Slip',
+  );
 });

@@ -88,9 +88,7 @@ export function describeSector(sector: Sector): string {
 }
 
 /** The whole region in a few words: "lower half, front half, in the hollows". */
-export function describeRegion(
-  region: Pick<Region, 'stretch' | 'sector'> & { relief: string },
-): string {
+export function describeRegion(region: Pick<Region, 'stretch' | 'sector'> & { relief: string }): string {
   const words = [describeStretch(region.stretch)];
   if (!isRound(region.sector)) words.push(describeSector(region.sector));
   if (region.relief !== 'all') words.push(describeRelief(region.relief));
@@ -121,8 +119,7 @@ export function inSector(turn: number, sector: Sector): boolean {
 }
 
 /** How much of the way round a sector takes, 0 … 1. */
-export const sectorWidth = ({ from, to }: Sector): number =>
-  from < to ? to - from : 1 - from + to;
+export const sectorWidth = ({ from, to }: Sector): number => (from < to ? to - from : 1 - from + to);
 
 /** The middle of a sector, as a turn 0 … 1. */
 export const sectorMiddle = (sector: Sector): number => (sector.from + sectorWidth(sector) / 2) % 1;
@@ -141,8 +138,7 @@ export const sectorOverlap = (a: Sector, b: Sector): number =>
   sectorParts(a)
     .flatMap((one) => sectorParts(b).map((two) => ({ one, two })))
     .reduce(
-      (sum, { one, two }) =>
-        sum + Math.max(0, Math.min(one.to, two.to) - Math.max(one.from, two.from)),
+      (sum, { one, two }) => sum + Math.max(0, Math.min(one.to, two.to) - Math.max(one.from, two.from)),
       0,
     );
 
@@ -153,7 +149,10 @@ export const sectorOverlap = (a: Sector, b: Sector): number =>
 export const liesOn = (region: Pick<Region, 'face'>, face: Pick<Face, 'no' | 'surface'>): boolean =>
   region.face === face.no || (region.face === null && face.surface !== 'foot');
 
-/** Does it come down to what stands on the shelf? An inside ends in the bottom of the pot, a lid on its gallery. */
+/**
+ * Does it come down to what stands on the shelf? An inside ends in the bottom of the pot, a lid on its
+ * gallery.
+ */
 export function reachesShelf(
   faces: readonly Pick<Face, 'no' | 'surface'>[],
   region: Pick<Region, 'face' | 'stretch'>,

@@ -1,23 +1,7 @@
-export const COATING_KINDS = [
-  'glaze',
-  'slip',
-  'engobe',
-  'underglaze',
-  'wash',
-  'overglaze',
-] as const;
+export const COATING_KINDS = ['glaze', 'slip', 'engobe', 'underglaze', 'wash', 'overglaze'] as const;
 export type CoatingKind = (typeof COATING_KINDS)[number];
 
-export const METHODS = [
-  'dip',
-  'pour',
-  'brush',
-  'spray',
-  'trail',
-  'sponge',
-  'inlay',
-  'wiped-back',
-] as const;
+export const METHODS = ['dip', 'pour', 'brush', 'spray', 'trail', 'sponge', 'inlay', 'wiped-back'] as const;
 export type Method = (typeof METHODS)[number];
 
 export const WEIGHTS = ['thin', 'normal', 'heavy'] as const;

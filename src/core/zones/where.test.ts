@@ -57,15 +57,29 @@ test('which part of a tile is the cell, and what else its picture shows', () => 
 });
 
 test('where on a piece a zone is: its side where there are several, by its number where two are alike', () => {
-  const face = (no: number, kind: 'bare' | 'light-slip', surface?: 'inside' | 'outside') => ({ no, kind, slip: null, ...(surface && { surface }) }); // prettier-ignore
+  const face = (no: number, kind: 'bare' | 'light-slip', surface?: 'inside' | 'outside') => ({
+    no,
+    kind,
+    slip: null,
+    ...(surface && { surface }),
+  });
   const name = nameIn({ chalk: 'Chalk Slip' });
-  const part = (no: number, from = 2 / 3, to = 1) => ({ face: no, stretch: { from, to }, sector: { from: 0, to: 1 }, relief: 'all' }); // prettier-ignore
+  const part = (no: number, from = 2 / 3, to = 1) => ({
+    face: no,
+    stretch: { from, to },
+    sector: { from: 0, to: 1 },
+    relief: 'all',
+  });
   const tile = [face(1, 'bare'), { ...face(2, 'bare'), slip }];
   expect(whereOnPiece(part(1), tile, name)).toBe('bare body, upper third');
   expect(whereOnPiece(part(2), tile, name)).toBe('Chalk Slip, upper third');
   expect(whereOnPiece(part(1), [face(1, 'bare')], name)).toBe('upper third');
   const twins = [face(1, 'bare'), face(2, 'bare'), face(3, 'light-slip')];
-  expect(twins.map((one) => sideWords(one, twins, name))).toEqual(['bare body, side 1', 'bare body, side 2', 'light slip']); // prettier-ignore
+  expect(twins.map((one) => sideWords(one, twins, name))).toEqual([
+    'bare body, side 1',
+    'bare body, side 2',
+    'light slip',
+  ]);
   const mug = [face(1, 'bare', 'outside'), face(2, 'bare', 'inside')];
   expect(whereOnPiece(part(2), mug, name)).toBe('inside, upper third');
   // Of a surface all of it goes without saying; a tile's face is no such surface.

@@ -82,15 +82,17 @@ const FACE_WORDS: Record<Face['kind'], string> = {
 
 /** A side of a piece: of ware by its surface, of a tile by its ground; and the slip that lies there. */
 export function faceWords(face: Pick<Face, 'kind' | 'slip' | 'surface'>, name: CoatName): string {
-  const ground =
-    face.slip === null ? FACE_WORDS[face.kind] : name(face.slip.slug, face.slip.version);
+  const ground = face.slip === null ? FACE_WORDS[face.kind] : name(face.slip.slug, face.slip.version);
   if (face.surface == null) return ground;
   return face.kind === 'bare' && face.slip === null ? face.surface : `${face.surface}, ${ground}`;
 }
 
 type Side = Pick<Face, 'no' | 'kind' | 'slip' | 'surface'>;
 
-/** A side as it is told from the others of its piece: '' where there is but one; by its number besides where two are alike. */
+/**
+ * A side as it is told from the others of its piece: '' where there is but one; by its number besides where
+ * two are alike.
+ */
 export function sideWords(face: Side, faces: readonly Side[], name: CoatName): string {
   if (faces.length < 2) return '';
   const words = faceWords(face, name);
@@ -99,8 +101,8 @@ export function sideWords(face: Side, faces: readonly Side[], name: CoatName): s
 }
 
 /**
- * Where on a piece a zone is: "light slip, upper third", "inside"; of a surface of ware all of it goes without saying. A side
- * that the piece has no longer is called by its number.
+ * Where on a piece a zone is: "light slip, upper third", "inside"; of a surface of ware all of it goes
+ * without saying. A side that the piece has no longer is called by its number.
  */
 export function whereOnPiece(
   zone: { face: number } & Parameters<typeof describeRegion>[0],
@@ -112,7 +114,7 @@ export function whereOnPiece(
   if (face === undefined) return `side ${zone.face}, ${region}`;
   const side = sideWords(face, faces, name);
   if (side === '') return region;
-  return face.surface != null && region === describeRegion(EVERYWHERE) ? side : `${side}, ${region}`; // prettier-ignore
+  return face.surface != null && region === describeRegion(EVERYWHERE) ? side : `${side}, ${region}`;
 }
 
 const MOST = 3;
@@ -136,13 +138,10 @@ export function describePiece(
   if (key === 'lost') return COATS_UNKNOWN;
   const said = new Set<string>();
   for (const face of faces)
-    for (const zone of zonesOfFace(face, layers).reverse())
-      said.add(describeZone(zone, face, names));
+    for (const zone of zonesOfFace(face, layers).reverse()) said.add(describeZone(zone, face, names));
   const all = [...said];
   const words =
-    all.length <= MOST
-      ? all.join('; ')
-      : `${all.slice(0, MOST).join('; ')} and ${all.length - MOST} more`;
+    all.length <= MOST ? all.join('; ') : `${all.slice(0, MOST).join('; ')} and ${all.length - MOST} more`;
   return key === 'likely' ? `likely ${words}` : words;
 }
 
@@ -168,8 +167,7 @@ export function deviations(
       found.push(`${nth}: ${name(a.coat.slug)} was meant but not put on.`);
     } else if (a !== undefined && b !== undefined) {
       const changes: string[] = [];
-      if (a.coat.slug !== b.coat.slug)
-        changes.push(`${name(b.coat.slug)} instead of ${name(a.coat.slug)}`);
+      if (a.coat.slug !== b.coat.slug) changes.push(`${name(b.coat.slug)} instead of ${name(a.coat.slug)}`);
       else if (a.coat.version !== b.coat.version) {
         changes.push(`${name(b.coat.slug)} version ${b.coat.version} instead of ${a.coat.version}`);
       }

@@ -1,4 +1,7 @@
-/** What lies on a piece, as people write it in a table or on a board: "Pitch x2 + Tarn", "Tarn over Pitch", "none", "?". */
+/**
+ * What lies on a piece, as people write it in a table or on a board: "Pitch x2 + Tarn", "Tarn over Pitch",
+ * "none", "?".
+ */
 
 /** A field that says that nobody knows. */
 export const UNKNOWN_WORD = /^(unknown|\?+|n\.?\/?a\.?|-+|–|not known|unsure|tbd|tba|todo)$/i;
@@ -20,7 +23,10 @@ export const plainName = (name: string): string =>
 /** A coat as it is written: `coats` is '' where no number stands with it. */
 export type WrittenCoat = { coating: string; coats: string };
 
-/** Coats of one field, first on first: "Pitch x2 + Tarn", "2x Pitch, Tarn" or, the other way round, "Tarn over Pitch". */
+/**
+ * Coats of one field, first on first: "Pitch x2 + Tarn", "2x Pitch, Tarn" or, the other way round, "Tarn over
+ * Pitch".
+ */
 export function writtenStack(text: string): WrittenCoat[] {
   const parts = /\sover\s/i.test(text)
     ? text.split(/\s+over\s+/i).reverse()

@@ -84,13 +84,11 @@ test('a slip over a glaze is stack', () => {
 
 test('one dip is not one brushed coat; a pour is a dip; weight and thickness tell', () => {
   expect(stackKey(stackOf([layer(A), layer(A, {}, { method: 'pour' })]))).toBe('a#1 dip×2');
-  expect(stackKey(stackOf([layer(A), layer(A, {}, { method: 'brush' })]))).toBe(
-    'a#1 dip×1 + a#1 brush×1',
-  );
+  expect(stackKey(stackOf([layer(A), layer(A, {}, { method: 'brush' })]))).toBe('a#1 dip×1 + a#1 brush×1');
   expect(stackKey(stackOf([layer(A, {}, { weight: 'thin' })]))).toBe('a#1 dip×1 thin');
-  expect(
-    stackKey(stackOf([layer(A, {}, { thicknessMm: 0.4 }), layer(A, {}, { thicknessMm: 0.5 })])),
-  ).toBe('a#1 0.9 mm');
+  expect(stackKey(stackOf([layer(A, {}, { thicknessMm: 0.4 }), layer(A, {}, { thicknessMm: 0.5 })]))).toBe(
+    'a#1 0.9 mm',
+  );
   expect(stackKey([])).toBe('bare');
 });
 
@@ -124,12 +122,7 @@ const arbitraryLayer: fc.Arbitrary<Layer> = fc
     b: fc.integer({ min: 0, max: 20 }),
     s: fc.integer({ min: 0, max: 8 }),
     t: fc.integer({ min: 0, max: 8 }),
-    relief: fc.constantFrom(
-      'all' as const,
-      'hollows' as const,
-      'raised' as const,
-      'motif:leaf' as const,
-    ),
+    relief: fc.constantFrom('all' as const, 'hollows' as const, 'raised' as const, 'motif:leaf' as const),
   })
   .filter(({ a, b, s, t }) => a !== b && s !== t)
   .map(({ coat, method, coats, a, b, s, t, relief }) =>
@@ -156,9 +149,7 @@ test('zones partition a face; each spot has the layers that cover it, in order',
       fc.constantFrom(bare, textured),
       (layers, { height, turn }, face) => {
         const zones = zonesOfFace(face, layers);
-        const parts = new Set(
-          zones.flatMap((zone) => (zone.relief === 'all' ? [] : zone.relief.split('+'))),
-        );
+        const parts = new Set(zones.flatMap((zone) => (zone.relief === 'all' ? [] : zone.relief.split('+'))));
         for (const part of parts.size === 0 ? ['flat'] : parts) {
           const here = zones.filter(
             (zone) =>
@@ -191,14 +182,12 @@ test('no zone invents a coating and the plain parts add up to the whole', () => 
     fc.property(fc.array(arbitraryLayer, { maxLength: 6 }), (layers) => {
       const used = new Set(layers.map((one) => one.coat.slug));
       const zones = zonesOfFace(bare, layers);
-      for (const zone of zones)
-        for (const entry of zone.stack) expect(used.has(entry.coat.slug)).toBe(true);
+      for (const zone of zones) for (const entry of zone.stack) expect(used.has(entry.coat.slug)).toBe(true);
       const relief = zones.find((zone) => zone.relief !== 'all')?.relief.split('+')[0];
       const share = zones
         .filter(
           (zone) =>
-            zone.relief === 'all' ||
-            (relief !== undefined && zone.relief.split('+').includes(relief)),
+            zone.relief === 'all' || (relief !== undefined && zone.relief.split('+').includes(relief)),
         )
         .reduce((sum, zone) => sum + zoneShare(zone), 0);
       expect(share).toBeCloseTo(1, 9);
@@ -278,9 +267,9 @@ test('a coat put on for a refire is no deviation of what was meant first', () =>
   const second = layer(B, {}, { generation: 2 });
   expect(deviations([layer(A)], [layer(A), second], name)).toEqual([]);
   // Meant for the refire as well, it is held to account.
-  expect(deviations([layer(A), second], [layer(A), layer(A, {}, { generation: 2 })], name)).toEqual(
-    ['Layer 2: a instead of b.'],
-  );
+  expect(deviations([layer(A), second], [layer(A), layer(A, {}, { generation: 2 })], name)).toEqual([
+    'Layer 2: a instead of b.',
+  ]);
   expect(deviations([layer(A)], [second], name)).toEqual(['Layer 1: a was meant but not put on.']);
 });
 

@@ -64,8 +64,7 @@ export function splitGround(
 function reliefClasses(face: Face, layers: readonly Layer[]): string[] {
   const classes = face.kind === 'textured' ? ['hollows', 'raised'] : ['flat'];
   for (const { region } of layers) {
-    if (region.relief.startsWith('motif:') && !classes.includes(region.relief))
-      classes.push(region.relief);
+    if (region.relief.startsWith('motif:') && !classes.includes(region.relief)) classes.push(region.relief);
     if ((region.relief === 'hollows' || region.relief === 'raised') && classes[0] === 'flat') {
       // Somebody coated hollows on a face not said to be textured: then it has some.
       classes.splice(0, 1, 'hollows', 'raised');
@@ -148,9 +147,7 @@ export function zonesOfFace(face: Face, layers: readonly Layer[]): Zone[] {
 function joinFront(zones: readonly Zone[]): Zone[] {
   const like = (zone: Zone): string => `${zone.stretch.from}/${zone.stretch.to}/${signature(zone)}`;
   const before = new Map(
-    zones
-      .filter(({ sector }) => sector.to === 1 && sector.from > 0)
-      .map((zone) => [like(zone), zone]),
+    zones.filter(({ sector }) => sector.to === 1 && sector.from > 0).map((zone) => [like(zone), zone]),
   );
   const gone = new Set<Zone>();
   const joined = zones.map((zone) => {
@@ -162,7 +159,9 @@ function joinFront(zones: readonly Zone[]): Zone[] {
   return joined.filter((zone) => !gone.has(zone));
 }
 
-/** Joins neighbours along one direction that are alike in everything else; one pass, whatever their number. */
+/**
+ * Joins neighbours along one direction that are alike in everything else; one pass, whatever their number.
+ */
 function joinRuns(zones: readonly Zone[], along: 'stretch' | 'sector'): Zone[] {
   const across = along === 'stretch' ? 'sector' : 'stretch';
   const ends = new Map<string, Zone>();
@@ -182,11 +181,7 @@ function joinRuns(zones: readonly Zone[], along: 'stretch' | 'sector'): Zone[] {
 }
 
 /** The zones of every face of a piece, for the coats on it up to one generation of firing. */
-export function zonesOf(
-  faces: readonly Face[],
-  layers: readonly Layer[],
-  generation: number,
-): Zone[] {
+export function zonesOf(faces: readonly Face[], layers: readonly Layer[], generation: number): Zone[] {
   const present = layers.filter((layer) => layer.generation <= generation);
   return faces.flatMap((face) => zonesOfFace(face, present));
 }

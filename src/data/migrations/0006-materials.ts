@@ -65,8 +65,7 @@ export const SHIPPED: readonly {
     slug: 'kaolin',
     name: 'Kaolin',
     kind: 'theoretical',
-    analysis:
-      '{"oxides":{"Al2O3":39.49573321660849,"SiO2":46.54764348826489},"loi":13.956623295126606}',
+    analysis: '{"oxides":{"Al2O3":39.49573321660849,"SiO2":46.54764348826489},"loi":13.956623295126606}',
     density: 2.6,
     hazards: '["silica dust"]',
   },
@@ -114,8 +113,7 @@ export const SHIPPED: readonly {
     slug: 'dolomite',
     name: 'Dolomite',
     kind: 'theoretical',
-    analysis:
-      '{"oxides":{"MgO":21.85695150190619,"CaO":30.410685524324972},"loi":47.732362973768836}',
+    analysis: '{"oxides":{"MgO":21.85695150190619,"CaO":30.410685524324972},"loi":47.732362973768836}',
     density: 2.85,
     hazards: '["dust"]',
   },
@@ -131,8 +129,7 @@ export const SHIPPED: readonly {
     slug: 'talc',
     name: 'Talc',
     kind: 'theoretical',
-    analysis:
-      '{"oxides":{"MgO":31.88111554373133,"SiO2":63.36883238103776},"loi":4.7500520752309106}',
+    analysis: '{"oxides":{"MgO":31.88111554373133,"SiO2":63.36883238103776},"loi":4.7500520752309106}',
     density: 2.75,
     hazards: '["silica dust"]',
   },
@@ -196,8 +193,7 @@ export const SHIPPED: readonly {
     slug: 'colemanite',
     name: 'Colemanite',
     kind: 'theoretical',
-    analysis:
-      '{"oxides":{"CaO":27.282767344555808,"B2O3":50.80543933054393},"loi":21.911793324900263}',
+    analysis: '{"oxides":{"CaO":27.282767344555808,"B2O3":50.80543933054393},"loi":21.911793324900263}',
     density: 2.4,
     hazards: '["dust"]',
   },
@@ -205,8 +201,7 @@ export const SHIPPED: readonly {
     slug: 'borax',
     name: 'Borax',
     kind: 'theoretical',
-    analysis:
-      '{"oxides":{"Na2O":16.251969907935482,"B2O3":36.50957224481662},"loi":47.23845784724789}',
+    analysis: '{"oxides":{"Na2O":16.251969907935482,"B2O3":36.50957224481662},"loi":47.23845784724789}',
     density: 1.7,
     hazards: '["boron"]',
   },
@@ -327,8 +322,7 @@ export const SHIPPED: readonly {
     slug: 'nepheline-syenite',
     name: 'Nepheline syenite',
     kind: 'typical',
-    analysis:
-      '{"oxides":{"SiO2":60,"Al2O3":23.5,"Na2O":10.3,"K2O":4.8,"CaO":0.5,"Fe2O3":0.1},"loi":0.8}',
+    analysis: '{"oxides":{"SiO2":60,"Al2O3":23.5,"Na2O":10.3,"K2O":4.8,"CaO":0.5,"Fe2O3":0.1},"loi":0.8}',
     density: 2.6,
     hazards: '["silica dust"]',
   },

@@ -5,9 +5,7 @@ import type { Knex } from 'knex';
  * (waiting_for becomes a summary, made again after this step).
  */
 export async function up(db: Knex): Promise<void> {
-  await db.raw(
-    `ALTER TABLE piece ADD COLUMN made_for ENUM('bisque','glaze') NULL AFTER waiting_for`,
-  );
+  await db.raw(`ALTER TABLE piece ADD COLUMN made_for ENUM('bisque','glaze') NULL AFTER waiting_for`);
   await db.raw(`UPDATE piece SET made_for = CASE
     WHEN waiting_for = 'bisque' THEN 'bisque'
     WHEN EXISTS (

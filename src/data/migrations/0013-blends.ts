@@ -13,8 +13,7 @@ export async function up(db: Knex): Promise<void> {
     .orderBy('question_tile.no')
     .distinct('coating_version.id as version', 'question_tile.no', 'question_tile.label');
   const byVersion = new Map<string, Tile[]>();
-  for (const tile of tiles)
-    byVersion.set(tile.version, [...(byVersion.get(tile.version) ?? []), tile]);
+  for (const tile of tiles) byVersion.set(tile.version, [...(byVersion.get(tile.version) ?? []), tile]);
   for (const [id, own] of byVersion)
     await db('coating_version')
       .where({ id })

@@ -16,9 +16,7 @@ export async function up(db: Knex): Promise<void> {
     WHEN reached_ordinal IS NOT NULL AND reached_bound <> 'less than' THEN 'read'
     WHEN target_cone IS NOT NULL THEN 'intended'
     ELSE 'unknown' END`);
-  await db.raw(
-    `UPDATE firing SET cone_band = CONCAT('?', target_cone) WHERE cone_known = 'intended'`,
-  );
+  await db.raw(`UPDATE firing SET cone_band = CONCAT('?', target_cone) WHERE cone_known = 'intended'`);
   await db.raw(`CREATE TABLE cone_move (
     id UUID NOT NULL PRIMARY KEY,
     firing_id UUID NOT NULL REFERENCES firing (id),

@@ -2,7 +2,8 @@ import type { Knex } from 'knex';
 
 /**
  * Logs kept on paper: switches, flame and peep holes in the diary, when a line or reading was written
- * down, why a reading was struck or put right, a pyrometer's own unit, and in which unit a log was said to be.
+ * down, why a reading was struck or put right, a pyrometer's own unit, and in which unit a log was said to
+ * be.
  */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`ALTER TABLE firing_entry

@@ -4,7 +4,5 @@ import type { Knex } from 'knex';
 export async function up(db: Knex): Promise<void> {
   await db.raw('ALTER TABLE question ADD COLUMN about VARCHAR(40) NULL');
   // Crazing ladders ask about crazing.
-  await db.raw(
-    `UPDATE question SET about = 'crazing' WHERE JSON_VALUE(design, '$.kind') = 'crazing'`,
-  );
+  await db.raw(`UPDATE question SET about = 'crazing' WHERE JSON_VALUE(design, '$.kind') = 'crazing'`);
 }

@@ -6,7 +6,5 @@ export async function up(db: Knex): Promise<void> {
   await db.raw('ALTER TABLE observation ADD FULLTEXT KEY observation_words (note)');
   await db.raw('ALTER TABLE flag ADD FULLTEXT KEY flag_words (text)');
   await db.raw('ALTER TABLE firing ADD FULLTEXT KEY firing_words (notes)');
-  await db.raw(
-    'ALTER TABLE question ADD FULLTEXT KEY question_words (text, varied, held, expected)',
-  );
+  await db.raw('ALTER TABLE question ADD FULLTEXT KEY question_words (text, varied, held, expected)');
 }

@@ -1,8 +1,9 @@
 import type { Knex } from 'knex';
 
 /**
- * Cases of the clinic: what somebody asked why of, what was said of it, and what turned out true. What follows from the
- * records is not kept here: it is read anew. Answers lie beside one another; the newest of a fact stands.
+ * Cases of the clinic: what somebody asked why of, what was said of it, and what turned out true. What
+ * follows from the records is not kept here: it is read anew. Answers lie beside one another; the newest of a
+ * fact stands.
  */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`CREATE TABLE clinic_case (

@@ -1,6 +1,9 @@
 import type { Knex } from 'knex';
 
-/** What a technician says of a cause here, with the reason; the newest of a cause stands, the older stay on record. */
+/**
+ * What a technician says of a cause here, with the reason; the newest of a cause stands, the older stay on
+ * record.
+ */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`CREATE TABLE clinic_cause (
     id UUID NOT NULL PRIMARY KEY,

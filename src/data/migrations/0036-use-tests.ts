@@ -1,6 +1,9 @@
 import type { Knex } from 'knex';
 
-/** Tests of body and use on pieces: dated, with what was found and when they are due again. What was struck stays. */
+/**
+ * Tests of body and use on pieces: dated, with what was found and when they are due again. What was struck
+ * stays.
+ */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`CREATE TABLE use_test (
     id UUID NOT NULL PRIMARY KEY,

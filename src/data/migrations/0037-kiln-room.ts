@@ -1,9 +1,9 @@
 import type { Knex } from 'knex';
 
 /**
- * What is said in the kiln room: where on a piece a sign is, how often it pings, when somebody is to look again, sounds
- * that wait to be typed up, ticks of sheets, what was collected and where, and who said later what a numbered piece is
- * covered with.
+ * What is said in the kiln room: where on a piece a sign is, how often it pings, when somebody is to look
+ * again, sounds that wait to be typed up, ticks of sheets, what was collected and where, and who said later
+ * what a numbered piece is covered with.
  */
 export async function up(db: Knex): Promise<void> {
   await db.raw('ALTER TABLE observation_sign ADD COLUMN points JSON NULL');

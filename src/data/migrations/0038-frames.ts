@@ -1,8 +1,8 @@
 import type { Knex } from 'knex';
 
 /**
- * Where faces lie in pictures, the colours of their zones by the grey in the picture, and which part of its picture a cell
- * shows. A frame that was replaced or taken away stays, with who set it.
+ * Where faces lie in pictures, the colours of their zones by the grey in the picture, and which part of its
+ * picture a cell shows. A frame that was replaced or taken away stays, with who set it.
  */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`CREATE TABLE frame (

@@ -1,8 +1,9 @@
 import type { Knex } from 'knex';
 
 /**
- * How sharp a face is in its picture, by which version of the method its colours were measured, which picture somebody chose to stand for a cell, what colour a cell’s pieces are
- * together, how far the studio’s repeats lie apart, and which stack is its control.
+ * How sharp a face is in its picture, by which version of the method its colours were measured, which picture
+ * somebody chose to stand for a cell, what colour a cell’s pieces are together, how far the studio’s repeats
+ * lie apart, and which stack is its control.
  */
 export async function up(db: Knex): Promise<void> {
   await db.raw(
@@ -10,7 +11,8 @@ export async function up(db: Knex): Promise<void> {
   );
   // Somebody looked and found nothing to frame in it: it is not asked about again.
   await db.raw('ALTER TABLE photo ADD COLUMN unframed BOOLEAN NOT NULL DEFAULT FALSE');
-  // A cell comes and goes with what is said of its pieces; its id follows from what it is, and the choice stays.
+  // A cell comes and goes with what is said of its pieces; its id follows from what it is, and the choice
+  // stays.
   await db.raw(`CREATE TABLE cell_picture (
     cell_id CHAR(32) CHARACTER SET ascii NOT NULL PRIMARY KEY,
     photo_id UUID NOT NULL REFERENCES photo (id),

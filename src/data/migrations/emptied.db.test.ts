@@ -59,7 +59,8 @@ test('after a whole studio was in it: every table with its keys and checks, ever
   expect(Object.values(tables).filter((one) => one.includes('CHECK (')).length).toBeGreaterThan(30);
   const rows = await rowsOf(again);
   expect(rows).toEqual(await rowsOf(pristine));
-  const counts = (of: Record<string, string[]>) => Object.entries(of).map(([table, list]) => [table, list.length]);
+  const counts = (of: Record<string, string[]>) =>
+    Object.entries(of).map(([table, list]) => [table, list.length]);
   expect(counts(rows)).toEqual(counts(await rowsOf(fresh)));
   await again.destroy();
 }, 120_000);
@@ -69,11 +70,15 @@ test.each([
   ['a table more', 'CREATE TABLE stray (n INT)'],
   ['a column more', 'ALTER TABLE body ADD COLUMN stray INT NULL'],
   ['a key', 'ALTER TABLE piece DROP INDEX code'],
-])('a file that changed %s leaves it to no other', async (_, change) => {
-  const again = await takenAgainAfter((db) => db.raw(change));
-  expect(await made(again)).toEqual(await made(fresh));
-  await again.destroy();
-}, 60_000);
+])(
+  'a file that changed %s leaves it to no other',
+  async (_, change) => {
+    const again = await takenAgainAfter((db) => db.raw(change));
+    expect(await made(again)).toEqual(await made(fresh));
+    await again.destroy();
+  },
+  60_000,
+);
 
 test('what an earlier file left open, and locked, is ended', async () => {
   const before = await emptyDatabase();

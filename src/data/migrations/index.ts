@@ -168,8 +168,7 @@ export async function migrate(db: Knex, through?: string): Promise<string[]> {
   };
   return alone(db, async () => {
     // Whoever held this lock and still ran would hold the row as well.
-    if (await db.schema.hasTable('knex_migrations_lock'))
-      await db.migrate.forceFreeMigrationsLock(config);
+    if (await db.schema.hasTable('knex_migrations_lock')) await db.migrate.forceFreeMigrationsLock(config);
     const [, taken] = (await db.migrate.latest(config)) as [number, string[]];
     return taken;
   });

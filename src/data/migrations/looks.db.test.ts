@@ -73,11 +73,7 @@ test('what had replaced words of others or of a day before becomes a look; a cor
       })),
     ),
   );
-  const look = (
-    stands: boolean,
-    corrects: number | null = null,
-    doubted: number | null = null,
-  ) => ({
+  const look = (stands: boolean, corrects: number | null = null, doubted: number | null = null) => ({
     stands,
     corrects,
     doubted,
@@ -95,8 +91,8 @@ test('what had replaced words of others or of a day before becomes a look; a cor
     [look(false), look(true, 0), look(true, null, 1)],
   ]);
   // They arrived as they were seen, as far as anybody knows; no look was lost.
-  expect(
-    await old('observation').whereRaw('arrived_at <> seen_at').count({ n: '*' }).first(),
-  ).toEqual({ n: 0 });
+  expect(await old('observation').whereRaw('arrived_at <> seen_at').count({ n: '*' }).first()).toEqual({
+    n: 0,
+  });
   await old.destroy();
 }, 120_000);

@@ -150,9 +150,9 @@ test('each step goes over a database with rows in it, and a second run changes n
   const reading = { firing_id: firingId, at: new Date(0), celsius: 20, source: 'hand' };
   await db('reading').insert(reading);
   await expect(db('reading').insert(reading)).rejects.toMatchObject({ errno: 1062 });
-  await expect(
-    db('kiln').where({ id: kilnId }).update({ shelf_width_mm: -1 }),
-  ).rejects.toMatchObject({ errno: CHECK_FAILED });
+  await expect(db('kiln').where({ id: kilnId }).update({ shelf_width_mm: -1 })).rejects.toMatchObject({
+    errno: CHECK_FAILED,
+  });
 
   // The database itself holds the line: codes are unique, lengths positive, bodies real.
   await expect(db('piece').insert({ ...piece, id: v7() })).rejects.toMatchObject({ errno: 1062 });
@@ -200,12 +200,7 @@ test('a studio of before comes up with everything, and what waits is right', asy
   expect(blends.length).toBeGreaterThan(5);
   for (const { notes } of blends) expect(notes).toMatch(/^tiles? \d+(, \d+)*: ./);
   // A firing whose cones were not read stands under what was intended, every other where it stood.
-  const cones = await old('firing').select(
-    'cone_known',
-    'cone_band',
-    'target_cone',
-    'reached_ordinal',
-  );
+  const cones = await old('firing').select('cone_known', 'cone_band', 'target_cone', 'reached_ordinal');
   for (const { cone_known, cone_band, target_cone, reached_ordinal } of cones)
     if (reached_ordinal === null && target_cone !== null)
       expect([cone_known, cone_band]).toEqual(['intended', `?${target_cone}`]);

@@ -62,8 +62,7 @@ export const boardCorner = keepRead({
     if (board === null) return null;
     const place = new Map(board.axis.map(({ slug }, i) => [slug, i]));
     const inSight = ({ base, over }: Position): boolean =>
-      (place.get(base) ?? 0) < CORNER.rows &&
-      (over === null || (place.get(over) ?? 0) + 1 < CORNER.columns);
+      (place.get(base) ?? 0) < CORNER.rows && (over === null || (place.get(over) ?? 0) + 1 < CORNER.columns);
     return { ...board, positions: board.positions.filter(inSight), deeper: [], corner: true };
   },
 });
@@ -71,11 +70,7 @@ export const boardCorner = keepRead({
 const once = writtenOnce<ChartData>();
 
 /** The board that an address names; through a share link the one that it shows. */
-export async function boardAnswer(
-  src: Source,
-  { link }: Viewer,
-  query: URLSearchParams,
-): Promise<Sent> {
+export async function boardAnswer(src: Source, { link }: Viewer, query: URLSearchParams): Promise<Sent> {
   const data = await chartData(src, viewOf(link === null ? query : new URLSearchParams(link.view)));
   return once(data, '', () => boardSent(data));
 }

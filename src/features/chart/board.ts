@@ -22,8 +22,7 @@ export type Position = {
 
 export type Board = { axis: AxisCoating[]; positions: Map<string, Position>; deeper: BoardCell[] };
 
-export const positionKey = (base: string, over: string | null): string =>
-  crossingKey(base, over ?? ALONE);
+export const positionKey = (base: string, over: string | null): string => crossingKey(base, over ?? ALONE);
 
 /** What was fired once stands before what was fired again, then the best known. */
 const better = (a: BoardCell, b: BoardCell): number =>
@@ -37,11 +36,7 @@ const better = (a: BoardCell, b: BoardCell): number =>
  * every other one that is in use and whose range holds the cone, so that what is untried
  * has its place; those best known come first. Stacks of three and more coats stand apart.
  */
-export function boardOf(
-  cells: readonly BoardCell[],
-  coatings: readonly Coating[],
-  cone: string,
-): Board {
+export function boardOf(cells: readonly BoardCell[], coatings: readonly Coating[], cone: string): Board {
   const [shallow, deeper] = [
     cells.filter(({ depth }) => depth <= 2),
     cells.filter(({ depth, base }) => depth > 2 && base !== null),
@@ -59,23 +54,21 @@ export function boardOf(
   );
   const axis = coatings
     .filter((coating) => present.has(coating.slug) || fits(coating, cone))
-    .sort(
-      (a, b) =>
-        (present.get(b.slug) ?? 0) - (present.get(a.slug) ?? 0) || a.name.localeCompare(b.name),
-    )
+    .sort((a, b) => (present.get(b.slug) ?? 0) - (present.get(a.slug) ?? 0) || a.name.localeCompare(b.name))
     .map(({ slug, name, colour }) => ({ slug, name, colour }));
   return { axis, positions, deeper: deeper.sort(better) };
 }
 
-/** A coating belongs on the axes of a cone when it is in use, is no slip and no trial, and its range holds the cone. */
+/**
+ * A coating belongs on the axes of a cone when it is in use, is no slip and no trial, and its range holds the
+ * cone.
+ */
 function fits(coating: Coating, cone: string): boolean {
-  if (coating.archived || coating.trial || coating.kind === 'slip' || coating.kind === 'engobe')
-    return false;
+  if (coating.archived || coating.trial || coating.kind === 'slip' || coating.kind === 'engobe') return false;
   const heat = intendedOf(cone) ?? cone;
   if (!isCone(heat) || coating.coneLow === null || coating.coneHigh === null) return false;
   return inConeRange(heat, { low: coating.coneLow, high: coating.coneHigh });
 }
 
 /** Cones in order, "unknown" last. */
-export const sortCones = (cones: readonly string[]): string[] =>
-  [...new Set(cones)].sort(CONE.order);
+export const sortCones = (cones: readonly string[]): string[] => [...new Set(cones)].sort(CONE.order);

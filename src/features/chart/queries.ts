@@ -1,10 +1,4 @@
-import {
-  boardCells,
-  boardChanged,
-  pairAnywhere,
-  type BoardChoice,
-  type BoardOf,
-} from '@/data/board';
+import { boardCells, boardChanged, pairAnywhere, type BoardChoice, type BoardOf } from '@/data/board';
 import type { Body } from '@/data/bodies';
 import type { Coating } from '@/data/coatings';
 import type { Source } from '@/data/database';
@@ -44,8 +38,7 @@ export const chartData = keepRead({
   marked: {
     tables: ['cell', 'sighting'],
     // What there is to choose from follows from the cells of every board.
-    mark: async (src, view) =>
-      `${await boardChanged(src, view)} ${JSON.stringify(await keptChoices(src))}`,
+    mark: async (src, view) => `${await boardChanged(src, view)} ${JSON.stringify(await keptChoices(src))}`,
   },
 });
 
@@ -65,8 +58,7 @@ export async function readChart(src: Source, view: ChartView): Promise<ChartData
   }
   const { body: slug, cone, atmosphere, ground: slips } = view;
   // A view that leaves nothing open is read at once, beside what there is to choose from.
-  const whole =
-    slug !== undefined && cone !== undefined && atmosphere !== undefined && slips !== undefined;
+  const whole = slug !== undefined && cone !== undefined && atmosphere !== undefined && slips !== undefined;
   const [bodies, coatings, choices, found] = await Promise.all([
     keptBodies(src),
     keptCoatings(src),
@@ -75,8 +67,7 @@ export async function readChart(src: Source, view: ChartView): Promise<ChartData
   ]);
   const named = slug === undefined ? undefined : entryAt(bodies, slug);
   // An address of a body that was a double shows the body it is.
-  if (named !== undefined && named.slug !== slug)
-    return readChart(src, { ...view, body: named.slug });
+  if (named !== undefined && named.slug !== slug) return readChart(src, { ...view, body: named.slug });
   const slugs = new Map(bodies.map((body) => [body.id, body.slug]));
   const asked = (choice: BoardChoice): boolean[] => [
     view.body === undefined || slugs.get(choice.bodyId) === view.body,
@@ -89,9 +80,8 @@ export async function readChart(src: Source, view: ChartView): Promise<ChartData
     fullest(choices.filter((choice) => asked(choice)[0])) ??
     (view.body === undefined ? fullest(choices) : undefined);
   const body =
-    bodies.find((one) =>
-      view.body === undefined ? one.id === best?.bodyId : one.slug === view.body,
-    ) ?? bodies[0];
+    bodies.find((one) => (view.body === undefined ? one.id === best?.bodyId : one.slug === view.body)) ??
+    bodies[0];
   if (body === undefined) {
     return {
       bodies,
@@ -121,12 +111,8 @@ export async function readChart(src: Source, view: ChartView): Promise<ChartData
     choices,
     chosen,
     cones: sortCones([...ofBody.map((choice) => choice.cone), chosen.cone]),
-    atmospheres: [
-      ...new Set([...ofBody.map((choice) => choice.atmosphere), chosen.atmosphere]),
-    ].sort(),
-    grounds: [
-      ...new Set([...ofBody.filter(same).map((choice) => choice.slips), chosen.slips]),
-    ].sort(),
+    atmospheres: [...new Set([...ofBody.map((choice) => choice.atmosphere), chosen.atmosphere])].sort(),
+    grounds: [...new Set([...ofBody.filter(same).map((choice) => choice.slips), chosen.slips])].sort(),
     board: boardOf(
       cells.filter((cell) => !cell.refired || view.refires !== 'no'),
       coatings,

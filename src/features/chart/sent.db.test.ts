@@ -1,4 +1,7 @@
-/** What leaves of the chart: made once for all who may see the same, and made anew when anything of it changes. */
+/**
+ * What leaves of the chart: made once for all who may see the same, and made anew when anything of it
+ * changes.
+ */
 import { gunzipSync } from 'node:zlib';
 import {
   fired,
@@ -40,7 +43,7 @@ const told = (sent: Sent) => (JSON.parse(sent.plain.toString()) as { data: Zoom 
 
 test('a look changes its board, the open one and its place, and leaves the others alone', async () => {
   const other = 'body=none&cone=10&atmosphere=reduction&ground=';
-  const all = () => Promise.all([board(at), board(''), zoom(), board(other), zoom(undefined, 'pitch')]); // prettier-ignore
+  const all = () => Promise.all([board(at), board(''), zoom(), board(other), zoom(undefined, 'pitch')]);
   const before = await all();
   // Nothing was written: the very same bytes, for whoever asks.
   expect(await all()).toEqual(before);
@@ -48,22 +51,26 @@ test('a look changes its board, the open one and its place, and leaves the other
   expect(await board(at, studio.student)).toBe(before[0]);
   await seen({ surface: 'satin' });
   const after = await all();
-  expect(after.map(({ mark }, i) => mark === before[i]!.mark)).toEqual([
-    false,
-    false,
-    false,
-    true,
-    true,
-  ]);
+  expect(after.map(({ mark }, i) => mark === before[i]!.mark)).toEqual([false, false, false, true, true]);
   expect(told(after[2]!).pieces[0]!.surface).toBe('satin');
   expect(gunzipSync(after[2]!.small).equals(after[2]!.plain)).toBe(true);
 });
 
 test('a cone that was never seen before is there to choose on every board of its body at once', async () => {
-  const heard = async () => JSON.parse((await board(at)).plain.toString()) as { data: { cones: string[] } }; // prettier-ignore
+  const heard = async () => JSON.parse((await board(at)).plain.toString()) as { data: { cones: string[] } };
   expect((await heard()).data.cones).not.toContain('10');
   const cell = await studio.db('cell').first();
-  await studio.db('cell').insert({ ...cell, id: [...(cell.id as string)].reverse().join(''), cone: '10', signs: '[]', divisions: '[]', ratings: '[]', later: '[]', gone: '[]', known: '{}' }); // prettier-ignore
+  await studio.db('cell').insert({
+    ...cell,
+    id: [...(cell.id as string)].reverse().join(''),
+    cone: '10',
+    signs: '[]',
+    divisions: '[]',
+    ratings: '[]',
+    later: '[]',
+    gone: '[]',
+    known: '{}',
+  });
   expect((await heard()).data.cones).toContain('10');
   await studio.db('cell').where({ cone: '10' }).delete();
 });
@@ -99,10 +106,7 @@ test('a name, a piece that is put away, and nothing else change a board', async 
 });
 
 test('ware that its owner does not show is sent to those who may see it, and its page to no others', async () => {
-  await studio
-    .db('piece')
-    .where({ id: piece })
-    .update({ owner_id: studio.technician.id, shown: 0 });
+  await studio.db('piece').where({ id: piece }).update({ owner_id: studio.technician.id, shown: 0 });
   const [own, theirs] = [told(await zoom()), told(await zoom(studio.student))];
   expect([own.pieces[0]!.opens, theirs.pieces[0]!.opens]).toEqual([true, false]);
   expect(theirs.pieces[0]).not.toHaveProperty('ownerId');
@@ -118,7 +122,8 @@ test('what a page will ask for is said ahead of it', async () => {
 test('the corner that comes with a page is of the same board, and says that it is a corner', async () => {
   const view = { body: new URLSearchParams(at).get('body')! };
   const corner = (await boardCorner(studio.db, view))!;
-  const whole = (JSON.parse((await board(`body=${view.body}`)).plain.toString()) as { data: typeof corner }).data; // prettier-ignore
+  const whole = (JSON.parse((await board(`body=${view.body}`)).plain.toString()) as { data: typeof corner })
+    .data;
   expect([corner.corner, whole.corner]).toEqual([true, false]);
   expect(corner.chosen).toEqual(whole.chosen);
   expect(corner.axis).toEqual(whole.axis);

@@ -14,7 +14,10 @@ export type NamedCell = {
 };
 
 export function namedCell(
-  cell: Pick<Cell, 'stackKey' | 'slips' | 'cone' | 'coneKnown' | 'atmosphere' | 'base' | 'over' | 'depth' | 'refired'>, // prettier-ignore
+  cell: Pick<
+    Cell,
+    'stackKey' | 'slips' | 'cone' | 'coneKnown' | 'atmosphere' | 'base' | 'over' | 'depth' | 'refired'
+  >,
   body: Pick<Body, 'slug' | 'name'> | undefined,
   names: Readonly<Record<string, string>>,
 ): NamedCell {

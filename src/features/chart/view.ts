@@ -18,9 +18,7 @@ const ASKED = ['body', 'cone', 'atmosphere', 'ground', 'refires'] as const;
 export function viewOf(query: Pick<URLSearchParams, 'get' | 'has'>): ChartView {
   // With a body, what is open chooses no board.
   const names = query.has('body') ? ASKED : ([...ASKED, 'at'] as const);
-  return Object.fromEntries(
-    names.flatMap((name) => (query.has(name) ? [[name, query.get(name)!]] : [])),
-  );
+  return Object.fromEntries(names.flatMap((name) => (query.has(name) ? [[name, query.get(name)!]] : [])));
 }
 
 /** Where the board of a view is read; through a share link its own one. */

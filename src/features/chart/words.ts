@@ -22,12 +22,7 @@ export const placeWords = (place: Place): string =>
   `${place.body}${place.ground === 'bare body' ? '' : ` under ${place.ground}`}, ${CONE.words(place.cone, PLAIN)}, ${ATMOSPHERE.words(place.atmosphere, PLAIN)}`;
 
 /** A cell for those who hear it: the pair, where, its standing, its faults, how far it runs. */
-export function cellWords(
-  pair: string,
-  place: Place,
-  position: Position | undefined,
-  units: Units,
-): string {
+export function cellWords(pair: string, place: Place, position: Position | undefined, units: Units): string {
   if (position === undefined) return `${pair} on ${placeWords(place)}: untried`;
   const { main } = position;
   const signs = main.signs.map((sign) => signOf(sign.sign)?.name.toLowerCase() ?? sign.sign);

@@ -2,14 +2,7 @@
 import type { PieceColour, Repeats } from '@/core/colour';
 import { firedCautions } from '@/core/chemistry';
 import type { Cut } from '@/core/frame';
-import {
-  describeZone,
-  whereOnPiece,
-  nameIn,
-  zonesBearing,
-  type Face,
-  type Zone,
-} from '@/core/zones';
+import { describeZone, whereOnPiece, nameIn, zonesBearing, type Face, type Zone } from '@/core/zones';
 import {
   cellOnBoard,
   cellsAt,
@@ -102,7 +95,9 @@ export async function elsewhereThan(src: Source, board: BoardOf, of: ZoomOf): Pr
   );
 }
 
-/** Which pieces' pages somebody may open; null through a share link, which shows a board and opens nothing. */
+/**
+ * Which pieces' pages somebody may open; null through a share link, which shows a board and opens nothing.
+ */
 export type Eyes = ((piece: Pick<CellPiece, 'ownerId' | 'shown'>) => boolean) | null;
 
 /** Of what is there, what somebody may see. */
@@ -148,12 +143,10 @@ export async function readZoom(src: Source, board: BoardOf, of: ZoomOf): Promise
     body: bodies.find(({ slug }) => slug === board.body)?.name ?? null,
   };
   const byFiring = new Map(
-    firings.map(
-      ({ id, kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound, byLog }) => [
-        id,
-        { kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound, byLog },
-      ],
-    ),
+    firings.map(({ id, kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound, byLog }) => [
+      id,
+      { kilnName, no, plannedFor, targetCone, reachedOrdinal, reachedBound, byLog },
+    ]),
   );
   const at = (of: { cellId: string; pieceId: string; firingId: string }): string =>
     `${of.cellId}/${of.pieceId}/${of.firingId}`;

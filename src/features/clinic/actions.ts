@@ -41,15 +41,16 @@ export const open = operation({
     const { pieceId, firingId } = of;
     if (pieceId !== null) {
       const [piece] = await loadPieces(trx, { ids: [pieceId] });
-      if (piece === undefined || !maySeePiece(person, piece))
-        throw notFound('There is no such piece.');
+      if (piece === undefined || !maySeePiece(person, piece)) throw notFound('There is no such piece.');
       if (firingId !== null && !(await wasIn(trx, pieceId, firingId)))
         throw refuse('The piece was not in that firing.');
     } else if (!may(person, 'see records') && (firingId ?? of.bucketId) !== null)
       throw refuse('A teacher or a technician asks about a firing or a bucket.');
-    const bucket = of.bucketId === null ? undefined : (await listBuckets(trx, { id: of.bucketId }))[0]; // prettier-ignore
+    const bucket = of.bucketId === null ? undefined : (await listBuckets(trx, { id: of.bucketId }))[0];
     if (of.bucketId !== null && bucket === undefined) throw notFound('There is no such bucket.');
-    const coating = (await listCoatings(trx)).find(({ id, slug }) => id === of.coatingId || slug === bucket?.coatingSlug); // prettier-ignore
+    const coating = (await listCoatings(trx)).find(
+      ({ id, slug }) => id === of.coatingId || slug === bucket?.coatingSlug,
+    );
     if (of.coatingId !== null && coating === undefined) throw notFound('There is no such coating.');
     if (of.bodyId !== null && !(await listBodies(trx)).some(({ id }) => id === of.bodyId))
       throw notFound('There is no such body.');
@@ -82,8 +83,7 @@ export const answer = operation({
   },
 });
 
-const MEANWHILE =
-  'Somebody changed this case meanwhile. Look at it again; what you chose is still here.';
+const MEANWHILE = 'Somebody changed this case meanwhile. Look at it again; what you chose is still here.';
 
 export const name = operation({
   contract: contracts.name,
@@ -136,8 +136,7 @@ export const makeTest = operation({
       if (one.openedBy !== act.person.id)
         throw refuse('Whoever asked, a teacher or a technician makes its tiles.');
       // What has to be weighed is for those who mix; and one set of tiles at a time.
-      if (isWeighed(wanted.fact))
-        throw refuse('Its tiles are weighed out: ask a teacher or a technician.');
+      if (isWeighed(wanted.fact)) throw refuse('Its tiles are weighed out: ask a teacher or a technician.');
       if (one.questionId !== null) throw refuse('Its tiles are made already: write them up first.');
     }
     return makeTestOf(act, one, wanted);

@@ -1,4 +1,7 @@
-/** What the work around a fault answers: the bucket, the bisque, whose it is, what stood beside it, the diary of the air. */
+/**
+ * What the work around a fault answers: the bucket, the bisque, whose it is, what stood beside it, the diary
+ * of the air.
+ */
 import { bandsOf, fellShort, STRENGTH } from '@/core/atmosphere';
 import { coneOrdinal, isCone } from '@/core/cones';
 import {
@@ -34,7 +37,11 @@ export async function airTold(src: Source, firing: Firing): Promise<Told[]> {
   const end = log.reduce((best, one) => (one.c > best.c ? one : best), { t: 0, c: -Infinity }).t;
   const short = fellShort(bandsOf(marks, end), firing.atmosphere);
   return at(`/kilns/firings/${firing.id}`, [
-    readReduction(marks.map(({ t, atmosphere }) => ({ t, strength: STRENGTH[atmosphere] })), log, short), // prettier-ignore
+    readReduction(
+      marks.map(({ t, atmosphere }) => ({ t, strength: STRENGTH[atmosphere] })),
+      log,
+      short,
+    ),
   ]);
 }
 
@@ -47,14 +54,18 @@ const ofBuckets = (buckets: Awaited<ReturnType<typeof keptBuckets>>, on: Date): 
     ),
   ]);
 
-/** The buckets of coats on the day on which they went on; of several coats the one that was not as usual tells. */
-export async function bucketTold(
-  src: Source,
-  versionIds: readonly string[],
-  glazed: Date,
-): Promise<Told[]> {
+/**
+ * The buckets of coats on the day on which they went on; of several coats the one that was not as usual
+ * tells.
+ */
+export async function bucketTold(src: Source, versionIds: readonly string[], glazed: Date): Promise<Told[]> {
   const buckets = await keptBuckets(src);
-  const all = versionIds.flatMap((id) => ofBuckets(buckets.filter(({ versionId }) => versionId === id), glazed)); // prettier-ignore
+  const all = versionIds.flatMap((id) =>
+    ofBuckets(
+      buckets.filter(({ versionId }) => versionId === id),
+      glazed,
+    ),
+  );
   return [all.find(({ value }) => value !== 'usual') ?? all[0]].flatMap((one) => one ?? []);
 }
 
@@ -70,7 +81,9 @@ async function bisqueTold(src: Source, bisqueId: string): Promise<Told[]> {
   const own = all.find(({ id }) => id === bisqueId);
   if (own === undefined) return [];
   const coneOf = ({ reachedOrdinal, byLog, targetCone }: Firing): number | null =>
-    reachedOrdinal ?? byLog?.ordinal ?? (targetCone !== null && isCone(targetCone) ? coneOrdinal(targetCone) : null); // prettier-ignore
+    reachedOrdinal ??
+    byLog?.ordinal ??
+    (targetCone !== null && isCone(targetCone) ? coneOrdinal(targetCone) : null);
   return at(
     `/kilns/firings/${own.id}`,
     readBisque({
@@ -84,13 +97,12 @@ async function bisqueTold(src: Source, bisqueId: string): Promise<Told[]> {
   );
 }
 
-async function chromeTold(
-  src: Source,
-  firing: Firing,
-  own: Placement | undefined,
-): Promise<Told[]> {
+async function chromeTold(src: Source, firing: Firing, own: Placement | undefined): Promise<Told[]> {
   const all = (await stoodIn(src, firing.id)).filter(({ pieceId }) => pieceId !== own?.pieceId);
-  const { chrome, known } = await keptChrome(src, [...new Set(all.flatMap(({ versionIds }) => versionIds))].sort()); // prettier-ignore
+  const { chrome, known } = await keptChrome(
+    src,
+    [...new Set(all.flatMap(({ versionIds }) => versionIds))].sort(),
+  );
   const holding = all
     .filter(({ versionIds }) => versionIds.some((id) => chrome.has(id)))
     .map(({ shelf, xMm, yMm }) => ({
@@ -100,7 +112,9 @@ async function chromeTold(
           ? Math.hypot(xMm - own.xMm, yMm - own.yMm)
           : null,
     }));
-  const whole = all.length > 0 && all.every(({ coatsKnown, versionIds }) => coatsKnown && versionIds.every((id) => known.has(id))); // prettier-ignore
+  const whole =
+    all.length > 0 &&
+    all.every(({ coatsKnown, versionIds }) => coatsKnown && versionIds.every((id) => known.has(id)));
   return at(`/kilns/firings/${firing.id}`, [readChrome(holding, own?.shelf ?? null, whole)]);
 }
 
@@ -125,12 +139,18 @@ export async function aroundTold(
     bears.has('chrome-near') ? chromeTold(src, of.firing, of.placement) : [],
   ]);
   const own = worked.find(({ pieceId }) => pieceId === of.pieceId);
-  const faulty = new Set(of.twins.filter(({ faults }) => faults.includes(of.sign)).map(({ pieceId }) => pieceId)); // prettier-ignore
-  const twins = worked.map(({ pieceId, bisqueId, person }) => ({ bisque: bisqueId, person, has: faulty.has(pieceId) })); // prettier-ignore
+  const faulty = new Set(
+    of.twins.filter(({ faults }) => faults.includes(of.sign)).map(({ pieceId }) => pieceId),
+  );
+  const twins = worked.map(({ pieceId, bisqueId, person }) => ({
+    bisque: bisqueId,
+    person,
+    has: faulty.has(pieceId),
+  }));
   const lit = of.firing.startedAt ?? of.firing.openedAt;
   const times = [own?.glazedAt, lit].flatMap((one) => one?.getTime() ?? []);
   const [bucket, bisque] = await Promise.all([
-    bears.has('sg') && times.length > 0 ? bucketTold(src, of.versionIds, new Date(Math.min(...times))) : [], // prettier-ignore
+    bears.has('sg') && times.length > 0 ? bucketTold(src, of.versionIds, new Date(Math.min(...times))) : [],
     own?.bisqueId == null ? [] : bisqueTold(src, own.bisqueId),
   ]);
   const firing = `/kilns/firings/${of.firing.id}`;

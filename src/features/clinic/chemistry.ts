@@ -37,9 +37,7 @@ export async function chemistryOf(
     }
     const chemistry = analyse(linesOf(recipe, materials));
     if (chemistry === null || chemistry.unknown.share >= 0.1) {
-      missing.push(
-        `${name}: ${chemistry?.unknown.names.join(', ') || 'its materials'} has no analysis.`,
-      );
+      missing.push(`${name}: ${chemistry?.unknown.names.join(', ') || 'its materials'} has no analysis.`);
       return [];
     }
     return [chemistry];

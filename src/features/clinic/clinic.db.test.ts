@@ -38,14 +38,21 @@ afterAll(() => studio.db.destroy());
 
 type Opened = { id: string; no: number };
 const open = async (input: object, as = studio.technician): Promise<Opened> =>
-  (await studio.must('clinic.open', { pieceId: thick, firingId: firing, complaints: ['pit'], ...input }, as)) as Opened; // prettier-ignore
-const view = async (id: string) =>
-  caseView(studio.db, (await listCases(studio.db, { id }))[0]!, new Date());
+  (await studio.must(
+    'clinic.open',
+    { pieceId: thick, firingId: firing, complaints: ['pit'], ...input },
+    as,
+  )) as Opened;
+const view = async (id: string) => caseView(studio.db, (await listCases(studio.db, { id }))[0]!, new Date());
 const value = (told: readonly Told[], fact: string): string | undefined =>
   told.find((one) => one.fact === fact)?.value;
 
 test('the records say that it is thickness, without anybody asked', async () => {
-  const { told, missing } = await evidenceOf(studio.db, { pieceId: thick, firingId: firing, complaint: 'pit' }); // prettier-ignore
+  const { told, missing } = await evidenceOf(studio.db, {
+    pieceId: thick,
+    firingId: firing,
+    complaint: 'pit',
+  });
   expect(value(told, 'thickness')).toBe('only-thick');
   expect(value(told, 'stack')).toBe('single');
   expect(value(told, 'generation')).toBe('first');
@@ -96,7 +103,7 @@ test('answers stand beside one another, the newest counts, and nobody knows leav
 test('cases have their numbers, also when two are opened at once; a piece must have been in the firing', async () => {
   const [a, b] = await Promise.all([open({}), open({ complaints: ['crazing'] })]);
   expect(new Set([a!.no, b!.no]).size).toBe(2);
-  const never = await studio.act('clinic.open', { pieceId: thin[0], firingId: firing, complaints: ['pit'] }); // prettier-ignore
+  const never = await studio.act('clinic.open', { pieceId: thin[0], firingId: firing, complaints: ['pit'] });
   expect(never).toMatchObject({ ok: false });
   const none = await studio.act('clinic.open', { pieceId: v7(), firingId: firing, complaints: [] });
   expect(none).toMatchObject({ ok: false, problem: { code: 'not-found' } });
@@ -123,16 +130,25 @@ test('closed by what turned out true, opened again, and two who name it otherwis
 
 test('a student asks of study tiles and of own pieces, and sees those cases alone', async () => {
   const { id } = await open({}, studio.student);
-  expect((await studio.act('clinic.answer', { caseId: id, fact: 'body', value: 'only' }, studio.student)).ok).toBe(true); // prettier-ignore
+  expect(
+    (await studio.act('clinic.answer', { caseId: id, fact: 'body', value: 'only' }, studio.student)).ok,
+  ).toBe(true);
   const theirs = await open({});
-  const peek = await studio.act('clinic.answer', { caseId: theirs.id, fact: 'body', value: 'only' }, studio.student); // prettier-ignore
+  const peek = await studio.act(
+    'clinic.answer',
+    { caseId: theirs.id, fact: 'body', value: 'only' },
+    studio.student,
+  );
   expect(peek).toMatchObject({ ok: false, problem: { code: 'not-found' } });
   await studio.db('piece').where({ id: thin[1] }).update({ owner_id: studio.teacher.id, shown: 1 });
   // Ware whose owner shows it may be asked about; what nobody shows is not there.
   const ask = { pieceId: thin[1], firingId: null, complaints: ['pit'] };
   expect(await studio.act('clinic.open', ask, studio.student)).toMatchObject({ ok: true });
   await studio.db('piece').where({ id: thin[1] }).update({ shown: 0 });
-  expect(await studio.act('clinic.open', ask, studio.student)).toMatchObject({ ok: false, problem: { code: 'not-found' } }); // prettier-ignore
+  expect(await studio.act('clinic.open', ask, studio.student)).toMatchObject({
+    ok: false,
+    problem: { code: 'not-found' },
+  });
 });
 
 test('a piece that was put away meanwhile leaves its case readable', async () => {
@@ -168,7 +184,7 @@ test('what turned out true counts from then on; a technician disagrees with a re
   expect(await studio.db('clinic_cause').count({ n: '*' }).first()).toEqual({ n: 2 });
   // A student's word closes their own case, and moves no figure of the studio's.
   const own = await open({}, studio.student);
-  await studio.must('clinic.close', { caseId: own.id, revision: 1, turnedOut: ['grit'] }, studio.student); // prettier-ignore
+  await studio.must('clinic.close', { caseId: own.id, revision: 1, turnedOut: ['grit'] }, studio.student);
   expect((await view(id)).confirmed).toEqual(after.confirmed);
   const bare = await studio.act('clinic.disagree', {
     cause: 'grit',
@@ -181,22 +197,28 @@ test('what turned out true counts from then on; a technician disagrees with a re
 
 test('a test is made in one act: question, tiles, expectation, places; the case names it', async () => {
   const { id } = await open({});
-  const made = await studio.must('clinic.make-test', { caseId: id, revision: 1, fact: 't-thin-thick' }); // prettier-ignore
+  const made = await studio.must('clinic.make-test', { caseId: id, revision: 1, fact: 't-thin-thick' });
   expect(made).toMatchObject({ tiles: 3 });
   const { no } = made as { no: number };
   const question = await studio.db('question').where({ no }).first();
-  expect(question).toMatchObject({ about: 'pit', expected: expect.stringContaining('the coat is too thick') }); // prettier-ignore
-  expect(await studio.db('question_tile').where({ question_id: question.id }).count({ n: '*' }).first()).toEqual({ n: 3 }); // prettier-ignore
+  expect(question).toMatchObject({
+    about: 'pit',
+    expected: expect.stringContaining('the coat is too thick'),
+  });
+  expect(
+    await studio.db('question_tile').where({ question_id: question.id }).count({ n: '*' }).first(),
+  ).toEqual({ n: 3 });
   expect((await view(id)).test).toEqual({ no, tiles: 3, seen: 0, fact: 't-thin-thick' });
   // Somebody else did it meanwhile: no second set of tiles lies about.
   const twice = await studio.act('clinic.make-test', { caseId: id, revision: 1, fact: 't-order' });
   expect(twice).toMatchObject({ ok: false });
-  const again = await studio.act('clinic.make-test', { caseId: id, revision: 1, fact: 't-thin-thick' }); // prettier-ignore
+  const again = await studio.act('clinic.make-test', { caseId: id, revision: 1, fact: 't-thin-thick' });
   expect(again).toMatchObject({ ok: false, problem: { code: 'conflict' } });
   expect(await studio.db('question').count({ n: '*' }).first()).toEqual({ n: 1 });
   // A student has tiles made for an own case, once, and none that have to be weighed out.
-  const student = (rest: object) => studio.act('clinic.make-test', { revision: 1, fact: 't-thin-thick', ...rest }, studio.student); // prettier-ignore
-  expect(await student({ caseId: id })).toMatchObject({ ok: false, problem: { code: 'not-found' } }); // prettier-ignore
+  const student = (rest: object) =>
+    studio.act('clinic.make-test', { revision: 1, fact: 't-thin-thick', ...rest }, studio.student);
+  expect(await student({ caseId: id })).toMatchObject({ ok: false, problem: { code: 'not-found' } });
   const own = await open({}, studio.student);
   expect(await student({ caseId: own.id, fact: 't-ladder' })).toMatchObject({ ok: false });
   const mine = await student({ caseId: own.id });
@@ -224,13 +246,9 @@ test('unrelated stacks of a load that share a fault: a case on the firing, with 
   const { id } = await open({ pieceId: null, firingId, complaints: ['dry'] });
   const shown = await view(id);
   expect(value(shown.told, 'air')).toBe('oxidation');
-  expect(shown.told.every(({ fact }) => !['thickness', 'stack', 'generation'].includes(fact))).toBe(true); // prettier-ignore
+  expect(shown.told.every(({ fact }) => !['thickness', 'stack', 'generation'].includes(fact))).toBe(true);
   expect((await listCases(studio.db, { id }))[0]!.scope).toBe('firing');
-  const student = await studio.act(
-    'clinic.open',
-    { firingId, complaints: ['dry'] },
-    studio.student,
-  );
+  const student = await studio.act('clinic.open', { firingId, complaints: ['dry'] }, studio.student);
   expect(student).toMatchObject({ ok: false });
 });
 

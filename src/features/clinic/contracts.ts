@@ -7,7 +7,10 @@ const one = (ids: readonly { id: string }[], words: string) =>
 const complaint = one(COMPLAINTS, 'No complaint that the clinic knows.');
 
 const whose = z.uuid().nullable().default(null);
-/** What a case is of: a piece after a firing, a firing, all with a coating, a bucket, all on a body, or nothing on record. */
+/**
+ * What a case is of: a piece after a firing, a firing, all with a coating, a bucket, all on a body, or
+ * nothing on record.
+ */
 export const openSchema = z
   .object({
     /** Its address, where the device that asks has given it one already. */
@@ -37,7 +40,10 @@ export const answer = contract('clinic.answer', answerSchema);
 export const nameSchema = z.object({
   caseId: z.uuid(),
   revision: z.number().int(),
-  complaints: z.array(complaint).min(1, 'A case is of something.').max(4, 'At most four complaints in one case.'), // prettier-ignore
+  complaints: z
+    .array(complaint)
+    .min(1, 'A case is of something.')
+    .max(4, 'At most four complaints in one case.'),
 });
 export const name = contract('clinic.name', nameSchema);
 

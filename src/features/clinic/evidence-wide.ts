@@ -42,7 +42,10 @@ export async function firingEvidence(
   ]);
   if (firing === undefined) return NO_EVIDENCE;
   const faulty = load.filter(({ faults }) => faults.includes(sign));
-  const slugs = versionsIn(faulty.map(({ stackKey }) => stackKey), coatings).map(({ slug }) => slug); // prettier-ignore
+  const slugs = versionsIn(
+    faulty.map(({ stackKey }) => stackKey),
+    coatings,
+  ).map(({ slug }) => slug);
   const shelves = [...new Set(faulty.map(({ shelf }) => shelf))];
   const reached = firing.reachedOrdinal ?? firing.byLog?.ordinal ?? null;
   const told = readRecord({
@@ -71,7 +74,10 @@ export async function firingEvidence(
   };
 }
 
-/** The stack, body and cone on which a fault is seen most; ties by name, so that the same records tell the same. */
+/**
+ * The stack, body and cone on which a fault is seen most; ties by name, so that the same records tell the
+ * same.
+ */
 function commonest(all: readonly Seen[]): Seen | null {
   const found = new Map<string, { one: Seen; times: number }>();
   for (const one of all) {
@@ -79,7 +85,7 @@ function commonest(all: readonly Seen[]): Seen | null {
     const before = found.get(key);
     found.set(key, { one, times: (before?.times ?? 0) + 1 });
   }
-  return [...found].sort(([a, x], [b, y]) => y.times - x.times || (a < b ? -1 : 1))[0]?.[1].one ?? null; // prettier-ignore
+  return [...found].sort(([a, x], [b, y]) => y.times - x.times || (a < b ? -1 : 1))[0]?.[1].one ?? null;
 }
 
 /** What can be said of a coating wherever it is: of its thickness, bodies, stacks, recipe and fit. */
@@ -94,7 +100,7 @@ async function seenMost(src: Source, all: readonly Seen[], of: Wide): Promise<Ev
   const sign = complaintOf(of.complaint)?.sign ?? of.complaint;
   const most = commonest(all.filter(({ faults }) => faults.includes(sign)));
   if (most === null)
-    return { ...NO_EVIDENCE, missing: ['It is on record as nothing: nobody has written it up yet.'] }; // prettier-ignore
+    return { ...NO_EVIDENCE, missing: ['It is on record as nothing: nobody has written it up yet.'] };
   const [coatings, bodies] = await Promise.all([keptCoatings(src), keptBodies(src)]);
   const versions = versionsIn([most.stackKey], coatings);
   const [kin, onBody, chemistry, known] = await Promise.all([
@@ -119,13 +125,13 @@ async function seenMost(src: Source, all: readonly Seen[], of: Wide): Promise<Ev
     absorption: known.absorption,
     oxides: chemistry.oxides,
     recipes: chemistry.recipes,
-    gap: chemistry.appen === null || known.expansion === null ? null : chemistry.appen - known.expansion, // prettier-ignore
+    gap: chemistry.appen === null || known.expansion === null ? null : chemistry.appen - known.expansion,
   };
   const recipeFacts = new Set(of.recipes ? readRecipe(record).map(({ fact }) => fact) : []);
   const told = readRecord(record).filter(({ fact }) => of.told.has(fact) || recipeFacts.has(fact));
   return {
     told: linked(told, { body: body?.slug, coating: versions[0]?.slug }),
-    missing: [...chemistry.missing, ...missingOfBody(body?.name ?? 'the body', known, chemistry.appen)], // prettier-ignore
+    missing: [...chemistry.missing, ...missingOfBody(body?.name ?? 'the body', known, chemistry.appen)],
     contrasts: [],
     signs: null,
     place: placeOf(most.bodyId, most.stackKey),
@@ -138,7 +144,7 @@ export async function coatingEvidence(
   of: { slug: string; complaint: string; bucketId: string | null; now: Date },
 ): Promise<Evidence> {
   const all = await seenWithCoats(src, [of.slug]);
-  const wide = await seenMost(src, all, { complaint: of.complaint, told: OF_A_COATING, recipes: true }); // prettier-ignore
+  const wide = await seenMost(src, all, { complaint: of.complaint, told: OF_A_COATING, recipes: true });
   const bucket = of.bucketId === null ? [] : await oneBucketTold(src, of.bucketId, of.now);
   return { ...wide, told: [...wide.told, ...bucket] };
 }

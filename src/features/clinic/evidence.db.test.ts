@@ -1,4 +1,7 @@
-/** What the records around a fault answer: the bucket, the coating, the body, the tiles of a test, what goes with it. */
+/**
+ * What the records around a fault answer: the bucket, the coating, the body, the tiles of a test, what goes
+ * with it.
+ */
 import { v7 } from 'uuid';
 import {
   advance,
@@ -38,9 +41,9 @@ const open = async (input: object, as = studio.technician) =>
   (await studio.must('clinic.open', { complaints: ['pit'], ...input }, as)) as { id: string };
 const view = async (id: string, records = true) =>
   caseView(studio.db, (await listCases(studio.db, { id }))[0]!, new Date(), records);
-const told = (all: readonly Told[], fact: string): Told | undefined =>
-  all.find((one) => one.fact === fact);
-const tarnId = async (): Promise<string> => (await studio.db('coating').where({ slug: 'tarn' }).first()).id as string; // prettier-ignore
+const told = (all: readonly Told[], fact: string): Told | undefined => all.find((one) => one.fact === fact);
+const tarnId = async (): Promise<string> =>
+  (await studio.db('coating').where({ slug: 'tarn' }).first()).id as string;
 
 test('the bucket on the day of glazing, with the address of its page', async () => {
   const bucketId = v7();
@@ -52,8 +55,16 @@ test('the bucket on the day of glazing, with the address of its page', async () 
     mixed_by: studio.technician.id,
     mixed_at: new Date(),
   });
-  const entry = (sg: number, at: Date) => ({ id: v7(), bucket_id: bucketId, kind: 'measured', sg, by_person: studio.technician.id, note: '', at }); // prettier-ignore
-  const glazed = (await studio.db('layer').where({ piece_id: thick[0] }).first()).recorded_at as Date; // prettier-ignore
+  const entry = (sg: number, at: Date) => ({
+    id: v7(),
+    bucket_id: bucketId,
+    kind: 'measured',
+    sg,
+    by_person: studio.technician.id,
+    note: '',
+    at,
+  });
+  const glazed = (await studio.db('layer').where({ piece_id: thick[0] }).first()).recorded_at as Date;
   await studio
     .db('bucket_entry')
     .insert([
@@ -61,7 +72,11 @@ test('the bucket on the day of glazing, with the address of its page', async () 
       entry(1.58, new Date(glazed.getTime() - 86_400_000)),
     ]);
   // The thickness of a coat bears on pits, and so does the bucket.
-  const { told: all } = await evidenceOf(studio.db, { pieceId: thick[0]!, firingId: firing, complaint: 'pit' }); // prettier-ignore
+  const { told: all } = await evidenceOf(studio.db, {
+    pieceId: thick[0]!,
+    firingId: firing,
+    complaint: 'pit',
+  });
   expect(told(all, 'sg')).toEqual({
     fact: 'sg',
     value: 'high',
@@ -79,12 +94,12 @@ test('the bucket on the day of glazing, with the address of its page', async () 
 test('every fact leads to its record, and for who may not see that page it leads nowhere', async () => {
   const { id } = await open({ pieceId: thick[0], firingId: firing });
   const shown = await view(id);
-  expect(told(shown.told, 'load')?.href ?? `/kilns/firings/${firing}`).toBe(`/kilns/firings/${firing}`); // prettier-ignore
+  expect(told(shown.told, 'load')?.href ?? `/kilns/firings/${firing}`).toBe(`/kilns/firings/${firing}`);
   expect(told(shown.told, 'thickness')?.href).toMatch(/^\/pieces\//);
   expect(told(shown.told, 'ground')?.href).toBe('/store/bodies/peat');
   const hidden = await view(id, false);
   expect(hidden.told.map(({ fact }) => fact)).toEqual(shown.told.map(({ fact }) => fact));
-  expect(hidden.told.every(({ href }) => href === undefined || href.startsWith('/pieces/'))).toBe(true); // prettier-ignore
+  expect(hidden.told.every(({ href }) => href === undefined || href.startsWith('/pieces/'))).toBe(true);
 });
 
 test('a case of a coating is read for where it is seen most, and a test can be made of it', async () => {
@@ -93,10 +108,14 @@ test('a case of a coating is read for where it is seen most, and a test can be m
   expect(shown.place?.stack).toBe('tarn');
   expect(told(shown.told, 'thickness')?.value).toBe('only-thick');
   // What belongs to one piece or one firing is not said of all of them.
-  for (const fact of ['load', 'generation', 'air', 'moved']) expect(told(shown.told, fact)).toBeUndefined(); // prettier-ignore
-  const made = await studio.must('clinic.make-test', { caseId: id, revision: 1, fact: 't-thin-thick' }); // prettier-ignore
+  for (const fact of ['load', 'generation', 'air', 'moved']) expect(told(shown.told, fact)).toBeUndefined();
+  const made = await studio.must('clinic.make-test', { caseId: id, revision: 1, fact: 't-thin-thick' });
   expect(made).toMatchObject({ tiles: 3 });
-  const both = await studio.act('clinic.open', { coatingId: await tarnId(), pieceId: thick[0], complaints: ['pit'] }); // prettier-ignore
+  const both = await studio.act('clinic.open', {
+    coatingId: await tarnId(),
+    pieceId: thick[0],
+    complaints: ['pit'],
+  });
   expect(both).toMatchObject({ ok: false, problem: { code: 'invalid' } });
   const none = await studio.act('clinic.open', { coatingId: v7(), complaints: ['pit'] });
   expect(none).toMatchObject({ ok: false, problem: { code: 'not-found' } });
@@ -127,7 +146,7 @@ test('what the tiles of a test showed is read from how they were written up', as
   await studio.must('opening.record', recordInput(firingId, pieceIds.slice(1), pits));
   // Not before all of them are written up.
   expect(told((await view(id)).told, 't-thin-thick')).toBeUndefined();
-  await studio.must('opening.record', recordInput(firingId, pieceIds.slice(0, 1), { surface: 'gloss' })); // prettier-ignore
+  await studio.must('opening.record', recordInput(firingId, pieceIds.slice(0, 1), { surface: 'gloss' }));
   const shown = await view(id);
   expect(shown.test).toMatchObject({ tiles: 3, seen: 3, fact: 't-thin-thick' });
   expect(told(shown.told, 't-thin-thick')).toMatchObject({
@@ -139,10 +158,18 @@ test('what the tiles of a test showed is read from how they were written up', as
 
 test('the day sheet says what the result makes of the causes; a tile that broke is not waited for', async () => {
   const { id } = await open({ pieceId: thick[1], firingId: firing });
-  const { no } = (await studio.must('clinic.make-test', { caseId: id, revision: 1, fact: 't-thin-thick' })) as { no: number }; // prettier-ignore
+  const { no } = (await studio.must('clinic.make-test', {
+    caseId: id,
+    revision: 1,
+    fact: 't-thin-thick',
+  })) as { no: number };
   const question = await studio.db('question').where({ no }).first();
   const tiles = await studio.db('question_tile').where({ question_id: question.id }).orderBy('no');
-  const [first, second, third] = tiles.map(({ piece_id: pieceId }) => pieceId as string) as [string, string, string]; // prettier-ignore
+  const [first, second, third] = tiles.map(({ piece_id: pieceId }) => pieceId as string) as [
+    string,
+    string,
+    string,
+  ];
   await studio.db('piece').whereIn('id', [first, third]).update({ waiting_for: 'glaze' });
   await studio.db('piece').where({ id: second }).update({ binned_at: new Date() });
   expect((await view(id)).test).toMatchObject({ tiles: 2, seen: 0 });
@@ -152,11 +179,11 @@ test('the day sheet says what the result makes of the causes; a tile that broke 
   const pits = { surface: 'gloss', signs: [{ sign: 'pit', severity: 2, wanted: false }] };
   await studio.must('opening.record', recordInput(firingId, [first], { surface: 'gloss' }));
   await studio.must('opening.record', recordInput(firingId, [third], pits));
-  expect(
-    (await ripeQuestions(studio.db)).find(({ waiting }) => waiting?.caseId === id),
-  ).toBeTruthy();
+  expect((await ripeQuestions(studio.db)).find(({ waiting }) => waiting?.caseId === id)).toBeTruthy();
   const says = await caseSays(studio.db, id, new Date());
-  expect(says).toMatch(/^What did single and double dips show\? the thin one is clean\. The coat is too thick: .* in 100\.$/); // prettier-ignore
+  expect(says).toMatch(
+    /^What did single and double dips show\? the thin one is clean\. The coat is too thick: .* in 100\.$/,
+  );
   expect(await caseSays(studio.db, v7(), new Date())).toBeNull();
   await studio.db('piece').whereIn('id', [first, third]).update({ binned_at: new Date() });
 });
@@ -166,10 +193,10 @@ test('a record that was corrected meanwhile is said on its case; what is told by
   expect((await view(id)).corrected).toBeNull();
   const crazed = { surface: 'gloss', signs: [{ sign: 'crazing', severity: 2, wanted: false }] };
   const [look] = await studio.db('observation').where({ piece_id: thick[2] }).select('id');
-  const input = recordInput(firing, [thick[2]!], crazed) as { pieces: { corrects: string | null }[] }; // prettier-ignore
+  const input = recordInput(firing, [thick[2]!], crazed) as { pieces: { corrects: string | null }[] };
   input.pieces[0]!.corrects = look.id;
   await studio.must('opening.record', input);
-  expect((await view(id)).corrected).toMatch(/does not say pits, but crazing: it may have been corrected/); // prettier-ignore
+  expect((await view(id)).corrected).toMatch(/does not say pits, but crazing: it may have been corrected/);
   const matt = await open({ pieceId: thick[3], firingId: firing, complaints: ['matt'] });
   expect((await view(matt.id)).corrected).toBeNull();
 });

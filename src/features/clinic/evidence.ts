@@ -35,7 +35,10 @@ export type Evidence = {
   missing: string[];
   /** The nearest clean pieces of the same coats. */
   contrasts: Contrast[];
-  /** Signs of the piece as it is on record now that nobody wanted; null where it is of no piece, or not written up. */
+  /**
+   * Signs of the piece as it is on record now that nobody wanted; null where it is of no piece, or not
+   * written up.
+   */
   signs: string[] | null;
   /** The body and the stack that it is read for; null where it is of no one stack. */
   place: { bodyId: string; stack: string; stackKey: string } | null;
@@ -52,8 +55,7 @@ export const NO_EVIDENCE: Evidence = {
 const DAY = 86_400_000;
 /** What is written within half a day is one look, zone by zone. */
 const ANOTHER_LOOK = DAY / 2;
-export const NO_CONE =
-  'No cone was read in that firing and its log says none: the heat is not known.';
+export const NO_CONE = 'No cone was read in that firing and its log says none: the heat is not known.';
 
 /** The versions that lie in stacks, with their names. */
 export function versionsIn(
@@ -73,16 +75,22 @@ export function versionsIn(
 export const bodyRecord = (body: Body | undefined): CaseRecord['body'] => ({
   low: body?.coneLow ?? null,
   high: body?.coneHigh ?? null,
-  ground: body === undefined ? null : body.ironBearing ? 'dark' : body.ground === 'mid' ? 'buff' : body.ground === 'dark' ? 'dark' : 'white', // prettier-ignore
+  ground:
+    body === undefined
+      ? null
+      : body.ironBearing
+        ? 'dark'
+        : body.ground === 'mid'
+          ? 'buff'
+          : body.ground === 'dark'
+            ? 'dark'
+            : 'white',
   red: body !== undefined && body.ironBearing && body.kind === 'earthenware',
   porcelain: body?.kind === 'porcelain',
 });
 
 /** The ranges of these coatings. */
-export const rangesOf = (
-  coatings: readonly Coating[],
-  slugs: readonly string[],
-): CaseRecord['coatings'] =>
+export const rangesOf = (coatings: readonly Coating[], slugs: readonly string[]): CaseRecord['coatings'] =>
   coatings
     .filter(({ slug }) => slugs.includes(slug))
     .map(({ slug, name, coneLow, coneHigh }) => ({ slug, name, low: coneLow, high: coneHigh }));
@@ -95,7 +103,7 @@ export async function bodyKnown(
   const [[fit], tests] = await Promise.all([keptFits(src, bodyId), keptTests(src, bodyId)]);
   return {
     expansion: fit?.value ?? fit?.placed?.at ?? null,
-    absorption: tests.find(({ kind, value }) => kind === 'absorption' && value !== null)?.value ?? null, // prettier-ignore
+    absorption: tests.find(({ kind, value }) => kind === 'absorption' && value !== null)?.value ?? null,
   };
 }
 
@@ -136,18 +144,16 @@ export async function evidenceOf(
   of: { pieceId: string; firingId: string; complaint: string },
 ): Promise<Evidence> {
   const sign = complaintOf(of.complaint)?.sign ?? of.complaint;
-  const [[piece], [firing], inLoad, looks, placements, coatings, bodies, tests] = await Promise.all(
-    [
-      loadPieces(src, { ids: [of.pieceId] }),
-      listFirings(src, { ids: [of.firingId] }),
-      seenInFiring(src, of.firingId),
-      listObservations(src, { pieceIds: [of.pieceId], current: true }),
-      listPlacements(src, { pieceIds: [of.pieceId] }),
-      keptCoatings(src),
-      keptBodies(src),
-      testsOnPieces(src, [of.pieceId]),
-    ],
-  );
+  const [[piece], [firing], inLoad, looks, placements, coatings, bodies, tests] = await Promise.all([
+    loadPieces(src, { ids: [of.pieceId] }),
+    listFirings(src, { ids: [of.firingId] }),
+    seenInFiring(src, of.firingId),
+    listObservations(src, { pieceIds: [of.pieceId], current: true }),
+    listPlacements(src, { pieceIds: [of.pieceId] }),
+    keptCoatings(src),
+    keptBodies(src),
+    testsOnPieces(src, [of.pieceId]),
+  ]);
   if (piece === undefined || firing === undefined) return NO_EVIDENCE;
   const mine = inLoad.filter(({ pieceId }) => pieceId === of.pieceId);
   // A surface that is otherwise than meant is the complaint where it was called nothing.
@@ -182,8 +188,10 @@ export async function evidenceOf(
   ]);
   const kin = marked(alike, of.complaint, sign, stackNames);
   const body = bodies.find(({ id }) => id === piece.bodyId);
-  const after = looks.filter((one) => one.firingId === of.firingId).sort((a, b) => a.seenAt.getTime() - b.seenAt.getTime()); // prettier-ignore
-  const bears = (one: (typeof looks)[number]): boolean => one.signs.some((seen) => seen.sign === sign); // prettier-ignore
+  const after = looks
+    .filter((one) => one.firingId === of.firingId)
+    .sort((a, b) => a.seenAt.getTime() - b.seenAt.getTime());
+  const bears = (one: (typeof looks)[number]): boolean => one.signs.some((seen) => seen.sign === sign);
   const first = after.find(bears);
   const before = placements
     .filter(({ generation }) => generation > 0 && generation === (placement?.generation ?? 1) - 1)
@@ -192,7 +200,9 @@ export async function evidenceOf(
     src,
     piece,
     placement?.generation ?? 1,
-    after.filter(({ superseded }) => !superseded).flatMap((one) => one.signs.filter((seen) => seen.sign === sign)), // prettier-ignore
+    after
+      .filter(({ superseded }) => !superseded)
+      .flatMap((one) => one.signs.filter((seen) => seen.sign === sign)),
   );
   const record: CaseRecord = {
     sign,
@@ -212,7 +222,10 @@ export async function evidenceOf(
       after.some(({ seenAt }) => first.seenAt.getTime() - seenAt.getTime() > ANOTHER_LOOK),
     surface: stacks[0]?.surface ?? null,
     movementMm: stacks[0]?.movementMm ?? null,
-    zones: hasByPins(own.map(({ stackKey, faults }) => ({ stackKey, has: faults.includes(sign) })), pins), // prettier-ignore
+    zones: hasByPins(
+      own.map(({ stackKey, faults }) => ({ stackKey, has: faults.includes(sign) })),
+      pins,
+    ),
     pins,
     load,
     kin,
@@ -232,10 +245,7 @@ export async function evidenceOf(
     air: airAt(firing, placement?.shelf ?? null),
     oxides: chemistry.oxides,
     recipes: chemistry.recipes,
-    gap:
-      chemistry.appen === null || known.expansion === null
-        ? null
-        : chemistry.appen - known.expansion,
+    gap: chemistry.appen === null || known.expansion === null ? null : chemistry.appen - known.expansion,
   };
   const missing = [
     ...chemistry.missing,

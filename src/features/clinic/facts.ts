@@ -24,7 +24,10 @@ export type KnownFacts = {
 const wordsOf = (fact: string, value: string | null): string =>
   factOf(fact)?.values.find(({ id }) => id === value)?.words ?? 'nobody knows';
 
-/** What stands: what somebody said, else what the records say. What a person says comes before what was reckoned. */
+/**
+ * What stands: what somebody said, else what the records say. What a person says comes before what was
+ * reckoned.
+ */
 export function factsOf(told: readonly Told[], said: readonly Said[]): KnownFacts {
   const record = new Map(told.map((one) => [one.fact, one]));
   const people = new Map(said.map((one) => [one.fact, one]));
@@ -33,14 +36,23 @@ export function factsOf(told: readonly Told[], said: readonly Said[]): KnownFact
     const question = factOf(fact)?.question ?? fact;
     // That nobody knows leaves what the records say.
     if (theirs === undefined || (theirs.value === null && own !== undefined))
-      return { fact, question, value: own!.value, words: wordsOf(fact, own!.value), from: own!.words, otherwise: null, href: own!.href ?? null }; // prettier-ignore
+      return {
+        fact,
+        question,
+        value: own!.value,
+        words: wordsOf(fact, own!.value),
+        from: own!.words,
+        otherwise: null,
+        href: own!.href ?? null,
+      };
     return {
       fact,
       question,
       value: theirs.value,
       words: wordsOf(fact, theirs.value),
       from: theirs.by,
-      otherwise: own !== undefined && own.value !== theirs.value ? `${wordsOf(fact, own.value)} (${own.words})` : null, // prettier-ignore
+      otherwise:
+        own !== undefined && own.value !== theirs.value ? `${wordsOf(fact, own.value)} (${own.words})` : null,
       href: own?.href ?? null,
     };
   });

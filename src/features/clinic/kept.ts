@@ -23,16 +23,16 @@ export const keptMaterials = keepRead({ most: 1, key: () => '', read: recipeMate
 export const keptFits = keepRead({ most: 60, key: (bodyId: string) => bodyId, read: bodyFits });
 export const keptTests = keepRead({ most: 60, key: (bodyId: string) => bodyId, read: bodyTestsOf });
 export const keptRecipes = keepRead({ most: 200, key: ids, read: recipesOf });
-export const keptDiary = keepRead({ most: 40, key: (firingId: string) => firingId, read: entriesOfFiring }); // prettier-ignore
-/** Which coating versions hold chrome, by their recipe or by what the studio says, and of which the recipe is known. */
+export const keptDiary = keepRead({ most: 40, key: (firingId: string) => firingId, read: entriesOfFiring });
+/**
+ * Which coating versions hold chrome, by their recipe or by what the studio says, and of which the recipe is
+ * known.
+ */
 export const keptChrome = keepRead({
   most: 40,
   key: ids,
   async read(src: Source, versionIds: readonly string[]) {
-    const [byRecipe, coatings] = await Promise.all([
-      traitsByVersion(src, versionIds),
-      listCoatings(src),
-    ]);
+    const [byRecipe, coatings] = await Promise.all([traitsByVersion(src, versionIds), listCoatings(src)]);
     const said = coatings.filter(({ traits }) => traits.includes('chrome'));
     return {
       chrome: new Set([
@@ -49,8 +49,8 @@ export const keptWitnesses = keepRead({
   most: 40,
   key: (firingId: string) => firingId,
   read: async (src: Source, firingId: string) =>
-    ((await listWitnesses(src, [firingId])).get(firingId) ?? []).flatMap(
-      ({ bendDegrees, ...cone }) => (bendDegrees === null ? [] : [{ ...cone, bendDegrees }]),
+    ((await listWitnesses(src, [firingId])).get(firingId) ?? []).flatMap(({ bendDegrees, ...cone }) =>
+      bendDegrees === null ? [] : [{ ...cone, bendDegrees }],
     ),
 });
 
@@ -92,6 +92,7 @@ export const leanLog = async (
 /** What the log of a firing says, where somebody lit it. */
 export async function logTold(src: Source, firing: Firing): Promise<Told[]> {
   if (firing.startedAt === null) return [];
-  const at = firing.openedAt === null ? null : (firing.openedAt.getTime() - firing.startedAt.getTime()) / 1000; // prettier-ignore
+  const at =
+    firing.openedAt === null ? null : (firing.openedAt.getTime() - firing.startedAt.getTime()) / 1000;
   return readLog(await leanLog(src, firing), at);
 }

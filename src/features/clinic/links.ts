@@ -9,9 +9,33 @@ type Places = {
   coating?: string | undefined;
 };
 
-const OF_THE_FIRING = new Set(['load', 'place', 'heat', 'body-heat', 'range', 'air', 'top', 'fall', 'cooling', 'opened']); // prettier-ignore
+const OF_THE_FIRING = new Set([
+  'load',
+  'place',
+  'heat',
+  'body-heat',
+  'range',
+  'air',
+  'top',
+  'fall',
+  'cooling',
+  'opened',
+]);
 const OF_THE_BODY = new Set(['body', 'ground', 'red-body', 'porcelain', 'absorption', 'fit']);
-const OF_THE_PIECE = new Set(['thickness', 'where', 'generation', 'first-seen', 'surface', 'moved', 'dried-between', 'applied', 'slip-stage', 't-ice', 't-boil', 'metal']); // prettier-ignore
+const OF_THE_PIECE = new Set([
+  'thickness',
+  'where',
+  'generation',
+  'first-seen',
+  'surface',
+  'moved',
+  'dried-between',
+  'applied',
+  'slip-stage',
+  't-ice',
+  't-boil',
+  'metal',
+]);
 
 /** Facts with the address of their record; what is left is of the coating. */
 export const linked = (told: readonly Told[], { piece, firing, body, coating }: Places): Told[] =>

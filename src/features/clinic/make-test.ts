@@ -16,7 +16,9 @@ import { caseView, type CaseView } from './queries';
 import { versionsIn } from './evidence';
 import { designFor, type TestPlace } from './test-design';
 
-/** What a test of a case is made on: the body and stack that it is read for, put on as they were on the piece. */
+/**
+ * What a test of a case is made on: the body and stack that it is read for, put on as they were on the piece.
+ */
 async function placeFor(
   { trx }: Act,
   one: ClinicCase,
@@ -33,10 +35,12 @@ async function placeFor(
   const recipes = await recipesOf(trx, stack);
   const body = bodies.find(({ id }) => id === place.bodyId);
   const other = bodies.find(
-    (two) => two.id !== place.bodyId && !two.archived && two.coneLow === body?.coneLow && two.ironBearing === false, // prettier-ignore
+    (two) =>
+      two.id !== place.bodyId && !two.archived && two.coneLow === body?.coneLow && two.ironBearing === false,
   );
   const named = (name: string): string | null =>
-    materials.find((material) => !material.archived && material.name.toLowerCase().includes(name))?.id ?? null; // prettier-ignore
+    materials.find((material) => !material.archived && material.name.toLowerCase().includes(name))?.id ??
+    null;
   const layer = piece?.done.find(({ coatingVersionId }) => stack.includes(coatingVersionId));
   return {
     bodyId: place.bodyId,
@@ -75,7 +79,7 @@ export async function makeTest(
   const { facts } = factsOf(view.told, view.said);
   const { causes } = reckoned(view, one.complaints, facts);
   // What is expected is said before the tiles are made: whom the outcome would speak for.
-  const speaks = causes.filter(({ id }) => causeOf(id)?.tests.some((of) => of.fact === fact)).slice(0, 3); // prettier-ignore
+  const speaks = causes.filter(({ id }) => causeOf(id)?.tests.some((of) => of.fact === fact)).slice(0, 3);
   const tiles = planTiles(plan.design).length;
   const made = await questionsOperations.ask.run(
     act,
@@ -84,7 +88,8 @@ export async function makeTest(
         text: `Case ${one.no}, ${complaint?.name.toLowerCase() ?? 'a fault'} on ${one.code ?? one.subject?.name ?? 'it'}: ${test.name.toLowerCase()}?`,
         varied: test.how,
         held: 'Everything else as on the piece.',
-        expected: speaks.length === 0 ? '' : `If so: ${speaks.map(({ name }) => name.toLowerCase()).join(', or ')}.`, // prettier-ignore
+        expected:
+          speaks.length === 0 ? '' : `If so: ${speaks.map(({ name }) => name.toLowerCase()).join(', or ')}.`,
         about: complaint?.sign ?? null,
         targetPieceId: null,
       },

@@ -17,7 +17,10 @@ export async function pinsOf(
   if (points.length === 0) return [];
   const inPictures = points.some(({ sha }) => sha !== null);
   const photos = inPictures ? await listPhotos(src, { pieceIds: [piece.id] }) : [];
-  const frames = await framesOf(src, photos.map(({ id }) => id)); // prettier-ignore
+  const frames = await framesOf(
+    src,
+    photos.map(({ id }) => id),
+  );
   const rings = (face: number): boolean =>
     hasRings(piece.form, piece.faces.find(({ no }) => no === face)?.surface ?? null);
   const framed = photos.map((photo) => ({

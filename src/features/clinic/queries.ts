@@ -31,15 +31,7 @@ export type Said = { fact: string; value: string | null; by: string; at: string 
 /** Of a case, what whoever may see it is shown. */
 export type ShownCase = Pick<
   ClinicCase,
-  | 'id'
-  | 'no'
-  | 'code'
-  | 'complaints'
-  | 'turnedOut'
-  | 'closedByName'
-  | 'closedAt'
-  | 'closingNote'
-  | 'revision'
+  'id' | 'no' | 'code' | 'complaints' | 'turnedOut' | 'closedByName' | 'closedAt' | 'closingNote' | 'revision'
 >;
 
 export type CaseView = {
@@ -71,12 +63,7 @@ export type CaseView = {
  * A case with what the records say of it now.
  * @param records may whoever asks see the pages of firings and the store? Else what is said leads nowhere.
  */
-export async function caseView(
-  src: Source,
-  one: ClinicCase,
-  now: Date,
-  records = true,
-): Promise<CaseView> {
+export async function caseView(src: Source, one: ClinicCase, now: Date, records = true): Promise<CaseView> {
   const { pieceId, firingId } = one;
   const [said, evidence, photos, [firing], confirmed, disagreed, [question]] = await Promise.all([
     answersOf(src, one.id),
@@ -119,7 +106,7 @@ export async function caseView(
     ].map(({ href, ...told }) =>
       href !== undefined && (records || href.startsWith('/pieces/')) ? { ...told, href } : told,
     ),
-    said: said.map(({ fact, value, byName, at }) => ({ fact, value, by: byName, at: at.toISOString() })), // prettier-ignore
+    said: said.map(({ fact, value, byName, at }) => ({ fact, value, by: byName, at: at.toISOString() })),
     missing: evidence.missing,
     test:
       question === undefined
@@ -152,7 +139,11 @@ function overOf(
   place: Evidence['place'],
 ): CaseView['over'] {
   if (bodyId !== null) return { among: { bodyId }, over: `on ${subject?.name ?? 'this body'}` };
-  if (place !== null) return { among: { slugs: [...new Set(place.stack.split('>'))], stack: place.stack }, over: complaints.some(toldBySurface) ? 'of this stack' : 'with any of its coats' }; // prettier-ignore
+  if (place !== null)
+    return {
+      among: { slugs: [...new Set(place.stack.split('>'))], stack: place.stack },
+      over: complaints.some(toldBySurface) ? 'of this stack' : 'with any of its coats',
+    };
   return firingId === null ? null : { among: {}, over: 'in the whole studio' };
 }
 
@@ -160,7 +151,7 @@ function overOf(
 async function readEvidence(src: Source, one: ClinicCase, now: Date): Promise<Evidence> {
   const { pieceId, firingId, bodyId, bucketId } = one;
   const complaint = one.complaints[0] ?? 'off-colour';
-  if (pieceId !== null && firingId !== null) return evidenceOf(src, { pieceId, firingId, complaint }); // prettier-ignore
+  if (pieceId !== null && firingId !== null) return evidenceOf(src, { pieceId, firingId, complaint });
   if (firingId !== null) return firingEvidence(src, { firingId, complaint });
   if (bodyId !== null) return bodyEvidence(src, { bodyId, complaint });
   if (one.coatingId === null) return NO_EVIDENCE;

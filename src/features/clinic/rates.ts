@@ -11,11 +11,7 @@ import {
 import { signOf } from '@/core/signs';
 import { FIRINGS_OWN } from '@/core/standing';
 import { listBodies } from '@/data/bodies';
-import {
-  comparedSightings,
-  type ComparedCell,
-  type ComparedSighting,
-} from '@/data/clinic-evidence';
+import { comparedSightings, type ComparedCell, type ComparedSighting } from '@/data/clinic-evidence';
 import type { Source } from '@/data/database';
 import { keepRead } from '@/data/kept';
 
@@ -59,7 +55,9 @@ function ofStretch(cell: ComparedCell): Record<string, string>[] {
 const ofPiece = (variables: ComparedSighting['variables']): Record<string, string> =>
   Object.fromEntries(Object.entries(variables).filter(([name]) => !NAMES.has(name)));
 
-/** What comes out the same is one object, however often it is made; each is made once of what is handed in. */
+/**
+ * What comes out the same is one object, however often it is made; each is made once of what is handed in.
+ */
 function shared() {
   const same = new Map<string, Record<string, string>>();
   const one = (fresh: Record<string, string>): Record<string, string> => {
@@ -89,27 +87,28 @@ function numbered() {
   };
 }
 
-/** Circumstances with and without a complaint, over what holds these coats, over a body, or over the whole studio. */
-export async function readRates(
-  src: Source,
-  complaint: string,
-  among: Among,
-): Promise<Rates | null> {
+/**
+ * Circumstances with and without a complaint, over what holds these coats, over a body, or over the whole
+ * studio.
+ */
+export async function readRates(src: Source, complaint: string, among: Among): Promise<Rates | null> {
   const sign = complaintOf(complaint)?.sign ?? null;
   const bySurface = toldBySurface(complaint) && among.stack !== undefined;
   // A surface is no complaint of a stack that is meant so: over more than one stack it says nothing.
-  if (sign === null || (complaintsOf(sign).length > 1 && toldBySurface(complaint) && !bySurface)) return null; // prettier-ignore
+  if (sign === null || (complaintsOf(sign).length > 1 && toldBySurface(complaint) && !bySurface)) return null;
   // A sign that stands for several complaints says not which of them it was.
-  const sayAs =
-    bySurface || complaintsOf(sign).length === 1 ? complaintOf(complaint) : signOf(sign);
+  const sayAs = bySurface || complaintsOf(sign).length === 1 ? complaintOf(complaint) : signOf(sign);
   const [all, bodies] = await Promise.all([comparedSightings(src, among), listBodies(src)]);
   const bodyNames = new Map(bodies.map(({ id, name }) => [id, name]));
-  const rows = bySurface ? all.filter(({ cell }) => stackParts(cell.stackKey).stack === among.stack) : all; // prettier-ignore
+  const rows = bySurface ? all.filter(({ cell }) => stackParts(cell.stackKey).stack === among.stack) : all;
   const has = (row: ComparedSighting): boolean =>
     bySurface ? shows(complaint, sign, row) : row.faults.includes(sign);
   const witnessOf = numbered();
   const once = shared();
-  const cellOnce = once((cell: ComparedCell) => [ofCell(cell, bodyNames.get(cell.bodyId)), ...ofStretch(cell)]); // prettier-ignore
+  const cellOnce = once((cell: ComparedCell) => [
+    ofCell(cell, bodyNames.get(cell.bodyId)),
+    ...ofStretch(cell),
+  ]);
   const pieceOnce = once((variables: ComparedSighting['variables']) => [ofPiece(variables)]);
   const found = factorsOf(
     rows.map((row) => ({

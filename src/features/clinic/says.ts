@@ -5,7 +5,10 @@ import type { Source } from '@/data/database';
 import { factsOf, reckoned } from './facts';
 import { caseView } from './queries';
 
-/** "Thin and thick: the thin one is clean. The coat is too thick is likely, 78 in 100." Null where there is no such case. */
+/**
+ * "Thin and thick: the thin one is clean. The coat is too thick is likely, 78 in 100." Null where there is no
+ * such case.
+ */
 export async function caseSays(src: Source, caseId: string, now: Date): Promise<string | null> {
   const [one] = await listCases(src, { id: caseId });
   if (one === undefined) return null;

@@ -10,15 +10,15 @@ import type { WideSubject } from './components/OpenWideCase';
 
 export type Subject = { name: string; of: WideSubject };
 
-/** `?coating=`, `?bucket=`, `?body=` or `?firing=` with an id; null where there is none of these, or no such thing. */
+/**
+ * `?coating=`, `?bucket=`, `?body=` or `?firing=` with an id; null where there is none of these, or no such
+ * thing.
+ */
 export async function subjectOf(
   src: Source,
   query: Readonly<Record<string, string | undefined>>,
 ): Promise<Subject | null> {
-  const find = async (
-    kind: WideSubject['kind'],
-    id: string,
-  ): Promise<{ name: string } | undefined> => {
+  const find = async (kind: WideSubject['kind'], id: string): Promise<{ name: string } | undefined> => {
     if (kind === 'bucket') return (await listBuckets(src, { id }))[0];
     if (kind === 'firing') {
       const [one] = await listFirings(src, { ids: [id] });

@@ -15,7 +15,9 @@ const place: TestPlace = {
 const tiles = (fact: string, rest: Partial<TestPlace> = {}) => {
   const plan = designFor(fact, { ...place, ...rest });
   if ('why' in plan) throw new Error(plan.why);
-  return planTiles(plan.design).map(({ body, layers }) => `${body}: ${layers.map(({ coat }) => coat).join('+')}`); // prettier-ignore
+  return planTiles(plan.design).map(
+    ({ body, layers }) => `${body}: ${layers.map(({ coat }) => coat).join('+')}`,
+  );
 };
 
 test('every test that is made of tiles makes no fewer than it says, the others say why not', () => {
@@ -27,13 +29,27 @@ test('every test that is made of tiles makes no fewer than it says, the others s
 });
 
 test('single, double and treble of one coat; the whole stack single and double', () => {
-  expect(tiles('t-thin-thick', { stack: ['tarn'] })).toEqual(['body: tarn', 'body: tarn+tarn', 'body: tarn+tarn+tarn']); // prettier-ignore
+  expect(tiles('t-thin-thick', { stack: ['tarn'] })).toEqual([
+    'body: tarn',
+    'body: tarn+tarn',
+    'body: tarn+tarn+tarn',
+  ]);
   expect(tiles('t-thin-thick')).toEqual(['body: tarn+pitch', 'body: tarn+tarn+pitch+pitch']);
 });
 
 test('each alone at double thickness and both orders; two bodies twice; twins', () => {
-  expect(tiles('t-order')).toEqual(['body: tarn+tarn', 'body: pitch+pitch', 'body: tarn+pitch', 'body: pitch+tarn']); // prettier-ignore
-  expect(tiles('t-two-bodies').sort()).toEqual(['body: tarn+pitch', 'body: tarn+pitch', 'quiet: tarn+pitch', 'quiet: tarn+pitch']); // prettier-ignore
+  expect(tiles('t-order')).toEqual([
+    'body: tarn+tarn',
+    'body: pitch+pitch',
+    'body: tarn+pitch',
+    'body: pitch+tarn',
+  ]);
+  expect(tiles('t-two-bodies').sort()).toEqual([
+    'body: tarn+pitch',
+    'body: tarn+pitch',
+    'quiet: tarn+pitch',
+    'quiet: tarn+pitch',
+  ]);
   expect(new Set(tiles('t-drop-hold'))).toEqual(new Set(['body: tarn+pitch']));
 });
 

@@ -1,4 +1,7 @@
-/** The smallest set of tiles that a test of the clinic wants, as a design. Keys are ids of versions, bodies, materials. */
+/**
+ * The smallest set of tiles that a test of the clinic wants, as a design. Keys are ids of versions, bodies,
+ * materials.
+ */
 import type { Design } from '@/core/designs';
 import { testOf } from '@/core/diagnosis';
 import type { Layer } from '@/core/zones';

@@ -1,12 +1,5 @@
 /** What the test of a case showed, from how its tiles were written up. */
-import {
-  complaintOf,
-  marked,
-  outcomeOf,
-  stackParts,
-  type TestTile,
-  type Told,
-} from '@/core/diagnosis';
+import { complaintOf, marked, outcomeOf, stackParts, type TestTile, type Told } from '@/core/diagnosis';
 import type { ClinicCase } from '@/data/clinic';
 import { tilesSeen } from '@/data/clinic-evidence';
 import type { Source } from '@/data/database';
@@ -28,7 +21,8 @@ export async function outcomeTold(
   const byPiece = new Map<string, TestTile>();
   for (const zone of marked(zones, complaint, sign, stacks)) {
     const before = byPiece.get(zone.pieceId);
-    const thicker = before === undefined || stackParts(zone.stackKey).coats > stackParts(before.stackKey).coats; // prettier-ignore
+    const thicker =
+      before === undefined || stackParts(zone.stackKey).coats > stackParts(before.stackKey).coats;
     byPiece.set(zone.pieceId, {
       ...zone,
       stackKey: thicker ? zone.stackKey : before.stackKey,
@@ -36,5 +30,7 @@ export async function outcomeTold(
     });
   }
   const told = outcomeOf(one.testFact, [...byPiece.values()], place);
-  return told === null ? [] : [{ ...told, words: `question ${no}: ${told.words}`, href: `/tests/questions/${no}` }]; // prettier-ignore
+  return told === null
+    ? []
+    : [{ ...told, words: `question ${no}: ${told.words}`, href: `/tests/questions/${no}` }];
 }

@@ -1,4 +1,6 @@
-/** Cases that are wider than a piece: what is read for them, what proposes them, and where an address leads. */
+/**
+ * Cases that are wider than a piece: what is read for them, what proposes them, and where an address leads.
+ */
 import { v7 } from 'uuid';
 import {
   advance,
@@ -24,8 +26,12 @@ beforeAll(async () => {
 });
 afterAll(() => studio.db.destroy());
 
-const sign = (name: string, rest: object = {}) => ({ surface: 'gloss', signs: [{ sign: name, severity: 2, wanted: false }], ...rest }); // prettier-ignore
-const view = async (id: string) => caseView(studio.db, (await listCases(studio.db, { id }))[0]!, new Date()); // prettier-ignore
+const sign = (name: string, rest: object = {}) => ({
+  surface: 'gloss',
+  signs: [{ sign: name, severity: 2, wanted: false }],
+  ...rest,
+});
+const view = async (id: string) => caseView(studio.db, (await listCases(studio.db, { id }))[0]!, new Date());
 const open = async (input: object) =>
   ((await studio.must('clinic.open', { complaints: ['pit'], ...input })) as { id: string }).id;
 const fact = (told: readonly Told[], name: string) => told.find((one) => one.fact === name);
@@ -36,11 +42,19 @@ async function bucket(name: string, sg: number): Promise<string> {
     id,
     coating_version_id: studio.version('tarn'),
     name,
-    advice: JSON.stringify({ dips: null, seconds: null, dryingSign: '', restirMinutes: null, sg: 1.48 }), // prettier-ignore
+    advice: JSON.stringify({ dips: null, seconds: null, dryingSign: '', restirMinutes: null, sg: 1.48 }),
     mixed_by: studio.technician.id,
     mixed_at: new Date(),
   });
-  await studio.db('bucket_entry').insert({ id: v7(), bucket_id: id, kind: 'measured', sg, note: '', by_person: studio.technician.id, at: new Date() }); // prettier-ignore
+  await studio.db('bucket_entry').insert({
+    id: v7(),
+    bucket_id: id,
+    kind: 'measured',
+    sg,
+    note: '',
+    by_person: studio.technician.id,
+    at: new Date(),
+  });
   return id;
 }
 
@@ -60,7 +74,7 @@ test('what a coating goes through is counted by pieces, not by the stretches tha
   // Two stretches of the same coat, and one where it lies double.
   const made = await fired(studio, [layer(tarn, 0, 0.9), layer(tarn, 0.3, 0.6)], { count: 4 });
   await studio.must('opening.record', recordInput(made.firingId, made.ids, sign('crazing')));
-  const stretches = await studio.db('sighting').where({ firing_id: made.firingId }).count({ n: '*' }).first(); // prettier-ignore
+  const stretches = await studio.db('sighting').where({ firing_id: made.firingId }).count({ n: '*' }).first();
   const found = (await ratesOf(studio.db, 'crazing', { slugs: ['tarn'] }))!;
   expect(Number(stretches!.n)).toBeGreaterThan(4);
   expect(found.all).toMatchObject({ with: 4, of: 7 });
@@ -70,7 +84,7 @@ test('a surface is a complaint of its own stack alone, and a colour that is off 
   const made = await fired(studio, [layer(studio.version('pitch'))], { count: 5 });
   const matt = made.ids.slice(0, 2);
   await studio.must('opening.record', recordInput(made.firingId, matt, { surface: 'matt' }));
-  await studio.must('opening.record', recordInput(made.firingId, made.ids.slice(2), sign('off-colour'))); // prettier-ignore
+  await studio.must('opening.record', recordInput(made.firingId, made.ids.slice(2), sign('off-colour')));
   const own = (await ratesOf(studio.db, 'matt', { slugs: ['pitch'], stack: 'pitch' }))!;
   expect([own.name, own.all.with, own.all.of]).toEqual(['Matt instead of gloss', 2, 5]);
   // Over more than one stack nobody knows which was meant to be matt.
@@ -80,7 +94,11 @@ test('a surface is a complaint of its own stack alone, and a colour that is off 
 });
 
 test('the day sheet proposes a case while an opening is under way, and none where nothing is shared', async () => {
-  const proposed = async () => proposedLines(studio.db, (await openFirings(studio.db)).filter(({ firing }) => firing.status === 'opened')); // prettier-ignore
+  const proposed = async () =>
+    proposedLines(
+      studio.db,
+      (await openFirings(studio.db)).filter(({ firing }) => firing.status === 'opened'),
+    );
   const before = (await proposed()).length;
   const [tarn, pitch] = [studio.version('tarn'), studio.version('pitch')];
   const ids: string[] = [];
@@ -101,7 +119,10 @@ test('an address says what a new case is to be of; what is not there is nothing'
   const coating = await studio.db('coating').where({ slug: 'tarn' }).first();
   const firing = await studio.db('firing').first();
   const of = (query: Record<string, string>) => subjectOf(studio.db, query);
-  expect(await of({ coating: coating.id })).toEqual({ name: coating.name, of: { kind: 'coating', id: coating.id } }); // prettier-ignore
+  expect(await of({ coating: coating.id })).toEqual({
+    name: coating.name,
+    of: { kind: 'coating', id: coating.id },
+  });
   expect((await of({ body: studio.body }))?.of.kind).toBe('body');
   expect((await of({ bucket: await bucket('red lid', 1.5) }))?.name).toBe('red lid');
   expect((await of({ firing: firing.id }))?.name).toMatch(/^the whole load of .* \d+$/);
@@ -113,6 +134,5 @@ test('an address says what a new case is to be of; what is not there is nothing'
     { firing: v7() },
     { kiln: studio.kiln },
   ])
-    // prettier-ignore
     expect(await of(query as Record<string, string>)).toBeNull();
 });

@@ -12,6 +12,10 @@ const put = contract('control.say', controlSchema, answers<{ before: Said }>());
 /** Which stack is the studio’s control; taken back by what it was. */
 export const sayControl = undoneBy(put, put, (_, { before }) => before);
 
-const ofCell = contract('control.cell', z.object({ cellId: z.string().regex(/^[0-9a-f]{32}$/) }), answers<{ before: Said }>()); // prettier-ignore
+const ofCell = contract(
+  'control.cell',
+  z.object({ cellId: z.string().regex(/^[0-9a-f]{32}$/) }),
+  answers<{ before: Said }>(),
+);
 /** What stands in this cell is the control from now on. */
 export const takeCell = undoneBy(ofCell, put, (_, { before }) => before);

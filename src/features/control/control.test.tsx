@@ -21,7 +21,11 @@ test('a cell becomes the control with one touch, and what was the control before
 
 test('the tile that waits is put in, and taken out again; a refusal is said where it was asked', async () => {
   let ok = false;
-  const sent = server(() => ok ? { ok: true, data: { placementIds: [id(7)] } } : { ok: false, problem: { code: 'refused', message: 'K3RV1 is in Gable 4 already.' } }); // prettier-ignore
+  const sent = server(() =>
+    ok
+      ? { ok: true, data: { placementIds: [id(7)] } }
+      : { ok: false, problem: { code: 'refused', message: 'K3RV1 is in Gable 4 already.' } },
+  );
   const hand = person();
   show(<PutControlIn firingId={id(9)} piece={{ id: id(1), code: 'K3RV1' }} />);
   await press(hand, 'Put K3RV1 in');
@@ -30,5 +34,8 @@ test('the tile that waits is put in, and taken out again; a refusal is said wher
   await press(hand, 'Put K3RV1 in');
   await screen.findByText('K3RV1 is in this firing');
   await press(hand, 'Undo');
-  expect(sent.at(-1)).toMatchObject({ path: '/api/act/loading.take-out', body: { input: { firingId: id(9), placementIds: [id(7)] } } }); // prettier-ignore
+  expect(sent.at(-1)).toMatchObject({
+    path: '/api/act/loading.take-out',
+    body: { input: { firingId: id(9), placementIds: [id(7)] } },
+  });
 });

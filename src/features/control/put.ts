@@ -7,8 +7,8 @@ import { putIn } from '../loading/server';
 export type ControlPut = { code: string; placementId: string };
 
 /**
- * Puts the control tile that has waited longest into a firing that is just being planned. Null where the studio has none,
- * none waits, or it was never fired to that cone: nobody melts a control by planning.
+ * Puts the control tile that has waited longest into a firing that is just being planned. Null where the
+ * studio has none, none waits, or it was never fired to that cone: nobody melts a control by planning.
  */
 export async function putControl(
   act: Act,
@@ -20,12 +20,24 @@ export async function putControl(
   const cones = await controlCones(trx, control);
   if (cones.length > 0 && !cones.includes(firing.targetCone)) return null;
   const waiting = await controlPieces(trx, control, 'waiting');
-  const pieces = new Map((await listPieces(trx, { ids: waiting.map(({ id }) => id) })).map((one) => [one.id, one])); // prettier-ignore
+  const pieces = new Map(
+    (await listPieces(trx, { ids: waiting.map(({ id }) => id) })).map((one) => [one.id, one]),
+  );
   const fits = waiting.find(({ id }) => {
     const piece = pieces.get(id);
-    return piece !== undefined && (piece.wantedCone ?? firing.targetCone) === firing.targetCone && (piece.wantedAtmosphere ?? firing.atmosphere) === firing.atmosphere; // prettier-ignore
+    return (
+      piece !== undefined &&
+      (piece.wantedCone ?? firing.targetCone) === firing.targetCone &&
+      (piece.wantedAtmosphere ?? firing.atmosphere) === firing.atmosphere
+    );
   });
   if (fits === undefined) return null;
-  const { placementIds } = await putIn(act, { firingId: firing.id, pieceIds: [fits.id], shelf: null, position: '', setting: 'unknown' }); // prettier-ignore
+  const { placementIds } = await putIn(act, {
+    firingId: firing.id,
+    pieceIds: [fits.id],
+    shelf: null,
+    position: '',
+    setting: 'unknown',
+  });
   return { code: fits.code, placementId: placementIds[0]! };
 }

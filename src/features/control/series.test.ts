@@ -12,7 +12,7 @@ const seen = (no: number, rest: Partial<ControlSeen> = {}): ControlSeen => ({
   lab: [50 + (no % 2), 0, 5],
   surface: 0,
   movementMm: null,
-  ...rest, // prettier-ignore
+  ...rest,
 });
 const many = (count: number, of: (no: number) => Partial<ControlSeen> = () => ({})) =>
   Array.from({ length: count }, (_, i) => seen(i + 1, of(i + 1)));
@@ -25,11 +25,14 @@ test('a firing that came out darker than ever is said, in words and with its num
 
 test('with few firings there is a line and no limits; of one, or what nobody measured, no line', () => {
   const few = controlSeries(many(5));
-  expect(few.map(({ name }) => name)).toEqual(['lightness', 'red and green', 'yellow and blue', 'surface']); // prettier-ignore
+  expect(few.map(({ name }) => name)).toEqual(['lightness', 'red and green', 'yellow and blue', 'surface']);
   expect(few.every(({ limits, said }) => limits === null && said.length === 0)).toBe(true);
   expect(controlSeries(many(1))).toEqual([]);
   expect(controlSeries(many(4, () => ({ lab: null, surface: null })))).toEqual([]);
-  expect(controlSeries(many(3, (no) => ({ movementMm: no }))).at(-1)).toMatchObject({ name: 'movement', points: [{ words: '1 mm' }, {}, {}] }); // prettier-ignore
+  expect(controlSeries(many(3, (no) => ({ movementMm: no }))).at(-1)).toMatchObject({
+    name: 'movement',
+    points: [{ words: '1 mm' }, {}, {}],
+  });
 });
 
 test('only firings to the same cone in the same air are compared: the commonest', () => {

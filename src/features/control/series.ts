@@ -14,18 +14,64 @@ export type Series = {
   said: string[];
 };
 
-type Kind = { name: string; of: (seen: ControlSeen) => number | null; words: (value: number) => string; up: string; down: string }; // prettier-ignore
+type Kind = {
+  name: string;
+  of: (seen: ControlSeen) => number | null;
+  words: (value: number) => string;
+  up: string;
+  down: string;
+};
 
 const KINDS: readonly Kind[] = [
-  { name: 'lightness', of: ({ lab }) => lab?.[0] ?? null, words: (v) => `L* ${labFigure(v)}`, up: 'lighter', down: 'darker' }, // prettier-ignore
-  { name: 'red and green', of: ({ lab }) => lab?.[1] ?? null, words: (v) => `a* ${labFigure(v)}`, up: 'redder', down: 'greener' }, // prettier-ignore
-  { name: 'yellow and blue', of: ({ lab }) => lab?.[2] ?? null, words: (v) => `b* ${labFigure(v)}`, up: 'yellower', down: 'bluer' }, // prettier-ignore
-  { name: 'surface', of: ({ surface }) => surface, words: (v) => SURFACES[Math.round(v)] ?? '', up: 'drier', down: 'glossier' }, // prettier-ignore
-  { name: 'movement', of: ({ movementMm }) => movementMm, words: (v) => `${v.toFixed(0)} mm`, up: 'ran further', down: 'ran less' }, // prettier-ignore
-  { name: 'cone reached', of: ({ reached }) => reached, words: (v) => ordinalWords(v), up: 'hotter', down: 'cooler' }, // prettier-ignore
+  {
+    name: 'lightness',
+    of: ({ lab }) => lab?.[0] ?? null,
+    words: (v) => `L* ${labFigure(v)}`,
+    up: 'lighter',
+    down: 'darker',
+  },
+  {
+    name: 'red and green',
+    of: ({ lab }) => lab?.[1] ?? null,
+    words: (v) => `a* ${labFigure(v)}`,
+    up: 'redder',
+    down: 'greener',
+  },
+  {
+    name: 'yellow and blue',
+    of: ({ lab }) => lab?.[2] ?? null,
+    words: (v) => `b* ${labFigure(v)}`,
+    up: 'yellower',
+    down: 'bluer',
+  },
+  {
+    name: 'surface',
+    of: ({ surface }) => surface,
+    words: (v) => SURFACES[Math.round(v)] ?? '',
+    up: 'drier',
+    down: 'glossier',
+  },
+  {
+    name: 'movement',
+    of: ({ movementMm }) => movementMm,
+    words: (v) => `${v.toFixed(0)} mm`,
+    up: 'ran further',
+    down: 'ran less',
+  },
+  {
+    name: 'cone reached',
+    of: ({ reached }) => reached,
+    words: (v) => ordinalWords(v),
+    up: 'hotter',
+    down: 'cooler',
+  },
 ];
 
-const IS = { beyond: 'outside what is usual', jump: 'a jump from the firing before', drift: 'the eighth on one side in a row: a drift' } as const; // prettier-ignore
+const IS = {
+  beyond: 'outside what is usual',
+  jump: 'a jump from the firing before',
+  drift: 'the eighth on one side in a row: a drift',
+} as const;
 
 /** The firings that can be compared: those to the commonest cone and air among them. */
 export function alike(seen: readonly ControlSeen[]): {
@@ -33,7 +79,6 @@ export function alike(seen: readonly ControlSeen[]): {
   cone: string;
   atmosphere: string;
 } {
-  // prettier-ignore
   const counts = new Map<string, ControlSeen[]>();
   for (const one of seen) {
     const key = `${one.cone}|${one.atmosphere}`;
@@ -48,13 +93,18 @@ export function controlSeries(seen: readonly ControlSeen[]): Series[] {
   return KINDS.flatMap(({ name, of, words, up, down }): Series[] => {
     const points = seen.flatMap((one) => {
       const value = of(one);
-      return value === null ? [] : [{ firingId: one.firingId, no: one.no, day: one.plannedFor, value, words: words(value) }]; // prettier-ignore
+      return value === null
+        ? []
+        : [{ firingId: one.firingId, no: one.no, day: one.plannedFor, value, words: words(value) }];
     });
     if (points.length < 2) return [];
     const limits = controlLimits(points.map(({ value }) => value));
     const said = [...(limits?.signals ?? [])]
       .reverse()
-      .map(({ at, is }) => `Firing ${points[at]!.no}: ${points[at]!.value > limits!.centre ? up : down}, ${points[at]!.words}, ${IS[is]}.`); // prettier-ignore
+      .map(
+        ({ at, is }) =>
+          `Firing ${points[at]!.no}: ${points[at]!.value > limits!.centre ? up : down}, ${points[at]!.words}, ${IS[is]}.`,
+      );
     return [{ name, points, limits, said }];
   });
 }

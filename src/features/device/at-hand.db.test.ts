@@ -20,7 +20,7 @@ beforeAll(async () => {
 });
 afterAll(() => studio.db.destroy());
 
-const pages = async (who = studio.technician) => (await atHand(studio.db, who)).pages.map(({ url }) => url); // prettier-ignore
+const pages = async (who = studio.technician) => (await atHand(studio.db, who)).pages.map(({ url }) => url);
 /** A firing with a piece in it, as far as it has come. */
 async function standing(to: 'loaded' | 'firing' | 'cooling') {
   const { ids } = await makePieces(studio, [layer(studio.version('pitch'))]);
@@ -35,9 +35,17 @@ test('firings that cool or are being opened come with their opening; one that is
   const { firingId } = await fired(studio, [layer(studio.version('tarn'))]);
   const cooling = await standing('cooling');
   const own = await pages();
-  expect(own).toEqual(expect.arrayContaining(['/bench', '/device', `/opening/${firingId}`, `/kilns/firings/${firingId}`, `/opening/${cooling.firingId}`])); // prettier-ignore
+  expect(own).toEqual(
+    expect.arrayContaining([
+      '/bench',
+      '/device',
+      `/opening/${firingId}`,
+      `/kilns/firings/${firingId}`,
+      `/opening/${cooling.firingId}`,
+    ]),
+  );
   // What is nearest to being opened comes first.
-  expect(own.indexOf(`/opening/${firingId}`)).toBeLessThan(own.indexOf(`/opening/${cooling.firingId}`)); // prettier-ignore
+  expect(own.indexOf(`/opening/${firingId}`)).toBeLessThan(own.indexOf(`/opening/${cooling.firingId}`));
   await studio.must('opening.finish', { firingId, done: true });
   expect(await pages()).not.toContain(`/opening/${firingId}`);
 });
@@ -45,7 +53,12 @@ test('firings that cool or are being opened come with their opening; one that is
 test('pictures of the pieces in them, once each; of a student only their own pages', async () => {
   const { firingId, ids } = await fired(studio, [layer(studio.version('tarn'))], { count: 2 });
   const sha = 'a'.repeat(64);
-  await createPhotos(studio.db, ids.map((pieceId) => ({ id: v7(), sha, width: 9, height: 9, originalName: 'a', pieceId, firingId })), studio.technician.id, new Date()); // prettier-ignore
+  await createPhotos(
+    studio.db,
+    ids.map((pieceId) => ({ id: v7(), sha, width: 9, height: 9, originalName: 'a', pieceId, firingId })),
+    studio.technician.id,
+    new Date(),
+  );
   const { pictures, person } = await atHand(studio.db, studio.technician);
   expect(person).toBe(studio.technician.id);
   expect(pictures.filter((url) => url.includes(sha))).toEqual([`/api/pictures/${sha}/medium`]);
@@ -56,13 +69,18 @@ test('pictures of the pieces in them, once each; of a student only their own pag
 
 test('opened in a cellar: when it was, is kept; what was written up there follows it', async () => {
   const { firingId, pieceId } = await standing('cooling');
-  await studio.db('firing').where({ id: firingId }).update({ started_at: new Date('2026-05-01T08:00:00Z') }); // prettier-ignore
+  await studio
+    .db('firing')
+    .where({ id: firingId })
+    .update({ started_at: new Date('2026-05-01T08:00:00Z') });
   const at = '2026-05-03T09:30:00.000Z';
   await studio.must('firings.move', { firingId, from: 'cooling', to: 'opened', at });
   expect((await findFiring(studio.db, firingId))?.openedAt?.toISOString()).toBe(at);
   await studio.must('opening.record', recordInput(firingId, [pieceId], { surface: 'gloss' }));
   // Said by a second phone as well: it is open already, and nobody is bothered.
-  expect(await studio.act('firings.move', { firingId, from: 'cooling', to: 'opened', at })).toMatchObject({ ok: true }); // prettier-ignore
+  expect(await studio.act('firings.move', { firingId, from: 'cooling', to: 'opened', at })).toMatchObject({
+    ok: true,
+  });
   expect((await findFiring(studio.db, firingId))?.openedAt?.toISOString()).toBe(at);
 });
 

@@ -1,4 +1,7 @@
-/** What a person's device keeps before it is needed: the firings that are loaded, burn, cool or are being opened. */
+/**
+ * What a person's device keeps before it is needed: the firings that are loaded, burn, cool or are being
+ * opened.
+ */
 import type { Source } from '@/data/database';
 import { openFirings } from '@/data/firings';
 import type { Person } from '@/data/people';
@@ -45,7 +48,9 @@ export async function atHand(src: Source, person: Person): Promise<AtHand> {
       { url: '/kilns', title: 'Kilns' },
       device,
       ...firings.flatMap((firing) => [
-        ...(firing.status === 'loaded' ? [] : [{ url: `/opening/${firing.id}`, title: `Opening ${firingTitle(firing)}` }]), // prettier-ignore
+        ...(firing.status === 'loaded'
+          ? []
+          : [{ url: `/opening/${firing.id}`, title: `Opening ${firingTitle(firing)}` }]),
         { url: `/kilns/firings/${firing.id}`, title: firingTitle(firing) },
       ]),
     ],

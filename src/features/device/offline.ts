@@ -46,7 +46,8 @@ async function bring(person: string): Promise<void> {
 
 /**
  * Starts keeping what is at hand for a person. Ends when what comes back is called.
- * @param newer called where a newer version of the application waits to be used; it is given the way to use it.
+ * @param newer called where a newer version of the application waits to be used; it is given the way to use
+ * it.
  */
 export function startKeeping(
   person: string,
@@ -68,7 +69,7 @@ export function startKeeping(
     const { waiting } = registration;
     if (waiting === null || serviceWorker.controller === null) return;
     newer(() => {
-      serviceWorker.addEventListener('controllerchange', () => window.location.reload(), { once: true }); // prettier-ignore
+      serviceWorker.addEventListener('controllerchange', () => window.location.reload(), { once: true });
       waiting.postMessage({ kind: 'take over' } satisfies ToWorker);
     });
   };
@@ -94,7 +95,10 @@ export function startKeeping(
   };
 }
 
-/** Takes a person's pages and pictures off this device; what they wrote and did not send stays, for them alone. */
+/**
+ * Takes a person's pages and pictures off this device; what they wrote and did not send stays, for them
+ * alone.
+ */
 export async function forgetPages(): Promise<void> {
   localStorage.removeItem(KEPT);
   if (!canKeep()) return;

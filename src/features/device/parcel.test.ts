@@ -11,11 +11,17 @@ const stores: DeviceStore[] = [];
 const device = (person = IBEN): Sender => {
   const store = new DeviceStore(`parcel-${++no}`, { indexedDB, IDBKeyRange });
   stores.push(store);
-  return new Sender(store, person, () => Promise.resolve({ outcome: 'later', message: 'away' }), undefined, undefined); // prettier-ignore
+  return new Sender(
+    store,
+    person,
+    () => Promise.resolve({ outcome: 'later', message: 'away' }),
+    undefined,
+    undefined,
+  );
 };
 afterAll(() => Promise.all(stores.map((store) => store.delete())));
 const open = (sender: Sender): Promise<Item[]> => sender.store.items.orderBy('seq').toArray();
-const act = (label: string) => ({ id: v7(), name: 'test.act', input: { label }, label, about: 'test' }); // prettier-ignore
+const act = (label: string) => ({ id: v7(), name: 'test.act', input: { label }, label, about: 'test' });
 
 test('what waits under an old address goes out under the new one: same acts, same order, with their files', async () => {
   const old = device();

@@ -1,6 +1,6 @@
 /**
- * What waits on a device, as a file: for a phone whose studio has another address now. Taken in elsewhere, the acts
- * keep their ids, so that none is carried out twice.
+ * What waits on a device, as a file: for a phone whose studio has another address now. Taken in elsewhere,
+ * the acts keep their ids, so that none is carried out twice.
  */
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { z } from 'zod';
@@ -33,7 +33,7 @@ export async function packUnsent(sender: Sender, open: readonly Item[]): Promise
     const kept = fileName === null ? undefined : await sender.store.files.get(id);
     // Pictures are squeezed already.
     if (kept) files[`files/${id}`] = [new Uint8Array(await kept.blob.arrayBuffer()), { level: 0 }];
-    acts.push({ id, name, input, label, about, fileName, fileType: kept?.blob.type ?? '', back, anyway }); // prettier-ignore
+    acts.push({ id, name, input, label, about, fileName, fileType: kept?.blob.type ?? '', back, anyway });
   }
   const parcel = { kind: KIND, person: sender.person, acts } satisfies z.input<typeof parcelSchema>;
   return zipSync({ 'unsent.json': strToU8(JSON.stringify(parcel)), ...files });
@@ -60,7 +60,7 @@ export async function takeInUnsent(sender: Sender, bytes: Uint8Array): Promise<U
       known++;
       continue;
     }
-    await sender.add({ ...act, file: fileOf(files[`files/${act.id}`], fileName, fileType) } satisfies ToKeep); // prettier-ignore
+    await sender.add({ ...act, file: fileOf(files[`files/${act.id}`], fileName, fileType) } satisfies ToKeep);
   }
   return { ok: true, taken: acts.length - known, known };
 }

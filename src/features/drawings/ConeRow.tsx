@@ -26,11 +26,7 @@ export function ConeRow({
               .map((cone) => (
                 <Box key={cone.id} sx={{ textAlign: 'center', lineHeight: 1 }}>
                   <ConeDrawing cone={formatCone(cone.cone)} bend={cone.bendDegrees} size={size} />
-                  <Typography
-                    variant="caption"
-                    component="div"
-                    sx={{ fontWeight: 650, lineHeight: 1.1 }}
-                  >
+                  <Typography variant="caption" component="div" sx={{ fontWeight: 650, lineHeight: 1.1 }}>
                     {formatCone(cone.cone)}
                   </Typography>
                 </Box>

@@ -1,14 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
-import {
-  Chart,
-  Legend,
-  LinearScale,
-  LineElement,
-  PointElement,
-  Tooltip,
-  type ChartDataset,
-} from 'chart.js';
+import { Chart, Legend, LinearScale, LineElement, PointElement, Tooltip, type ChartDataset } from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { Scatter } from 'react-chartjs-2';
 import { QUANTITIES, type Units } from '@/core/units';

@@ -66,13 +66,7 @@ export function ConeDrawing({
   const [cx, cy] = [14 + 9 * Math.sin(turn / 3), 38 - 18 * Math.cos(turn / 3)];
   const said = bend === null ? 'not read' : `bent ${bentPercent(bend)} %`;
   return (
-    <svg
-      width={size}
-      height={size}
-      viewBox="0 0 44 44"
-      role="img"
-      aria-label={`cone ${cone}, ${said}`}
-    >
+    <svg width={size} height={size} viewBox="0 0 44 44" role="img" aria-label={`cone ${cone}, ${said}`}>
       <path
         d={`M9 39Q${cx - 4} ${cy} ${x} ${y}Q${cx + 4} ${cy + 3} 20 39Z`}
         fill={bend === null || quiet ? 'none' : 'currentColor'}

@@ -8,12 +8,7 @@ export function SignRow({ sign, brief = false }: { sign: SeenSign; brief?: boole
   const where = brief ? '' : placesWords(sign.points ?? []);
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-      <Glyph
-        sign={sign.sign}
-        severity={sign.severity}
-        label={false}
-        {...(brief ? { size: 24 } : {})}
-      />
+      <Glyph sign={sign.sign} severity={sign.severity} label={false} {...(brief ? { size: 24 } : {})} />
       {signOf(sign.sign)?.name ?? sign.sign}
       {brief ? '' : `, ${SEVERITIES[sign.severity - 1]}`}
       {sign.wanted ? ', wanted' : ''}

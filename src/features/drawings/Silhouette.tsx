@@ -229,9 +229,7 @@ export function Silhouette(props: {
                       ))}
                   </g>
                 ))}
-            {!round && (
-              <path d={`M0 0V${H}H${W}V0`} fill="none" stroke="currentColor" strokeWidth={2} />
-            )}
+            {!round && <path d={`M0 0V${H}H${W}V0`} fill="none" stroke="currentColor" strokeWidth={2} />}
             {!round && (face.surface ?? 'outside') === 'outside' && (
               <path d={`M-5 ${H}H${W + 5}`} stroke="currentColor" strokeWidth={4} />
             )}

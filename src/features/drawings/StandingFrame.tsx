@@ -9,9 +9,7 @@ import css from './frame.module.css';
 export function StandingFrame({ standing }: { standing: Standing }) {
   return (
     <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden className={css.frame}>
-      {standing === 'untried' && (
-        <path strokeWidth={1.2} d="M2 14V2H14M86 2H98V14M98 86V98H86M14 98H2V86" />
-      )}
+      {standing === 'untried' && <path strokeWidth={1.2} d="M2 14V2H14M86 2H98V14M98 86V98H86M14 98H2V86" />}
       {standing === 'once' && <rect strokeWidth={1} x={1} y={1} width={98} height={98} />}
       {standing === 'repeated' && (
         <>

@@ -40,9 +40,5 @@ export const GLYPHS: Readonly<Record<string, readonly string[]>> = {
     'M6 13H6.1M14 13H14.1M23 13H23.1',
   ],
   breaking: ['M2 20H10L16 13L22 20H30', 'M2 12H9L16 10.5L23 12H30'],
-  smoke: [
-    BODY,
-    SURFACE,
-    'M7 17Q5 14.5 7 12.5T7 10M15 17Q13 14.5 15 12.5T15 10M23 17Q21 14.5 23 12.5T23 10',
-  ],
+  smoke: [BODY, SURFACE, 'M7 17Q5 14.5 7 12.5T7 10M15 17Q13 14.5 15 12.5T15 10M23 17Q21 14.5 23 12.5T23 10'],
 };

@@ -1,6 +1,6 @@
 /**
- * Sections of complaints that are no sign of their own, drawn as the glyphs are: body (lower line), glaze (upper line),
- * 32 × 24.
+ * Sections of complaints that are no sign of their own, drawn as the glyphs are: body (lower line), glaze
+ * (upper line), 32 × 24.
  */
 const BODY = 'M2 18H30';
 const SURFACE = 'M2 9H30';
@@ -23,9 +23,5 @@ export const SPECIMENS: Readonly<Record<string, readonly string[]>> = {
   'raw-flakes': [BODY, 'M2 12H10V18M22 18V12H30', 'M12 7L19 5L21 9L14 11Z'],
   'too-thick': [BODY, 'M2 3H30', 'M16 5V16M13 8L16 5L19 8M13 13L16 16L19 13'],
   'too-thin': [BODY, 'M2 16H30', 'M16 4V13M13 10L16 13L19 10'],
-  'refire-trouble': [
-    BODY,
-    SURFACE,
-    'M16 1Q9 1 9 5M9 5L7 2M9 5L12 3M16 7Q23 7 23 3M23 3L25 6M23 3L20 5',
-  ],
+  'refire-trouble': [BODY, SURFACE, 'M16 1Q9 1 9 5M9 5L7 2M9 5L12 3M16 7Q23 7 23 3M23 3L25 6M23 3L20 5'],
 };

@@ -1,4 +1,6 @@
-/** A row of a table that comes a second time: the same test in the same firing, whatever is said of it by now. */
+/**
+ * A row of a table that comes a second time: the same test in the same firing, whatever is said of it by now.
+ */
 import { createHash } from 'node:crypto';
 import { plainName } from '@/core/zones';
 import { cameBefore } from '@/data/came';
@@ -20,13 +22,13 @@ export function cameAs(row: ImportRow): string {
 }
 
 /** A file that was fetched twice is the same file: "tests (1).csv". */
-const plainFile = (name: string): string =>
-  plain(name.slice(0, 160).replace(/ ?\(\d+\)(?=\.\w+$|$)/, ''));
+const plainFile = (name: string): string => plain(name.slice(0, 160).replace(/ ?\(\d+\)(?=\.\w+$|$)/, ''));
 
 /**
- * Finds rows that came in before, and leaves them out by a reason, unless they are to come again. Of tests that are alike so
- * many are found as are on record: a repeat that was added to the table is taken. Without a day the same test may have been
- * made and fired once more: then only the same file holds the same row, and a row of another may be it, and is taken.
+ * Finds rows that came in before, and leaves them out by a reason, unless they are to come again. Of tests
+ * that are alike so many are found as are on record: a repeat that was added to the table is taken. Without a
+ * day the same test may have been made and fired once more: then only the same file holds the same row, and a
+ * row of another may be it, and is taken.
  * @param file the name of the file
  */
 export async function findWhatCame(
@@ -39,7 +41,7 @@ export async function findWhatCame(
   const came = await cameBefore(src, good.map(cameAs));
   for (const row of good) {
     const there = came.get(cameAs(row)) ?? [];
-    const same = there.findIndex((one) => row.date !== null || plainFile(one.file) === plainFile(file)); // prettier-ignore
+    const same = there.findIndex((one) => row.date !== null || plainFile(one.file) === plainFile(file));
     const [first] = there.splice(Math.max(0, same), 1);
     if (first === undefined) continue;
     const maybe = same < 0;

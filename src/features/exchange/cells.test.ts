@@ -48,12 +48,9 @@ test.each([
   expect(readDateCell(text).value).toBeNull();
   expect(readDateCell(text).why).toMatch(why);
 });
-test.each(['?', 'n/a', 'N.A.', '', '–', 'tbd'])(
-  '“%s” says nothing, and that is no fault',
-  (text) => {
-    expect(readDateCell(text)).toEqual({ value: null, why: null });
-  },
-);
+test.each(['?', 'n/a', 'N.A.', '', '–', 'tbd'])('“%s” says nothing, and that is no fault', (text) => {
+  expect(readDateCell(text)).toEqual({ value: null, why: null });
+});
 
 test.each([
   ['3,5 mm', 3.5],
@@ -68,7 +65,7 @@ test.each(['y', 'yes', 'a bit', '-4', '900'])('of “%s” no millimetres are gu
   expect(readMovementCell(text)).toMatchObject({ value: null, why: expect.any(String) as string });
 });
 
-const COLUMNS: (Column | null)[] = ['body', 'coating 1', 'cone', 'date', 'movement', 'code', null, null]; // prettier-ignore
+const COLUMNS: (Column | null)[] = ['body', 'coating 1', 'cone', 'date', 'movement', 'code', null, null];
 const HEADINGS = ['Clay', 'Glaze', 'Cone', 'When', 'Runs', 'No', 'Mood', null];
 const row = (...cells: string[]) => interpret(2, cells, COLUMNS, HEADINGS);
 

@@ -8,7 +8,7 @@ export type Cell<T> = { value: T | null; why: string | null };
 const read = <T>(value: T | null): Cell<T> => ({ value, why: null });
 const not = (why: string): Cell<never> => ({ value: null, why });
 
-const NUMBERS = 'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen'; // prettier-ignore
+const NUMBERS = 'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen';
 
 /** "∆6", "c6", "10R", "ten", "6 ox", "cone 5½"; of "5-6" nobody can say which. `air`: what else it says. */
 export function readConeCell(text: string): Cell<string> & { air: string | null } {
@@ -19,7 +19,10 @@ export function readConeCell(text: string): Cell<string> & { air: string | null 
   const number = NUMBERS.split(' ').indexOf(said);
   const cone = parseCone(number > 0 ? String(number) : bare);
   if (cone.ok) return { ...read(cone.cone), air: air?.[2] ?? null };
-  return { ...not(/\d\s*[-–/]\s*\d|\bto\b|\bor\b/.test(said) ? 'more than one cone' : cone.message), air: null }; // prettier-ignore
+  return {
+    ...not(/\d\s*[-–/]\s*\d|\bto\b|\bor\b/.test(said) ? 'more than one cone' : cone.message),
+    air: null,
+  };
 }
 
 function calendar(year: number, month: number, day: number): Cell<string> {
@@ -33,7 +36,9 @@ function calendar(year: number, month: number, day: number): Cell<string> {
 const fullYear = (text: string): number =>
   text.length === 4 ? Number(text) : 2000 + Number(text) - (Number(text) > 60 ? 100 : 0);
 
-/** 2024-03-05, 5.3.2024, 13.3.22, 25/3/2024; what can be read two ways, a year or a season, stays in the note. */
+/**
+ * 2024-03-05, 5.3.2024, 13.3.22, 25/3/2024; what can be read two ways, a year or a season, stays in the note.
+ */
 export function readDateCell(text: string): Cell<string> {
   const plain = text.trim();
   if (plain === '' || UNKNOWN_WORD.test(plain)) return read<string>(null);
@@ -60,7 +65,7 @@ export function readMovementCell(text: string): Cell<number> {
   if (/^(no|none|n|nil|did not run|0)$/.test(plain)) return read(0);
   const range = /^(\d+(?:[.,]\d+)?)\s*(?:[-–]|to)\s*(\d+(?:[.,]\d+)?)$/.exec(plain);
   const figures = (range ? [range[1]!, range[2]!] : [plain]).map((one) => parseNumber(one));
-  const values = figures.flatMap((one) => (one.ok && one.value >= 0 && one.value <= 500 ? [one.value] : [])); // prettier-ignore
+  const values = figures.flatMap((one) => (one.ok && one.value >= 0 && one.value <= 500 ? [one.value] : []));
   if (values.length < figures.length) return not('it gives no millimetres from 0 to 500');
   return read(values.reduce((sum, one) => sum + one, 0) / values.length);
 }

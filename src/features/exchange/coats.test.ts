@@ -38,14 +38,11 @@ test.each([
   ['illegible', '', 'Tarn', ''],
   ['n/a', '', 'Tarn', ''],
   ['Tarn', '2', '', 'lost'],
-])(
-  'one coat that nobody knows makes the stack unknown, and the others stay in words',
-  (...cells) => {
-    const read = row(...cells);
-    expect(read).toMatchObject({ key: 'lost', coats: [] });
-    expect(read.note).toMatch(/^On it, as written: .*Tarn/);
-  },
-);
+])('one coat that nobody knows makes the stack unknown, and the others stay in words', (...cells) => {
+  const read = row(...cells);
+  expect(read).toMatchObject({ key: 'lost', coats: [] });
+  expect(read.note).toMatch(/^On it, as written: .*Tarn/);
+});
 
 test('a key in other words is kept in the note', () => {
   const read = row('Tarn', '', '', 'Ines said so');

@@ -42,8 +42,7 @@ function readKey(text: string, row: ImportRow): ImportRow['key'] | null {
   const plain = text.trim().toLowerCase();
   if (plain === '') return null;
   if (/^(sure|certain|yes|known)$/.test(plain)) return 'sure';
-  if (/^(likely|probably|probable|maybe|perhaps|guess(ed)?|from memory|\?)$/.test(plain))
-    return 'likely';
+  if (/^(likely|probably|probable|maybe|perhaps|guess(ed)?|from memory|\?)$/.test(plain)) return 'likely';
   if (LOST_WORD.test(plain) || UNKNOWN_WORD.test(plain) || plain === 'no') return 'lost';
   keep(row, 'Key', text, 'not one of sure, likely, lost');
   return null;
@@ -53,8 +52,7 @@ function readCoat({ coating, coats, method }: Written, row: ImportRow): ImportRo
   let count = 1;
   if (coats !== '') {
     const read = parseNumber(coats);
-    if (read.ok && Number.isInteger(read.value) && read.value >= 1 && read.value <= 20)
-      count = read.value;
+    if (read.ok && Number.isInteger(read.value) && read.value >= 1 && read.value <= 20) count = read.value;
     else keep(row, `Coats of ${coating}`, coats, 'no whole number from 1 to 20, taken as one');
   }
   const said = method.toLowerCase();

@@ -34,19 +34,7 @@ export const KNOWN_COLUMNS: readonly Column[] = [
 
 const SYNONYMS: Record<Plain, readonly string[]> = {
   code: ['code', 'piece code'],
-  mark: [
-    'mark',
-    'number',
-    'no',
-    'nr',
-    'tile',
-    'tile number',
-    'test',
-    'test number',
-    'id',
-    'name',
-    'label',
-  ],
+  mark: ['mark', 'number', 'no', 'nr', 'tile', 'tile number', 'test', 'test number', 'id', 'name', 'label'],
   body: ['body', 'clay', 'clay body', 'claybody'],
   form: ['form', 'shape', 'tile form'],
   stack: ['stack', 'coatings', 'glazes', 'layers', 'combination', 'combo'],
@@ -86,8 +74,7 @@ export function guessColumn(title: string): Column | null {
     if (/^(method|application)$/.test(word)) return `method ${no}`;
     return `coating ${no}`;
   }
-  if (text === 'glaze' || text === 'coating' || text === 'base' || text === 'base glaze')
-    return 'coating 1';
+  if (text === 'glaze' || text === 'coating' || text === 'base' || text === 'base glaze') return 'coating 1';
   if (text === 'over' || text === 'over glaze' || text === 'overglaze' || text === 'top glaze')
     return 'coating 2';
   if (text === 'coats' || text === 'dips') return 'coats 1';

@@ -13,12 +13,7 @@ import {
   type TestStudio,
 } from '../../../test-support/studio';
 import { strFromU8, unzipSync } from 'fflate';
-import {
-  COLUMNS_LEFT_OUT,
-  TABLES_LEFT_OUT,
-  exportCatalogue,
-  wholeCatalogue,
-} from '../../data/export';
+import { COLUMNS_LEFT_OUT, TABLES_LEFT_OUT, exportCatalogue, wholeCatalogue } from '../../data/export';
 import { documentJsonSchema, documentText, tableLines } from './document';
 import { csvZipBytes } from './download';
 import { matchPictures } from './pictures';
@@ -39,7 +34,7 @@ const plan = (text: string, input: ImportOptionsInput = {}) =>
 const bring = (text: string, input: ImportOptionsInput): Promise<Imported> =>
   transact(studio.db, async (trx) => {
     const plan = await planImport(trx, bytes(text), options(input));
-    return (await writeImport(trx, plan, options(input), 'past.csv', studio.technician.id, new Date())).made; // prettier-ignore
+    return (await writeImport(trx, plan, options(input), 'past.csv', studio.technician.id, new Date())).made;
   });
 
 const CSV = `mark,body,coating 1,coats 1,coating 2,cone,atmosphere,date,kiln,surface,defects
@@ -156,13 +151,8 @@ test('pictures find their piece by code or mark and say why not', async () => {
 });
 
 test('the JSON document fits the schema that ships, and CSV carries header and units', async () => {
-  const { firingId, ids } = await fired(studio, [
-    layer(studio.version('tarn'), 0, 1, { driedBefore: true }),
-  ]);
-  await studio.must(
-    'opening.record',
-    recordInput(firingId, ids, { surface: 'gloss', note: '=1+1' }),
-  );
+  const { firingId, ids } = await fired(studio, [layer(studio.version('tarn'), 0, 1, { driedBefore: true })]);
+  await studio.must('opening.record', recordInput(firingId, ids, { surface: 'gloss', note: '=1+1' }));
   const document = JSON.parse(await all(documentText(studio.db, new Date()))) as {
     piece: object[];
     studio: object[];
@@ -174,8 +164,7 @@ test('the JSON document fits the schema that ships, and CSV carries header and u
   expect(JSON.stringify(document)).not.toContain('password');
   expect(document.studio).toMatchObject([{ mass_unit: 'g', crack_at_c: 100 }]);
   const lines: unknown[][] = [];
-  for await (const { table, line } of tableLines(studio.db))
-    if (table === 'observation') lines.push(line);
+  for await (const { table, line } of tableLines(studio.db)) if (table === 'observation') lines.push(line);
   expect(lines[0]).toContain('movement_mm');
   expect(lines[1]?.[lines[0]!.indexOf('movement_mm')]).toBe('mm');
   expect(lines.some((line) => line.includes("'=1+1"))).toBe(true);
@@ -214,9 +203,11 @@ test('nothing is forgotten: every table and column leaves, or is named with its 
   for (const place of leaves) expect(place).not.toMatch(/hash|password|token|login|person/);
   // What a later migration adds leaves by itself; what cannot be written down is not passed over.
   await studio.db.raw('ALTER TABLE body ADD COLUMN porosity FLOAT NULL');
-  expect(
-    (await exportCatalogue(studio.db)).find(({ name }) => name === 'body')?.columns,
-  ).toContainEqual({ name: 'porosity', kind: 'number', nullable: true });
+  expect((await exportCatalogue(studio.db)).find(({ name }) => name === 'body')?.columns).toContainEqual({
+    name: 'porosity',
+    kind: 'number',
+    nullable: true,
+  });
   await studio.db.raw('ALTER TABLE body MODIFY COLUMN porosity BLOB NULL');
   await expect(exportCatalogue(studio.db)).rejects.toThrow('body.porosity');
   await studio.db.raw('ALTER TABLE body DROP COLUMN porosity');
@@ -267,8 +258,7 @@ test('the tables as CSV in a zip hold the same', async () => {
 
 test('a cone that was only intended stands under its own heading, one that cones showed is read', async () => {
   await clearPieces(studio.db);
-  const text =
-    'mark,body,coating 1,cone,atmosphere,kiln,surface\nI1,Peat,Pitch,6,oxidation,Marta,gloss\n';
+  const text = 'mark,body,coating 1,cone,atmosphere,kiln,surface\nI1,Peat,Pitch,6,oxidation,Marta,gloss\n';
   await bring(text, {});
   await bring(text.replace('I1', 'I2'), { conesShown: true });
   const cells = await studio.db('cell').orderBy('cone').select('cone', 'known');

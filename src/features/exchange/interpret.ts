@@ -17,9 +17,7 @@ function readAtmosphere(text: string, row: ImportRow): Atmosphere {
   if (exact) return exact;
   if (/^(ox|oxid|o|electric)$/.test(plain)) return 'oxidation';
   const reduction =
-    /^(?:gas\s+)?(light|medium|moderate|heavy)?\s*(?:reduction|reduced|red|redn|rdn|r)\.?$/.exec(
-      plain,
-    );
+    /^(?:gas\s+)?(light|medium|moderate|heavy)?\s*(?:reduction|reduced|red|redn|rdn|r)\.?$/.exec(plain);
   if (reduction)
     return (
       reduction[1] === undefined
@@ -88,8 +86,7 @@ export function interpret(
       values.set(column, values.has(column) ? `${values.get(column)}; ${value}` : value);
   });
   const get: Get = (column) => values.get(column) ?? '';
-  const orNull = (text: string): string | null =>
-    text === '' || UNKNOWN_WORD.test(text) ? null : text;
+  const orNull = (text: string): string | null => (text === '' || UNKNOWN_WORD.test(text) ? null : text);
   const row: ImportRow = {
     line,
     code: null,
@@ -153,9 +150,7 @@ export function interpret(
     .replace(/^semi-?matt$/, 'satin');
   row.surface = SURFACES.find((one) => one === surface) ?? null;
   if (surface !== '' && row.surface === null && !UNKNOWN_WORD.test(surface))
-    row.warnings.push(
-      `Surface “${get('surface')}” is not one of ${SURFACES.join(', ')}; left unknown.`,
-    );
+    row.warnings.push(`Surface “${get('surface')}” is not one of ${SURFACES.join(', ')}; left unknown.`);
   const movement = orNull(get('movement'));
   if (movement !== null) {
     const { value, why } = readMovementCell(movement);
@@ -173,9 +168,7 @@ export function interpret(
   const verdict = get('verdict').toLowerCase();
   row.verdict = VERDICTS.find((one) => one === verdict) ?? null;
   if (verdict !== '' && row.verdict === null)
-    row.warnings.push(
-      `Verdict “${get('verdict')}” is not one of ${VERDICTS.join(', ')}; left out.`,
-    );
+    row.warnings.push(`Verdict “${get('verdict')}” is not one of ${VERDICTS.join(', ')}; left out.`);
   for (const [heading, text] of untaken) row.note = joinNote(row.note, `${heading}: ${text}`);
   if (row.note.length > 4000) {
     row.warnings.push('The note is longer than 4000 characters; its end is left out.');

@@ -4,13 +4,7 @@ import { boardCells } from '@/data/board';
 import { piecesOfCells } from '@/data/cell-pieces';
 import { rebuildCells } from '@/data/cells';
 import { loadPieces } from '@/data/pieces';
-import {
-  fired,
-  layer,
-  recordInput,
-  testStudio,
-  type TestStudio,
-} from '../../../test-support/studio';
+import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio';
 import { importOptions, type ImportOptionsInput } from './contracts';
 import { matchPictures, openingOrder } from './pictures';
 import { planImport } from './plan';
@@ -103,7 +97,7 @@ test('what a piece bears is put right as sure or as likely', async () => {
 test('a picture’s key is its code, a mark that one piece bears, or lost with whose it may be', async () => {
   const [one] = await loadPieces(studio.db, {});
   await studio.db('piece').whereIn('mark', ['K3', 'K4']).update({ mark: 'double' });
-  const found = await matchPictures(studio.db, [`${one!.code}.jpg`, 'K2 rim.jpg', 'double.jpg', 'x.jpg']); // prettier-ignore
+  const found = await matchPictures(studio.db, [`${one!.code}.jpg`, 'K2 rim.jpg', 'double.jpg', 'x.jpg']);
   expect(found.map(({ key, why, maybe }) => [key, why, maybe.length])).toEqual([
     ['sure', `code ${one!.code}`, 0],
     ['likely', 'mark “K2”', 0],
@@ -114,14 +108,15 @@ test('a picture’s key is its code, a mark that one piece bears, or lost with w
 
 test('a firing’s pieces come as they stood, and once half of them were looked at, as they were looked at', async () => {
   const load = await fired(studio, [layer(studio.version('pitch'), 0, 1)], { count: 4 });
-  const order = async (): Promise<number[]> => (await openingOrder(studio.db, load.firingId)).map(({ id }) => load.ids.indexOf(id)); // prettier-ignore
+  const order = async (): Promise<number[]> =>
+    (await openingOrder(studio.db, load.firingId)).map(({ id }) => load.ids.indexOf(id));
   await studio.db('placement').where({ piece_id: load.ids[0]! }).update({ shelf: 3 });
   const stood = await order();
   expect([...stood].sort()).toEqual([0, 1, 2, 3]);
   expect(stood.at(-1)).toBe(0);
-  await studio.must('opening.record', recordInput(load.firingId, [load.ids[0]!], { surface: 'gloss' })); // prettier-ignore
+  await studio.must('opening.record', recordInput(load.firingId, [load.ids[0]!], { surface: 'gloss' }));
   expect(await order()).toEqual(stood);
-  await studio.must('opening.record', recordInput(load.firingId, [load.ids[2]!], { surface: 'gloss' })); // prettier-ignore
+  await studio.must('opening.record', recordInput(load.firingId, [load.ids[2]!], { surface: 'gloss' }));
   expect((await order()).slice(0, 2)).toEqual([0, 2]);
   expect(await openingOrder(studio.db, '0192c7cd-5baa-71a4-a619-90db87e81009')).toEqual([]);
 });

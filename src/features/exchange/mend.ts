@@ -5,11 +5,7 @@ import type { ImportOptions } from './contracts';
 type Lines = { line: number; cells: string[] }[];
 
 /** Merged cells leave blanks below their first line; the named columns take what stands above. */
-export function fillDown(
-  rows: Lines,
-  columns: readonly (Column | null)[],
-  fill: readonly Column[],
-): void {
+export function fillDown(rows: Lines, columns: readonly (Column | null)[], fill: readonly Column[]): void {
   const last = new Map<number, string>();
   for (const { cells } of rows) {
     columns.forEach((column, i) => {

@@ -18,7 +18,10 @@ export type PictureMatch = {
   maybe: { id: string; code: string }[];
 };
 
-/** Words of a file name that could be a code or a mark: "IMG_ACEF7-front.jpg" → IMG, ACEF7, FRONT and the whole. */
+/**
+ * Words of a file name that could be a code or a mark: "IMG_ACEF7-front.jpg" → IMG, ACEF7, FRONT and the
+ * whole.
+ */
 function words(file: string): string[] {
   const bare = (file.split('/').at(-1) ?? file).replace(/\.[a-z0-9]+$/i, '');
   return [bare, ...bare.split(/[\s_.()-]+/)].filter((word) => word !== '');
@@ -44,10 +47,7 @@ const lost = (file: string, why: string, maybe: readonly One[] = []): Found => (
 });
 
 /** Finds each picture's piece by a code in its name, else by a mark that only one piece bears. */
-export async function matchPictures(
-  src: Source,
-  files: readonly string[],
-): Promise<PictureMatch[]> {
+export async function matchPictures(src: Source, files: readonly string[]): Promise<PictureMatch[]> {
   const codes = new Map<string, string[]>();
   for (const file of files) {
     codes.set(
@@ -74,8 +74,7 @@ export async function matchPictures(
     for (const word of words(file)) {
       const pieces = marked.get(word.toLowerCase()) ?? [];
       if (pieces.length === 1) return known(file, pieces[0]!, 'likely', `mark “${word}”`);
-      if (pieces.length > 1)
-        return lost(file, `${pieces.length} pieces bear the mark “${word}”`, pieces);
+      if (pieces.length > 1) return lost(file, `${pieces.length} pieces bear the mark “${word}”`, pieces);
     }
     return lost(file, 'no code or mark in its name');
   });
@@ -83,9 +82,7 @@ export async function matchPictures(
     pieceIds: found.flatMap((one) => (one.pieceId === null ? [] : [one.pieceId])),
   });
   const lastFiring = new Map(
-    placements
-      .sort((a, b) => a.generation - b.generation)
-      .map((one) => [one.pieceId, one.firingId]),
+    placements.sort((a, b) => a.generation - b.generation).map((one) => [one.pieceId, one.firingId]),
   );
   return found.map((one) => ({
     ...one,
@@ -100,18 +97,23 @@ export type PieceInOrder = {
 };
 
 /**
- * The pieces of a firing in the order in which they were looked at when it was opened; where fewer than half were, as they
- * stood, shelf by shelf from the back.
+ * The pieces of a firing in the order in which they were looked at when it was opened; where fewer than half
+ * were, as they stood, shelf by shelf from the back.
  */
 export async function openingOrder(src: Source, firingId: string): Promise<PieceInOrder[]> {
   const placements = await listPlacements(src, { firingId });
   const looks = await listObservations(src, { firingId });
   const first = new Map<string, number>();
   for (const { pieceId } of looks) if (!first.has(pieceId)) first.set(pieceId, first.size);
-  const byLook = 2 * placements.filter(({ pieceId }) => first.has(pieceId)).length >= placements.length; // prettier-ignore
+  const byLook = 2 * placements.filter(({ pieceId }) => first.has(pieceId)).length >= placements.length;
   const rank = (id: string): number => (byLook ? (first.get(id) ?? first.size) : 0);
-  const sorted = [...placements].sort((a, b) => rank(a.pieceId) - rank(b.pieceId) || asTheyStood(a, b)); // prettier-ignore
-  const codes = new Map((await listPieces(src, { ids: placements.map(({ pieceId }) => pieceId) })).map(({ id, code }) => [id, code])); // prettier-ignore
+  const sorted = [...placements].sort((a, b) => rank(a.pieceId) - rank(b.pieceId) || asTheyStood(a, b));
+  const codes = new Map(
+    (await listPieces(src, { ids: placements.map(({ pieceId }) => pieceId) })).map(({ id, code }) => [
+      id,
+      code,
+    ]),
+  );
   const pictured = new Set((await listPhotos(src, { firingId })).map(({ pieceId }) => pieceId));
   return sorted.flatMap(({ pieceId }) => {
     const code = codes.get(pieceId);

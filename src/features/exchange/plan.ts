@@ -86,7 +86,9 @@ export function resolver(namings: readonly Naming[]): (name: string) => string |
 export const firingKey = (row: ImportRow): string =>
   [plainName(row.kiln ?? ''), row.date ?? '', row.cone ?? '', row.atmosphere].join('|');
 
-/** The dry run: reads everything, changes nothing, says what would happen to each row. @param file its name */
+/**
+ * The dry run: reads everything, changes nothing, says what would happen to each row. @param file its name
+ */
 export async function planImport(
   src: Source,
   bytes: Uint8Array,
@@ -103,9 +105,7 @@ export async function planImport(
   const headings = table.header.map((title, i) =>
     options.leftOut.includes(i) ? null : title === '' ? `Column ${i + 1}` : title,
   );
-  const rows = await mapInTurns(table.rows, ({ line, cells }) =>
-    interpret(line, cells, columns, headings),
-  );
+  const rows = await mapInTurns(table.rows, ({ line, cells }) => interpret(line, cells, columns, headings));
   await refuseKnownPieces(src, rows);
   await findWhatCame(src, rows, file, options);
   const { known, ...named } = await planRows(src, rows, options);
@@ -141,17 +141,16 @@ export async function planImport(
 const isToMend = (row: ImportRow): boolean =>
   !leftOutAsCame(row) && row.errors.length + row.warnings.length > (row.came === undefined ? 0 : 1);
 
-/** The rows that can be taken, with what their names stand for: what is there already, or what was said of them. */
+/**
+ * The rows that can be taken, with what their names stand for: what is there already, or what was said of
+ * them.
+ */
 export async function planRows(
   src: Source,
   rows: readonly ImportRow[],
   options: Pick<ImportOptions, 'bodies' | 'coatings' | 'kilns'>,
 ): Promise<PlannedRows & Pick<ImportPlan, 'known'>> {
-  const [bodies, coatings, kilns] = await Promise.all([
-    listBodies(src),
-    listCoatings(src),
-    listKilns(src),
-  ]);
+  const [bodies, coatings, kilns] = await Promise.all([listBodies(src), listCoatings(src), listKilns(src)]);
   const good = rows.filter((row) => row.errors.length === 0);
   return {
     rows: [...rows],
@@ -216,7 +215,9 @@ function openQuestions(plan: ImportPlan, options: ImportOptions): string[] {
     );
   if (plan.counts.add === 0)
     open.push(
-      plan.counts.came + plan.counts.maybe > 0 ? 'Nothing in it is new: every row that can be taken came in before.' : 'No row can be taken.', // prettier-ignore
+      plan.counts.came + plan.counts.maybe > 0
+        ? 'Nothing in it is new: every row that can be taken came in before.'
+        : 'No row can be taken.',
     );
   return open;
 }

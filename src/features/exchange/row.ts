@@ -41,8 +41,7 @@ export const leftOutAsCame = ({ came, errors }: Pick<ImportRow, 'came' | 'errors
 
 export type Get = (column: Column) => string;
 
-export const joinNote = (note: string, more: string): string =>
-  note === '' ? more : `${note}\n${more}`;
+export const joinNote = (note: string, more: string): string => (note === '' ? more : `${note}\n${more}`);
 
 /** A field that was not understood stays unknown and keeps its words: no row is lost for one field. */
 export function keep(row: ImportRow, field: string, text: string, why: string): void {

@@ -16,9 +16,9 @@ const why = async (work: () => Promise<unknown>): Promise<string> => {
 
 test('encodings: UTF-8 with and without mark, UTF-16, and Windows-1252 with a notice', async () => {
   expect((await decode(utf8('\ufeffbody'))).text.replace('\ufeff', '')).toBe('body');
-  expect(
-    (await decode(new Uint8Array([0xff, 0xfe, 0x62, 0, 0x6f, 0]))).text.replace('\ufeff', ''),
-  ).toBe('bo');
+  expect((await decode(new Uint8Array([0xff, 0xfe, 0x62, 0, 0x6f, 0]))).text.replace('\ufeff', '')).toBe(
+    'bo',
+  );
   const old = await decode(new Uint8Array([0x47, 0x6c, 0xfc, 0x68]));
   expect(old).toMatchObject({
     text: 'Glüh',
@@ -49,14 +49,10 @@ test('semicolons, title lines, blank lines and debris of merged cells are read p
 });
 
 test('what is no table is refused with the reason, and a hundred thousand rows civilly', async () => {
-  expect(await why(() => readTable(utf8('dear diary\ntoday I glazed\n')))).toContain(
-    'No header line',
-  );
+  expect(await why(() => readTable(utf8('dear diary\ntoday I glazed\n')))).toContain('No header line');
   expect(await why(() => readTable(utf8('body,cone\n')))).toContain('no row below');
   const many = `body,cone\n${'Peat,6\n'.repeat(60_000)}`;
-  expect(await why(() => readTable(utf8(many)))).toContain(
-    `at most ${MAX_ROWS.toLocaleString('en')}`,
-  );
+  expect(await why(() => readTable(utf8(many)))).toContain(`at most ${MAX_ROWS.toLocaleString('en')}`);
 });
 
 test('twenty megabytes of line ends, or of commas, are given up while they are read, and others have their turn', async () => {
@@ -87,12 +83,8 @@ test('a table of many turns is read whole, its open quotation mark found where i
   expect(table.rows).toHaveLength(30_000);
   expect(table.rows.at(-1)).toEqual({ line: 30_001, cells: ['Peat 29999', '6', 'Tarn, thin'] });
   expect(table.notices).toEqual([]);
-  const open = await readTable(
-    utf8(`body,cone,note\n${rows.slice(0, 5).join('\n')}\nPeat,6,"open`),
-  );
-  expect(open.notices).toEqual([
-    'A quotation mark is left open near line 7; check the rows there.',
-  ]);
+  const open = await readTable(utf8(`body,cone,note\n${rows.slice(0, 5).join('\n')}\nPeat,6,"open`));
+  expect(open.notices).toEqual(['A quotation mark is left open near line 7; check the rows there.']);
 });
 
 test('headings in people’s words', () => {

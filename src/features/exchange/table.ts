@@ -23,9 +23,7 @@ export type Table = {
 export async function decode(bytes: Uint8Array): Promise<{ text: string; notice: string | null }> {
   if (bytes.length === 0) throw refuse('The file is empty.');
   if (bytes.length > MAX_FILE_BYTES)
-    throw refuse(
-      `The file has more than ${MAX_FILE_BYTES / 1048576} MB. Split it and import the parts.`,
-    );
+    throw refuse(`The file has more than ${MAX_FILE_BYTES / 1048576} MB. Split it and import the parts.`);
   if (bytes[0] === 0x50 && bytes[1] === 0x4b) {
     throw refuse(
       'This is a workbook, not a CSV file. In the spreadsheet choose “Save as” and “CSV”, then bring that file.',
@@ -44,12 +42,10 @@ export async function decode(bytes: Uint8Array): Promise<{ text: string; notice:
     }
     return { text: text + decoder.decode(), notice: null };
   } catch {
-    if (bytes.includes(0))
-      throw refuse('This is not a text file. Export the spreadsheet as CSV first.');
+    if (bytes.includes(0)) throw refuse('This is not a text file. Export the spreadsheet as CSV first.');
     return {
       text: new TextDecoder('windows-1252').decode(bytes),
-      notice:
-        'The file is not in UTF-8 and was read as Windows-1252. Check the accented letters below.',
+      notice: 'The file is not in UTF-8 and was read as Windows-1252. Check the accented letters below.',
     };
   }
 }
@@ -57,8 +53,7 @@ export async function decode(bytes: Uint8Array): Promise<{ text: string; notice:
 const isBlank = (cells: readonly string[]): boolean => cells.every((cell) => cell.trim() === '');
 
 /** How many cells of a line are headings we know. */
-const known = (cells: readonly string[]): number =>
-  cells.filter((cell) => guessColumn(cell) !== null).length;
+const known = (cells: readonly string[]): number => cells.filter((cell) => guessColumn(cell) !== null).length;
 
 const tooMany = (what: string, most: number): Refusal =>
   refuse(
@@ -97,8 +92,7 @@ function parse(text: string): Promise<Parsed> {
       skipEmptyLines: false,
       chunkSize: TURN,
       chunk: ({ data, errors }: Papa.ParseResult<string[]>, parser: Papa.Parser) => {
-        for (const { type, row = 0 } of errors)
-          if (type === 'Quotes') openQuote ??= lines.length + row + 1;
+        for (const { type, row = 0 } of errors) if (type === 'Quotes') openQuote ??= lines.length + row + 1;
         for (const cells of data) {
           cellsSoFar += cells.length;
           lines.push({

@@ -8,11 +8,25 @@ import type { z } from 'zod';
 import { isDuplicate, refusedByTable, type Database, type Transaction } from '@/data/database';
 import { newToken } from '@/data/ids';
 import { rebuildSummaries } from '@/data/summaries';
-import { canBeRun, clearForWhole, isEmptyStudio, layDown, letPersonCome, LooseEnd, rowOf, STEP, sumOf, wholeTables, withoutOrder, type TableSum, type WholeTable } from '@/data/whole'; // prettier-ignore
+import {
+  canBeRun,
+  clearForWhole,
+  isEmptyStudio,
+  layDown,
+  letPersonCome,
+  LooseEnd,
+  rowOf,
+  STEP,
+  sumOf,
+  wholeTables,
+  withoutOrder,
+  type TableSum,
+  type WholeTable,
+} from '@/data/whole';
 import type { PictureStore } from '@/platform/objects';
 import { hashPassword } from '@/platform/passwords';
 import { refuse } from '@/platform/refusal';
-import { beginning, ending, FILE_BYTES, header, LINE_BYTES, PICTURE, RECORDS, row } from './whole-format'; // prettier-ignore
+import { beginning, ending, FILE_BYTES, header, LINE_BYTES, PICTURE, RECORDS, row } from './whole-format';
 
 const notEmpty = () =>
   refuse('Something has been recorded here already. A whole studio comes into an empty one only.');
@@ -43,9 +57,7 @@ export async function bringWhole(
         const { name, size = 0 } = entry.header;
         if (records === null) {
           if (name !== RECORDS)
-            throw refuse(
-              'This file is not a whole studio, as it is taken out under “Records in and out”.',
-            );
+            throw refuse('This file is not a whole studio, as it is taken out under “Records in and out”.');
           records = await layRecords(trx, Readable.from(entry), noPassword);
         } else {
           if (size > FILE_BYTES) throw altered(`${name.slice(0, 40)} is too large`);
@@ -63,8 +75,7 @@ export async function bringWhole(
     });
   } catch (error) {
     if (error instanceof LooseEnd) throw altered(`what ${error.message} refers to is missing`);
-    if (isDuplicate(error) || refusedByTable(error) !== null)
-      throw altered('a row of it cannot be kept');
+    if (isDuplicate(error) || refusedByTable(error) !== null) throw altered('a row of it cannot be kept');
     if (error instanceof Error && /tar|header|Unexpected end|Premature/i.test(error.message))
       throw altered('its end is missing, or it is no such file');
     throw error;
@@ -150,11 +161,7 @@ async function layTable(
       await lay();
       const id = table.columns.indexOf('id');
       const now = await sumOf(trx, table, people ? (one) => came.has(one[id]) : undefined);
-      if (
-        sum.sum.table !== table.name ||
-        sum.sum.rows !== now.rows ||
-        sum.sum.sha256 !== now.sha256
-      )
+      if (sum.sum.table !== table.name || sum.sum.rows !== now.rows || sum.sum.sha256 !== now.sha256)
         throw altered(`what it says of “${table.name}” is not what is in it`);
       return now;
     }

@@ -34,11 +34,7 @@ export const wholeLines = (db: Database, now: Date): AsyncGenerator<string> =>
   });
 
 /** The file as it leaves. What is written while it leaves is not in it. */
-export async function* wholeBytes(
-  db: Database,
-  pictures: string,
-  now: Date,
-): AsyncGenerator<Uint8Array> {
+export async function* wholeBytes(db: Database, pictures: string, now: Date): AsyncGenerator<Uint8Array> {
   const folder = await mkdtemp(join(tmpdir(), 'jiten-whole-'));
   const pack = tar.pack();
   try {

@@ -17,7 +17,15 @@ import { firstRun } from '../people/server';
 import { bringWhole } from './whole-in';
 import { wholeBytes } from './whole-out';
 
-const STUDIO = { name: 'New', timeZone: 'UTC', temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', crackAtC: 100, unloadAtC: 40 } as const; // prettier-ignore
+const STUDIO = {
+  name: 'New',
+  timeZone: 'UTC',
+  temperatureUnit: 'C',
+  lengthUnit: 'mm',
+  massUnit: 'g',
+  crackAtC: 100,
+  unloadAtC: 40,
+} as const;
 
 let folder: string;
 let from: Database;
@@ -27,7 +35,12 @@ beforeAll(async () => {
   from = await emptyDatabase();
   await loadDemo(from, join(folder, 'from'), { pictures: false });
   const store = folderStore(join(folder, 'from', 'pictures'));
-  await keepPicture(store, await sharp({ create: { width: 60, height: 40, channels: 3, background: '#3a5' } }).jpeg().toBuffer()); // prettier-ignore
+  await keepPicture(
+    store,
+    await sharp({ create: { width: 60, height: 40, channels: 3, background: '#3a5' } })
+      .jpeg()
+      .toBuffer(),
+  );
   whole = await gathered(wholeBytes(from, join(folder, 'from', 'pictures'), new Date()));
 }, 240_000);
 afterAll(async () => {
@@ -56,7 +69,7 @@ const sums = async (db: Database, people: readonly string[]): Promise<TableSum[]
   const found: TableSum[] = [];
   for (const table of await wholeTables(db)) {
     const id = table.columns.indexOf('id');
-    const only = table.name === 'person' ? (row: unknown[]) => people.includes(row[id] as string) : undefined; // prettier-ignore
+    const only = table.name === 'person' ? (row: unknown[]) => people.includes(row[id] as string) : undefined;
     found.push(await sumOf(db, table, only));
   }
   return found;
@@ -100,23 +113,20 @@ test('whoever brings it in under a name of theirs is that person from now on, si
 }, 240_000);
 
 test('nothing is forgotten: every table leaves, or is named with its reason', async () => {
-  const all = (await from('information_schema.TABLES').whereRaw('TABLE_SCHEMA = DATABASE()').pluck('TABLE_NAME')) as string[]; // prettier-ignore
+  const all = (await from('information_schema.TABLES')
+    .whereRaw('TABLE_SCHEMA = DATABASE()')
+    .pluck('TABLE_NAME')) as string[];
   const leaves = (await wholeTables(from)).map(({ name }) => name);
   expect([...leaves, ...Object.keys(STAYS_BEHIND)].sort()).toEqual(all.sort());
 });
 
 /** The file with its entries changed. */
-async function changed(
-  change: (entries: [string, Buffer][]) => [string, Buffer][],
-): Promise<Buffer> {
+async function changed(change: (entries: [string, Buffer][]) => [string, Buffer][]): Promise<Buffer> {
   const entries: [string, Buffer][] = [];
   const extract = tar.extract();
   extract.end(whole);
   for await (const entry of extract)
-    entries.push([
-      entry.header.name,
-      await gathered(entry as unknown as AsyncIterable<Uint8Array>),
-    ]);
+    entries.push([entry.header.name, await gathered(entry as unknown as AsyncIterable<Uint8Array>)]);
   const pack = tar.pack();
   for (const [name, bytes] of change(entries)) pack.entry({ name }, bytes);
   pack.finalize();
@@ -139,20 +149,35 @@ test('what is foreign, cut off, altered or of another version is refused in word
     [/not a whole studio/, await changed((all) => all.slice(1))],
     [/cut off/, whole.subarray(0, Math.floor(whole.length / 2))],
     [/ends? too early/, await inRecords((text) => text.slice(0, 3000).replace(/[^\n]*$/, ''))],
-    [/not a whole studio, or a newer/, await inRecords((text) => text.replace('"version":1', '"version":2'))], // prettier-ignore
-    [/another version/, await inRecords((text) => text.replace(/"step":"[^"]*"/, '"step":"9999-later"'))], // prettier-ignore
-    [/is not what is in it/, await inRecords((text) => text.replace(/\["[0-9a-f-]{36}"[^\n]*\n(\{"sum":\{"table":"placement")/, '$1'))], // prettier-ignore
-    [/not those of this version/, await inRecords((text) => text.replace('"table":"piece"', '"table":"session"'))], // prettier-ignore
+    [/not a whole studio, or a newer/, await inRecords((text) => text.replace('"version":1', '"version":2'))],
+    [/another version/, await inRecords((text) => text.replace(/"step":"[^"]*"/, '"step":"9999-later"'))],
+    [
+      /is not what is in it/,
+      await inRecords((text) =>
+        text.replace(/\["[0-9a-f-]{36}"[^\n]*\n(\{"sum":\{"table":"placement")/, '$1'),
+      ),
+    ],
+    [
+      /not those of this version/,
+      await inRecords((text) => text.replace('"table":"piece"', '"table":"session"')),
+    ],
     [/cannot be (read|kept)/, await inRecords((text) => text.replace(`["${piece}"`, '[{"a":1}'))],
-    [/cannot be kept|is not what is in it/, await inRecords((text) => text.replace(`["${body}"`, '["not an id"'))], // prettier-ignore
+    [
+      /cannot be kept|is not what is in it/,
+      await inRecords((text) => text.replace(`["${body}"`, '["not an id"')),
+    ],
     [/does not belong/, await changed((all) => [...all, ['../../etc/passwd', Buffer.from('x')]])],
-    [/not what its name says/, await changed((all) => all.map(([name, bytes]) => [name, name.endsWith('.original') ? Buffer.from('else') : bytes]))], // prettier-ignore
+    [
+      /not what its name says/,
+      await changed((all) =>
+        all.map(([name, bytes]) => [name, name.endsWith('.original') ? Buffer.from('else') : bytes]),
+      ),
+    ],
   ];
   for (const [why, bytes] of wrong) {
     const answer = await bringWhole(db, store, sent(bytes)).then(
       () => 'was brought in',
-      (error: unknown) =>
-        error instanceof Refusal ? error.message : `not civil: ${String(error)}`,
+      (error: unknown) => (error instanceof Refusal ? error.message : `not civil: ${String(error)}`),
     );
     expect(answer).toMatch(why);
     expect(await Promise.all(found.map((table) => sumOf(db, table)))).toEqual(before);
@@ -192,7 +217,17 @@ test('it is refused when nobody could run the studio afterwards', async () => {
   await expect(bringWhole(db, store, sent(whole))).rejects.toThrow(/nobody could run/);
   expect(await db('piece').first('id')).toBeUndefined();
   // With another technician beside them it may.
-  await createPerson(db, { id: '0193f7a0-0000-7000-8000-00000000abcd', name: 'Other', login: 'other', passwordHash: 'x', role: 'technician' }, new Date()); // prettier-ignore
+  await createPerson(
+    db,
+    {
+      id: '0193f7a0-0000-7000-8000-00000000abcd',
+      name: 'Other',
+      login: 'other',
+      passwordHash: 'x',
+      role: 'technician',
+    },
+    new Date(),
+  );
   expect((await bringWhole(db, store, sent(whole))).pictures).toBe(1);
   await db.destroy();
 }, 240_000);

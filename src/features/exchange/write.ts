@@ -29,8 +29,7 @@ async function settle(
   make: (name: string) => Promise<string>,
 ): Promise<Naming[]> {
   const settled: Naming[] = [];
-  for (const one of namings)
-    settled.push(one.id === 'new' ? { ...one, id: await make(one.name) } : one);
+  for (const one of namings) settled.push(one.id === 'new' ? { ...one, id: await make(one.name) } : one);
   return settled;
 }
 
@@ -82,11 +81,7 @@ export async function writeImport(
   const bodies = new Map((await listBodies(trx)).map((body) => [body.id, body]));
   const coatings = new Map((await listCoatings(trx)).map((coating) => [coating.id, coating]));
   const kilns = new Map((await listKilns(trx)).map((kiln) => [kiln.id, kiln]));
-  const [bodyOf, coatingOf, kilnOf] = [
-    resolver(bodyNames),
-    resolver(coatingNames),
-    resolver(kilnNames),
-  ];
+  const [bodyOf, coatingOf, kilnOf] = [resolver(bodyNames), resolver(coatingNames), resolver(kilnNames)];
 
   const rows = plan.rows.filter((row) => row.errors.length === 0);
   tell(0.2, 'Writing the firings');
@@ -112,7 +107,7 @@ export async function writeImport(
     );
     const firing = firings.get(firingKey(row))!;
     const id = newId();
-    const faces = (row.faces ?? ['bare' as const]).map((kind, i) => ({ no: i + 1, kind, slip: null })); // prettier-ignore
+    const faces = (row.faces ?? ['bare' as const]).map((kind, i) => ({ no: i + 1, kind, slip: null }));
     const form = row.form?.slice(0, 40) ?? 'not recorded';
     pieces.push({
       id,
@@ -217,14 +212,11 @@ export async function writeImport(
   await holdCells(trx, placed, ids);
   await insertMany(trx, 'sighting', placed.map(sightingRow));
   await summariseCells(trx, ids);
-  const made = (before: readonly Naming[]): number =>
-    before.filter(({ id }) => id === 'new').length;
+  const made = (before: readonly Naming[]): number => before.filter(({ id }) => id === 'new').length;
   return {
     made: {
       lotId,
-      coatingIds: coatingNames.flatMap(({ id }, i) =>
-        plan.coatings[i]!.id === 'new' ? [id!] : [],
-      ),
+      coatingIds: coatingNames.flatMap(({ id }, i) => (plan.coatings[i]!.id === 'new' ? [id!] : [])),
       pieces: pieces.length,
       firings: firings.size,
       bodies: made(plan.bodies),

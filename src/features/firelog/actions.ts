@@ -38,16 +38,7 @@ export const read = operation({
       );
     }
     const by = act.person.id;
-    if (
-      (await keepReadings(
-        act.trx,
-        firingId,
-        [{ ...reading, doubt: null }],
-        'hand',
-        by,
-        act.now,
-      )) === 0
-    )
+    if ((await keepReadings(act.trx, firingId, [{ ...reading, doubt: null }], 'hand', by, act.now)) === 0)
       throw refuse('There is a reading of this very moment already.');
     if (firing.status === 'opened') await learnFrom(act.trx, firingId);
   },
@@ -69,16 +60,13 @@ export const litAt = operation({
     const before = firing.openedAt !== null && lit >= firing.openedAt;
     // When such a firing was opened is a guess of ours, and follows from when it was lit.
     const guessed = firing.unrecorded && firing.startedAt === null && (long || before);
-    if (long && !guessed)
-      throw refuse('No firing takes more than ten days.', { at: 'Look at the date.' });
-    if (before && !guessed)
-      throw refuse('It was opened before that.', { at: 'Before it was opened.' });
+    if (long && !guessed) throw refuse('No firing takes more than ten days.', { at: 'Look at the date.' });
+    if (before && !guessed) throw refuse('It was opened before that.', { at: 'Before it was opened.' });
     const end = guessed ? new Date(Math.min(lit.getTime() + DAY_MS, act.now.getTime())) : opened;
     await setLit(act.trx, firingId, lit, guessed ? end : null);
     const from = new Date(lit.getTime() - HOUR_MS);
     const strays = await takeStrays(act.trx, firing.kilnId, from, end);
-    if (strays.length > 0)
-      await takeReadings(act.trx, firingId, strays, 'device', act.person.id, act.now);
+    if (strays.length > 0) await takeReadings(act.trx, firingId, strays, 'device', act.person.id, act.now);
     await learnFrom(act.trx, firingId);
   },
 });

@@ -49,9 +49,7 @@ export const keepPaper = toggled(
 export const paperSchema = z.object({
   firingId: z.uuid(),
   /** Milliseconds since 1970 and °C. */
-  readings: z
-    .array(z.tuple([z.number().int(), celsius]))
-    .max(2000, 'At most 2000 lines at a time.'),
+  readings: z.array(z.tuple([z.number().int(), celsius])).max(2000, 'At most 2000 lines at a time.'),
   remarks: z
     .array(
       z.object({
@@ -65,11 +63,7 @@ export const paperSchema = z.object({
 });
 /** A log from paper, in one act: readings and what was done beside them. */
 export const paper = undoneBy(
-  contract(
-    'firelog.paper',
-    paperSchema,
-    answers<{ kept: number; repeated: number; doubted: number }>(),
-  ),
+  contract('firelog.paper', paperSchema, answers<{ kept: number; repeated: number; doubted: number }>()),
   keepPaper,
   ({ firingId, readings, remarks }) => ({
     firingId,

@@ -40,15 +40,12 @@ export async function ingestRequest(
         : 'No kiln has this token. Send it as “Authorization: Bearer …”.',
     });
   const batch = batchSchema.safeParse(await body());
-  if (!batch.success)
-    throw refuse(batch.error.issues[0]?.message ?? 'The batch could not be read.');
+  if (!batch.success) throw refuse(batch.error.issues[0]?.message ?? 'The batch could not be read.');
   const readings = batch.data.readings.map((one) => ({
     at: new Date(one.at),
     celsius:
       one.celsius ??
-      (one.fahrenheit === null || one.fahrenheit === undefined
-        ? null
-        : fahrenheitToCelsius(one.fahrenheit)),
+      (one.fahrenheit === null || one.fahrenheit === undefined ? null : fahrenheitToCelsius(one.fahrenheit)),
     probeMv: one.probeMv ?? null,
   }));
   return transact(db, async (trx) => {

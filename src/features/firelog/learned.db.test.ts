@@ -43,9 +43,7 @@ test('from log and cones the offset is learned, a new thermocouple begins anew, 
       firingId,
       readings: cones.map((cone) => ({
         coneId: cone.id as string,
-        bendDegrees: Math.round(
-          bendDegreesOf(cone.cone as string, workOf(cone.cone as string, fired.truth)),
-        ),
+        bendDegrees: Math.round(bendDegreesOf(cone.cone as string, workOf(cone.cone as string, fired.truth))),
       })),
     });
   }
@@ -96,9 +94,7 @@ test('a firing under way says what to do next, and raises its alarms', async () 
       new Date(Date.now() + later),
     );
   const now = await room();
-  expect(now.works.map(({ cone }) => cone)).toEqual(
-    ['5.5', '6', '7'].map((c) => (c === '5.5' ? '5' : c)),
-  );
+  expect(now.works.map(({ cone }) => cone)).toEqual(['5.5', '6', '7'].map((c) => (c === '5.5' ? '5' : c)));
   expect(now.hold).toMatchObject({ cone: '6' });
   expect(now.alarms).toEqual([]);
   expect(now.curve.length).toBeGreaterThan(300);
@@ -130,9 +126,7 @@ test('an unread firing has no cone; its log says about which once the kiln is kn
       firingId,
       readings: cones.map((cone) => ({
         coneId: cone.id as string,
-        bendDegrees: Math.round(
-          bendDegreesOf(cone.cone as string, workOf(cone.cone as string, truth)),
-        ),
+        bendDegrees: Math.round(bendDegreesOf(cone.cone as string, workOf(cone.cone as string, truth))),
       })),
     });
   };

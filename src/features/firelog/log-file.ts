@@ -10,8 +10,7 @@ export type LogColumns = {
 };
 
 const looksLikeDate = (text: string): boolean =>
-  /^\d{4}-\d{2}-\d{2}[ T]\d{1,2}:\d{2}/.test(text) &&
-  !Number.isNaN(Date.parse(text.replace(' ', 'T')));
+  /^\d{4}-\d{2}-\d{2}[ T]\d{1,2}:\d{2}/.test(text) && !Number.isNaN(Date.parse(text.replace(' ', 'T')));
 const clockTime = (text: string): number | null => {
   const match = /^(\d{1,3}):(\d{2})(?::(\d{2}))?$/.exec(text.trim());
   return match ? Number(match[1]) * 3600 + Number(match[2]) * 60 + Number(match[3] ?? 0) : null;
@@ -68,18 +67,13 @@ export type ReadLog = {
 const SECONDS = { minutes: 60, seconds: 1, hours: 3600 } as const;
 
 /** Turns rows into readings: milliseconds since 1970 and °C. Times without a date count from `startedAt`. */
-export function readLog(
-  rows: readonly (readonly string[])[],
-  columns: LogColumns,
-  startedAt: Date,
-): ReadLog {
+export function readLog(rows: readonly (readonly string[])[], columns: LogColumns, startedAt: Date): ReadLog {
   const read: ReadLog = { readings: [], wrong: [] };
   rows.slice(1).forEach((row, i) => {
     const [time, temperature] = [row[columns.time] ?? '', row[columns.temperature] ?? ''];
     if (time.trim() === '' && temperature.trim() === '') return;
     let at: number | null = null;
-    if (columns.clock === 'date')
-      at = looksLikeDate(time) ? Date.parse(time.replace(' ', 'T')) : null;
+    if (columns.clock === 'date') at = looksLikeDate(time) ? Date.parse(time.replace(' ', 'T')) : null;
     else if (columns.clock === 'h:mm') {
       const seconds = clockTime(time);
       at = seconds === null ? null : startedAt.getTime() + seconds * 1000;
@@ -94,8 +88,7 @@ export function readLog(
       read.wrong.push({ row: i + 2, text: row.join(', ').slice(0, 80) });
       return;
     }
-    const celsius =
-      value === null ? null : columns.unit === 'F' ? fahrenheitToCelsius(value) : value;
+    const celsius = value === null ? null : columns.unit === 'F' ? fahrenheitToCelsius(value) : value;
     read.readings.push([Math.round(at), celsius === null ? null : Math.round(celsius * 10) / 10]);
   });
   return read;

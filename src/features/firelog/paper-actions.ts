@@ -2,13 +2,7 @@
 import { addEntry, dropEntry } from '@/data/firing-log';
 import { findFiring, type Firing } from '@/data/firings';
 import { setUnitSaid } from '@/data/kiln-firings';
-import {
-  convertReadings,
-  correctReading,
-  setDoubts,
-  setJudged,
-  unstruck,
-} from '@/data/mend-readings';
+import { convertReadings, correctReading, setDoubts, setJudged, unstruck } from '@/data/mend-readings';
 import type { Transaction } from '@/data/database';
 import { operation } from '@/platform/operation';
 import { found, notFound, refuse } from '@/platform/refusal';
@@ -20,10 +14,7 @@ import * as contracts from './contracts';
 
 const DAYS_MS = 10 * 86_400_000;
 
-const litFiring = async (
-  trx: Transaction,
-  firingId: string,
-): Promise<Firing & { startedAt: Date }> => {
+const litFiring = async (trx: Transaction, firingId: string): Promise<Firing & { startedAt: Date }> => {
   const firing = found(await findFiring(trx, firingId, true), 'This firing');
   if (firing.startedAt === null)
     throw refuse('Start the firing first: its readings need to know when it was lit.');

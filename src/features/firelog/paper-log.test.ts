@@ -32,9 +32,7 @@ test('the hour that comes twice in October is asked about, and either answer is 
 test('the hour that is left out in March is refused and named', () => {
   const log = read('23:00 500\n01:30 900\n02:10 950', '2026-03-28T22:45:00Z');
   expect(times(log)).toEqual(['2026-03-28T23:00', '2026-03-29T01:10']);
-  expect(log.wrong).toEqual([
-    { line: 2, text: '01:30 900', why: 'is in the hour that the clocks left out' },
-  ]);
+  expect(log.wrong).toEqual([{ line: 2, text: '01:30 900', why: 'is in the hour that the clocks left out' }]);
 });
 
 test('a time shortly before lighting is the same day', () => {

@@ -45,22 +45,27 @@ test('a log from paper is kept in one act, taught from, taken back and given aga
 test('paper of a firing that nobody wrote down turns up: once it is said when it was lit, its log is caught up', async () => {
   const of = { kilnId: kiln.id, cone: '6', shown: false, atmosphere: 'oxidation' } as const;
   const firingOf = (on: string | null) =>
-    studio.db.transaction((trx) =>
-      unrecordedFiring(trx, { ...of, on }, studio.technician.id, new Date()),
-    );
+    studio.db.transaction((trx) => unrecordedFiring(trx, { ...of, on }, studio.technician.id, new Date()));
   const say = (firingId: string, at: string) => studio.act('firelog.lit-at', { firingId, at });
   // The day that was said is the day it was lit, in the evening; for another nobody said a day.
   for (const on of ['2025-03-04', null]) {
     const firingId = await firingOf(on);
-    const readings = [ms(new Date('2025-03-04T18:00:00Z'), 60), ms(new Date('2025-03-04T18:00:00Z'), 600)].map((at, i) => [at, [200, 1180][i]]); // prettier-ignore
-    expect(await studio.act('firelog.paper', { firingId, readings, remarks: [] })).toMatchObject({ ok: false }); // prettier-ignore
+    const readings = [
+      ms(new Date('2025-03-04T18:00:00Z'), 60),
+      ms(new Date('2025-03-04T18:00:00Z'), 600),
+    ].map((at, i) => [at, [200, 1180][i]]);
+    expect(await studio.act('firelog.paper', { firingId, readings, remarks: [] })).toMatchObject({
+      ok: false,
+    });
     expect(await say(firingId, '2025-03-04T18:00:00.000Z')).toMatchObject({ ok: true });
     expect(await findFiring(studio.db, firingId)).toMatchObject({
       startedAt: new Date('2025-03-04T18:00:00Z'),
       openedAt: new Date('2025-03-05T18:00:00Z'),
       status: 'opened',
     });
-    expect(await studio.must('firelog.paper', { firingId, readings, remarks: [] })).toMatchObject({ kept: 2 }); // prettier-ignore
+    expect(await studio.must('firelog.paper', { firingId, readings, remarks: [] })).toMatchObject({
+      kept: 2,
+    });
     // Now that it is known, it is put right within reason like any other.
     expect(await say(firingId, '2025-03-06T18:00:00.000Z')).toMatchObject({ ok: false });
     expect(await say(firingId, '2025-02-04T18:00:00.000Z')).toMatchObject({ ok: false });
@@ -98,9 +103,9 @@ test('a reading is put right with why; what it was stays beside it; struck later
     ],
     remarks: [],
   });
-  expect(
-    (await studio.act('firelog.correct', { firingId, at: moment, celsius: 115, why: '' })).ok,
-  ).toBe(false);
+  expect((await studio.act('firelog.correct', { firingId, at: moment, celsius: 115, why: '' })).ok).toBe(
+    false,
+  );
   await studio.must('firelog.correct', { firingId, at: moment, celsius: 115, why: 'wrong line' });
   await studio.must('firelog.correct', { firingId, at: moment, celsius: 116, why: 'wrong again' });
   expect((await readingsToMend(studio.db, firingId))[0]).toMatchObject({
@@ -140,8 +145,6 @@ test('a log wholly in °F is asked about; said to be °F its figures follow, and
   expect(log.map(({ c }) => Math.round(c))).toEqual([20, 127, 482, 816, 1149]);
   expect((await room()).looksFahrenheit).toBe(false);
   await studio.must('firelog.say-unit', { firingId, fahrenheit: false });
-  expect((await logOf(studio.db, firingId, at)).map(({ c }) => Math.round(c))).toEqual([
-    68, 260, 900,
-  ]);
+  expect((await logOf(studio.db, firingId, at)).map(({ c }) => Math.round(c))).toEqual([68, 260, 900]);
   await finish(firingId);
 });

@@ -8,13 +8,7 @@ import {
 } from '@/core/heatwork';
 import type { Transaction } from '@/data/database';
 import { firingsOfKiln, type FiringWindow } from '@/data/kiln-firings';
-import {
-  believedBefore,
-  jumpsBetween,
-  keepReadings,
-  keepStrays,
-  type ReadingSource,
-} from '@/data/readings';
+import { believedBefore, jumpsBetween, keepReadings, keepStrays, type ReadingSource } from '@/data/readings';
 import { learnFrom } from '../kilns/server';
 
 export type Incoming = { at: Date; celsius: number | null; probeMv: number | null };
@@ -92,9 +86,7 @@ export async function takeReadings(
   return {
     kept,
     repeated: judged.length - kept,
-    doubted: judged.flatMap(({ at, celsius, doubt }) =>
-      doubt === null ? [] : [{ at, celsius, doubt }],
-    ),
+    doubted: judged.flatMap(({ at, celsius, doubt }) => (doubt === null ? [] : [{ at, celsius, doubt }])),
   };
 }
 

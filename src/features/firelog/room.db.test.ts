@@ -1,12 +1,6 @@
 import { v7 } from 'uuid';
 import { findFiring } from '@/data/firings';
-import {
-  advance,
-  layer,
-  makePieces,
-  planFiring,
-  type TestStudio,
-} from '../../../test-support/studio';
+import { advance, layer, makePieces, planFiring, type TestStudio } from '../../../test-support/studio';
 import { kilnTests } from '../../../test-support/kiln';
 import { noticeDraft } from '../firings/server';
 import { firingCalendar } from '@/features/firings/server';

@@ -113,8 +113,7 @@ export async function firingRoom(
           one === null ? [] : [{ cone: one, role, work: workOf(one, lean, offset) }],
         );
   const climbing = firing.status === 'firing';
-  const nearCone =
-    cone !== null && end !== undefined && end.c + offset > kineticsOf(cone).t0 - KELVIN - NEAR;
+  const nearCone = cone !== null && end !== undefined && end.c + offset > kineticsOf(cone).t0 - KELVIN - NEAR;
   const cooling = firing.status === 'cooling' || (climbing && (rateNow(log, 30) ?? 0) < -40);
   const fit = cooling ? fitCooling(coolingPart(lean), 20, known.coolings) : null;
   const periods = entries.flatMap((entry) =>
@@ -170,7 +169,9 @@ export async function firingRoom(
   };
 }
 
-/** kWh of an electric firing: what was read off the meter, else what its climb at full power would be at most. */
+/**
+ * kWh of an electric firing: what was read off the meter, else what its climb at full power would be at most.
+ */
 function energyOf(
   firing: Firing,
   kiln: Kiln,
@@ -181,8 +182,7 @@ function energyOf(
       kwh: firing.energyUsed,
       cost: kiln.unitPrice === null ? null : firing.energyUsed * kiln.unitPrice,
     };
-  if (kiln.powerKw === null || log.length < 2 || kiln.energy !== 'electric')
-    return { kwh: null, cost: null };
+  if (kiln.powerKw === null || log.length < 2 || kiln.energy !== 'electric') return { kwh: null, cost: null };
   let peak = 0;
   for (let i = 1; i < log.length; i++) if (log[i]!.c >= log[peak]!.c) peak = i;
   // Elements are on for about half of a climb. Common practice, no source.

@@ -46,9 +46,7 @@ export const edit = operation({
     const { trx } = act;
     const before = found(await findFiring(act.trx, firingId, true), 'This firing');
     if (!(await updateFiring(trx, firingId, fields, revision))) {
-      throw conflict(
-        'Somebody else changed this firing meanwhile. Look at it again before saving.',
-      );
+      throw conflict('Somebody else changed this firing meanwhile. Look at it again before saving.');
     }
     const moved = await followCones(trx, firingId);
     if (moved || before.atmosphere !== fields.atmosphere || before.kind !== fields.kind) {
@@ -160,9 +158,7 @@ export const readCones = operation({
   run: async (act, { firingId, readings }) => {
     const { trx, person, now } = act;
     found(await findFiring(act.trx, firingId, true), 'This firing');
-    const own = new Set(
-      ((await listWitnesses(trx, [firingId])).get(firingId) ?? []).map(({ id }) => id),
-    );
+    const own = new Set(((await listWitnesses(trx, [firingId])).get(firingId) ?? []).map(({ id }) => id));
     for (const { coneId, bendDegrees } of readings) {
       if (!own.has(coneId)) throw notFound('One of these cones');
       await readWitness(trx, coneId, bendDegrees, person.id, now);
@@ -194,8 +190,7 @@ async function howItWas(
 ): Promise<void> {
   const firing = found(await findFiring(trx, firingId, true), 'This firing');
   const beyond = Object.keys(shelfAir).find((shelf) => Number(shelf) > firing.shelves);
-  if (beyond !== undefined)
-    throw refuse(`${firing.kilnName} has ${firing.shelves} shelves, not ${beyond}.`);
+  if (beyond !== undefined) throw refuse(`${firing.kilnName} has ${firing.shelves} shelves, not ${beyond}.`);
   await keepHow(trx, firingId, { fullness, shelfAir });
   await refreshCells(trx, await pairsOf(trx, { firingId }));
 }

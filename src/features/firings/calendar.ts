@@ -87,11 +87,7 @@ export async function firingCalendar(src: Source, now = new Date()): Promise<Cal
 
 /** A whole day ends where the next begins (RFC 5545, 3.6.1): a duration of a day and no time is none. */
 const wholeDay = (date: string): { start: DateArray; end: DateArray } => {
-  const dayOf = (day: Date): DateArray => [
-    day.getUTCFullYear(),
-    day.getUTCMonth() + 1,
-    day.getUTCDate(),
-  ];
+  const dayOf = (day: Date): DateArray => [day.getUTCFullYear(), day.getUTCMonth() + 1, day.getUTCDate()];
   const start = new Date(`${date}T00:00:00Z`);
   return { start: dayOf(start), end: dayOf(new Date(start.getTime() + 86_400_000)) };
 };

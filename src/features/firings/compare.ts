@@ -44,21 +44,13 @@ function minutesAtTop(log: readonly Reading[]): number | null {
   return seconds / 60;
 }
 
-export async function compareFirings(
-  src: Source,
-  a: Firing,
-  b: Firing,
-  units: Units,
-): Promise<Comparison> {
+export async function compareFirings(src: Source, a: Firing, b: Firing, units: Units): Promise<Comparison> {
   const logs = await Promise.all(
     [a, b].map(async (one) =>
       one.startedAt === null ? [] : thinned(await logOf(src, one.id, one.startedAt)),
     ),
   );
-  const [entriesA, entriesB] = await Promise.all([
-    entriesOfFiring(src, a.id),
-    entriesOfFiring(src, b.id),
-  ]);
+  const [entriesA, entriesB] = await Promise.all([entriesOfFiring(src, a.id), entriesOfFiring(src, b.id)]);
   const counts = await countPlacements(src, [a.id, b.id]);
   const [meetA, meetB] = [
     meetsCone(logs[0]!, a.targetCone ?? b.targetCone),
@@ -70,9 +62,7 @@ export async function compareFirings(
     const start = firing.startedAt?.getTime() ?? 0;
     const bands = bandsOf(
       entries.flatMap(({ atmosphere, at, text }) =>
-        atmosphere === null
-          ? []
-          : [{ t: (at.getTime() - start) / 1000, atmosphere, judgedBy: text }],
+        atmosphere === null ? [] : [{ t: (at.getTime() - start) / 1000, atmosphere, judgedBy: text }],
       ),
       coolingPart(log)[0]?.t ?? 0,
     );
@@ -120,9 +110,7 @@ export async function compareFirings(
     curves: { a: decimated(logs[0]!, 900), b: decimated(logs[1]!, 900) },
     byCone: meetA === null || meetB === null ? null : { a: meetA, b: meetB },
     differences: facts.filter((one) => one.a !== one.b),
-    same: facts
-      .filter((one) => one.a === one.b && one.a !== 'not on record')
-      .map(({ what }) => what),
+    same: facts.filter((one) => one.a === one.b && one.a !== 'not on record').map(({ what }) => what),
     stacks: [...stacks.values()].flatMap((pair) => {
       const [left, right] = [words(pair.a, units), words(pair.b, units)];
       if (left === right) return [];
@@ -143,9 +131,7 @@ function words(seen: readonly SeenIn[], units: Units): string {
   const signs = [
     ...new Set(
       seen.flatMap((one) =>
-        one.signs
-          .filter(({ severity }) => severity >= 2)
-          .map(({ sign }) => signOf(sign)?.name ?? sign),
+        one.signs.filter(({ severity }) => severity >= 2).map(({ sign }) => signOf(sign)?.name ?? sign),
       ),
     ),
   ].sort();

@@ -30,7 +30,15 @@ const packs = z
     'The same cone stands twice in one place.',
   );
 export const planSchema = z.object({ fields: firingFields, cones: packs.default([]) });
-export const plan = contract('firings.plan', planSchema, answers<{ id: string; no: number; /** The control tile that went in by itself. */ control: { code: string; placementId: string } | null }>()); // prettier-ignore
+export const plan = contract(
+  'firings.plan',
+  planSchema,
+  answers<{
+    id: string;
+    no: number;
+    /** The control tile that went in by itself. */ control: { code: string; placementId: string } | null;
+  }>(),
+);
 export const editFiringSchema = z.object({
   firingId: z.uuid(),
   revision: z.number().int(),
@@ -62,11 +70,7 @@ export const readConesSchema = z.object({
     .array(
       z.object({
         coneId: z.uuid(),
-        bendDegrees: z
-          .number()
-          .min(0, 'Upright is 0°.')
-          .max(120, 'Past 120° it lies flat.')
-          .nullable(),
+        bendDegrees: z.number().min(0, 'Upright is 0°.').max(120, 'Past 120° it lies flat.').nullable(),
       }),
     )
     .min(1)

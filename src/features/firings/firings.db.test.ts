@@ -38,9 +38,7 @@ const fields = (rest: object = {}) => ({
 });
 
 test('firings of a kiln are numbered one after another, even when planned at once', async () => {
-  const ids = await Promise.all(
-    [0, 1, 2, 3].map(() => planFiring(studio, { kilnId: studio.kiln })),
-  );
+  const ids = await Promise.all([0, 1, 2, 3].map(() => planFiring(studio, { kilnId: studio.kiln })));
   const numbers = await Promise.all(ids.map(async (id) => (await findFiring(studio.db, id))!.no));
   expect([...numbers].sort((a, b) => a - b)).toEqual([1, 2, 3, 4]);
 });
@@ -181,17 +179,28 @@ test('cones: the reached cone follows what was read, and taking a reading back t
       firingId,
       readings: readings.map(([cone, bendDegrees]) => ({ coneId: id(cone), bendDegrees })),
     });
-  expect(await read([['5', 90], ['6', 90], ['7', 0]])).toMatchObject({ coneBand: '6' }); // prettier-ignore
+  expect(
+    await read([
+      ['5', 90],
+      ['6', 90],
+      ['7', 0],
+    ]),
+  ).toMatchObject({ coneBand: '6' });
   expect(await read([['7', 90]])).toMatchObject({ coneBand: '7' });
-  expect(await read([['5', null], ['6', null], ['7', null]])).toMatchObject({ reachedOrdinal: null, coneBand: '?6', moved: [] }); // prettier-ignore
+  expect(
+    await read([
+      ['5', null],
+      ['6', null],
+      ['7', null],
+    ]),
+  ).toMatchObject({ reachedOrdinal: null, coneBand: '?6', moved: [] });
   expect(
     await studio.act('firings.read-cones', {
       firingId,
       readings: [{ coneId: id('6'), bendDegrees: 130 }],
     }),
   ).toMatchObject({ problem: { message: expect.stringContaining('flat') as string } });
-  const elsewhere = (await listWitnesses(studio.db, [await planFiring(studio)])).values().next()
-    .value![0]!;
+  const elsewhere = (await listWitnesses(studio.db, [await planFiring(studio)])).values().next().value![0]!;
   expect(
     await studio.act('firings.read-cones', {
       firingId,

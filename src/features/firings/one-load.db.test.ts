@@ -36,9 +36,7 @@ test('nothing is closed or lit while another load is inside, and the way out is 
   await advance(studio, first.firingId, 'loaded');
   expect(await move(second.firingId, 'planned', 'loaded')).toMatch(/stands closed in this kiln/);
   await advanceFrom(first.firingId, ['loaded', 'firing', 'cooling']);
-  expect(await move(second.firingId, 'planned', 'loaded')).toMatch(
-    /still cooling .* Open it first/,
-  );
+  expect(await move(second.firingId, 'planned', 'loaded')).toMatch(/still cooling .* Open it first/);
   expect(await move(first.firingId, 'cooling', 'opened')).toBe('opened');
   expect(await move(second.firingId, 'planned', 'loaded')).toBe('loaded');
   // Another kiln is another matter.

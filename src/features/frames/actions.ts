@@ -4,14 +4,7 @@ import { FRAME_METHOD } from '@/core/sight';
 import { COLOUR_METHOD } from '@/core/colour';
 import { summariseCells } from '@/data/cell-summaries';
 import { refreshCells } from '@/data/cells';
-import {
-  framesOf,
-  greyCard,
-  greysOf,
-  replaceFrames,
-  saidUnframed,
-  sayGreyCard,
-} from '@/data/frames';
+import { framesOf, greyCard, greysOf, replaceFrames, saidUnframed, sayGreyCard } from '@/data/frames';
 import { findPhoto, samePhoto } from '@/data/photos';
 import { holdPieces, listPieces } from '@/data/pieces';
 import type { z } from 'zod';
@@ -30,10 +23,7 @@ import { zonesThen } from './zones-then';
 type Asked = z.output<typeof contracts.setFramesSchema>;
 
 /** Looks at a picture’s pixels before anything is held. */
-async function lookedAt(
-  { db, person }: { db: Database; person: Person },
-  { photoId, frames, grey }: Asked,
-) {
+async function lookedAt({ db, person }: { db: Database; person: Person }, { photoId, frames, grey }: Asked) {
   const photo = found(await findPhoto(db, photoId), 'This picture');
   if (photo.pieceId === null) throw refuse('This picture is of no piece.');
   const [piece] = await listPieces(db, { ids: [photo.pieceId] });
@@ -91,7 +81,7 @@ async function keep(
 }
 
 const pairsWith = (looked: readonly Looked[]) =>
-  looked.flatMap(({ photo: { pieceId, firingId } }) => (firingId === null ? [] : [{ pieceId, firingId }])); // prettier-ignore
+  looked.flatMap(({ photo: { pieceId, firingId } }) => (firingId === null ? [] : [{ pieceId, firingId }]));
 
 export const setFrames = operation({
   contract: contracts.setFrames,
@@ -114,7 +104,8 @@ export const setFramesOf = operation({
   permit: permit('write of own pieces'),
   prepare: async (on, { pieceId, firingId, sha, frames, grey, nothing }) => {
     const photo = await samePhoto(on.db, { sha, pieceId, firingId });
-    if (photo === null || photo.binned) throw refuse('This picture is not on record: it was taken back, or put away. Its frame goes with it.'); // prettier-ignore
+    if (photo === null || photo.binned)
+      throw refuse('This picture is not on record: it was taken back, or put away. Its frame goes with it.');
     const asked = { photoId: photo.id, frames, grey, nothing };
     return { asked, looked: await lookedAt(on, asked) };
   },

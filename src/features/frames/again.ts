@@ -13,8 +13,8 @@ import { zonesThen } from './zones-then';
 export type Again = { done: number; unread: string[] };
 
 /**
- * Measures every picture that another version of the method measured; what is done stays done, so that it can be broken
- * off and begun again. Pictures whose file cannot be read are left as they are and named.
+ * Measures every picture that another version of the method measured; what is done stays done, so that it can
+ * be broken off and begun again. Pictures whose file cannot be read are left as they are and named.
  */
 export async function measureAgain(
   db: Database,
@@ -45,13 +45,18 @@ async function measurePicture(db: Database, photoId: string): Promise<boolean> {
   if (raster === null) return false;
   const grey = greys.get(photoId);
   // The card it was taken beside, as it was stated then.
-  const by = { steps: grey?.steps ?? null, card: grey !== undefined && grey.card.length > 0 ? grey.card : card }; // prettier-ignore
+  const by = {
+    steps: grey?.steps ?? null,
+    card: grey !== undefined && grey.card.length > 0 ? grey.card : card,
+  };
   const result = measured(raster, frames, zones, by);
   await transact(db, async (trx) => {
     await holdPieces(trx, [pieceId]);
     // Somebody may have framed it anew meanwhile: then that is measured already.
     const now = new Set((await framesOf(trx, [photoId])).map(({ id }) => id));
-    const kept = result.frames.flatMap((one, k) => (now.has(frames[k]!.id) ? [{ ...one, id: frames[k]!.id }] : [])); // prettier-ignore
+    const kept = result.frames.flatMap((one, k) =>
+      now.has(frames[k]!.id) ? [{ ...one, id: frames[k]!.id }] : [],
+    );
     await rewriteColours(trx, kept, COLOUR_METHOD);
     if (firingId !== null) await refreshCells(trx, [{ pieceId, firingId }]);
   });

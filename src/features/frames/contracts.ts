@@ -16,7 +16,7 @@ export const setFramesSchema = z.object({
   frames: z
     .array(frameSchema)
     .max(MOST_FACES)
-    .refine((list) => new Set(list.map(({ face }) => face)).size === list.length, 'Each face has one frame.'), // prettier-ignore
+    .refine((list) => new Set(list.map(({ face }) => face)).size === list.length, 'Each face has one frame.'),
   /** The middles of the grey card's steps, dark to light; null where there is none in the picture. */
   grey: z.array(spotSchema).min(1).max(MOST_STEPS).nullable(),
   /** There is nothing to frame in it: it is not asked about again. */
@@ -38,7 +38,7 @@ export const setManySchema = z.object({
     .array(setFramesSchema)
     .min(1)
     .max(MOST_PICTURES)
-    .refine((list) => new Set(list.map(({ photoId }) => photoId)).size === list.length, 'Each picture once.'), // prettier-ignore
+    .refine((list) => new Set(list.map(({ photoId }) => photoId)).size === list.length, 'Each picture once.'),
 });
 
 type Before = z.input<typeof setFramesSchema>;
@@ -54,7 +54,11 @@ export const setFrames = undoneBy(putFrames, putFrames, (_, { before }) => befor
 /** The same of a picture that waits on a device: named by what it is of, and sent after it. */
 export const setFramesOf = contract('frames.set-of', setOfSchema, answers<Measured>());
 
-const putMany = contract('frames.set-many', setManySchema, answers<{ framed: number; measured: number; before: { pictures: Before[] } }>()); // prettier-ignore
+const putMany = contract(
+  'frames.set-many',
+  setManySchema,
+  answers<{ framed: number; measured: number; before: { pictures: Before[] } }>(),
+);
 
 /** The same for many pictures as one act. */
 export const setManyFrames = undoneBy(putMany, putMany, (_, { before }) => before);
@@ -63,7 +67,10 @@ export const greyCardSchema = z.object({
   card: z
     .array(z.number().min(3).max(99))
     .max(MOST_STEPS)
-    .refine((list) => list.every((l, i) => i === 0 || l > list[i - 1]!), 'From dark to light, each step lighter than the one before.'), // prettier-ignore
+    .refine(
+      (list) => list.every((l, i) => i === 0 || l > list[i - 1]!),
+      'From dark to light, each step lighter than the one before.',
+    ),
 });
 
 /** The steps of the studio's grey card, by their lightness L*; none for “we have no card”. */
@@ -91,23 +98,38 @@ export const shelfSchema = z.object({
     .array(z.object({ pieceId: z.uuid(), frames: z.array(frameSchema).min(1).max(MOST_FACES) }))
     .min(1, 'Say of at least one of them which piece it is.')
     .max(MOST_ON_SHELF)
-    .refine((list) => new Set(list.map(({ pieceId }) => pieceId)).size === list.length, 'Each piece once.'), // prettier-ignore
+    .refine((list) => new Set(list.map(({ pieceId }) => pieceId)).size === list.length, 'Each piece once.'),
   grey: z.array(spotSchema).min(1).max(MOST_STEPS).nullable(),
 });
 
-const shelfAway = contract('frames.shelf-away', z.object({ photoIds: z.array(z.uuid()).max(MOST_ON_SHELF), binned: z.boolean() })); // prettier-ignore
+const shelfAway = contract(
+  'frames.shelf-away',
+  z.object({ photoIds: z.array(z.uuid()).max(MOST_ON_SHELF), binned: z.boolean() }),
+);
 /** Takes a picture of many pieces away from all of them, or gives it back. */
 export const putShelfAway = toggled(shelfAway, 'binned');
 
-/** One picture of a shelf becomes the picture of every piece on it, each with its frame; taken back as one. */
+/**
+ * One picture of a shelf becomes the picture of every piece on it, each with its frame; taken back as one.
+ */
 export const addShelf = undoneBy(
-  withFile(contract('frames.shelf', shelfSchema, answers<{ photoIds: string[]; added: string[]; measured: number }>()), MOST_BYTES), // prettier-ignore
+  withFile(
+    contract(
+      'frames.shelf',
+      shelfSchema,
+      answers<{ photoIds: string[]; added: string[]; measured: number }>(),
+    ),
+    MOST_BYTES,
+  ),
   shelfAway,
   // A picture that a piece had before stays with it.
   (_, { added }) => ({ photoIds: added, binned: true }),
 );
 
-/** Keeps only a part of a picture, wherever it is shown, and what was cut away for nobody: there is no way back. */
+/**
+ * Keeps only a part of a picture, wherever it is shown, and what was cut away for nobody: there is no way
+ * back.
+ */
 export const cropPicture = contract(
   'frames.crop',
   z.object({ photoId: z.uuid(), keep: boxSchema }),

@@ -39,9 +39,15 @@ export async function framedPhotos(
         createdAt,
         frames: own.map(({ face, shape }) => ({ face, shape })),
         grey: greys.get(id)?.steps ?? null,
-        colours: own.flatMap(
-          ({ colours }) =>
-          colours.map(({ zone, lab, parts, variegation, byGrey }) => ({ zone, lab, parts, variegation, byGrey, beside: byGrey ? (beside.get(`${firingId}/${zone}`) ?? null) : null })), // prettier-ignore
+        colours: own.flatMap(({ colours }) =>
+          colours.map(({ zone, lab, parts, variegation, byGrey }) => ({
+            zone,
+            lab,
+            parts,
+            variegation,
+            byGrey,
+            beside: byGrey ? (beside.get(`${firingId}/${zone}`) ?? null) : null,
+          })),
         ),
       };
     }),

@@ -15,7 +15,7 @@ import { Random } from '../../../demo/random';
 import { developed, photograph, type Truth } from '../../../test-support/photographs/camera';
 import { PLAIN } from '../../../test-support/photographs/ranges';
 import { drawScene } from '../../../test-support/photographs/scene';
-import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
+import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio';
 
 const LOWER: Lab = [40, 12, 14];
 const UPPER: Lab = [72, -10, 4];
@@ -54,7 +54,12 @@ beforeAll(async () => {
   await studio.must('opening.record', recordInput(piece.firingId, piece.ids, { surface: 'gloss' }));
   const kept = await keepPicture(pictureStore(), await taken());
   photoId = v7();
-  await createPhotos(studio.db, [{ id: photoId, ...kept, originalName: 'a', pieceId: piece.ids[0]!, firingId: piece.firingId }], studio.technician.id, new Date()); // prettier-ignore
+  await createPhotos(
+    studio.db,
+    [{ id: photoId, ...kept, originalName: 'a', pieceId: piece.ids[0]!, firingId: piece.firingId }],
+    studio.technician.id,
+    new Date(),
+  );
 });
 afterAll(async () => {
   await studio.db.destroy();
@@ -71,7 +76,10 @@ const frame = (rest: object = {}, as?: TestStudio['technician']) =>
     as,
   );
 const colours = async () => (await framesOf(studio.db, [photoId])).flatMap((one) => one.colours);
-const cells = () => studio.db('cell').orderBy('base_slug').select('base_slug', 'photo_cut') as Promise<{ base_slug: string; photo_cut: Cut | null }[]>; // prettier-ignore
+const cells = () =>
+  studio.db('cell').orderBy('base_slug').select('base_slug', 'photo_cut') as Promise<
+    { base_slug: string; photo_cut: Cut | null }[]
+  >;
 
 test('until the studio has said what its card is, colours are kept by eye and named as such', async () => {
   expect(await frame()).toMatchObject({
@@ -93,15 +101,24 @@ test('by the card each zone has the colour it truly has, and each cell shows its
   expect([pitch!.base_slug, tarn!.base_slug]).toEqual(['pitch', 'tarn']);
   const middle = ({ y, height }: Cut): number => y + height / 2;
   expect(middle(pitch!.photo_cut!)).toBeLessThan(middle(tarn!.photo_cut!));
-  expect(pitch!.photo_cut!.height).toBeLessThan(0.75 * (pitch!.photo_cut!.height + tarn!.photo_cut!.height)); // prettier-ignore
+  expect(pitch!.photo_cut!.height).toBeLessThan(0.75 * (pitch!.photo_cut!.height + tarn!.photo_cut!.height));
   expect(pitch!.photo_cut!.outline).toHaveLength(4);
 });
 
 test('a frame set anew replaces the old, which stays on record; taken away, the chart shows the whole picture again', async () => {
   const again = await frame({ grey: null });
-  expect(again).toMatchObject({ ok: true, data: { byGrey: false, why: expect.stringMatching(/no grey card in/), before: { frames: [{ face: 1, guessed: true }] } } }); // prettier-ignore
+  expect(again).toMatchObject({
+    ok: true,
+    data: {
+      byGrey: false,
+      why: expect.stringMatching(/no grey card in/),
+      before: { frames: [{ face: 1, guessed: true }] },
+    },
+  });
   expect(await framesOf(studio.db, [photoId])).toHaveLength(1);
-  expect(Number((await studio.db('frame').whereNotNull('removed_at').count('* as n'))[0]!.n)).toBeGreaterThan(1); // prettier-ignore
+  expect(Number((await studio.db('frame').whereNotNull('removed_at').count('* as n'))[0]!.n)).toBeGreaterThan(
+    1,
+  );
   await studio.must('frames.set', { photoId, frames: [], grey: null });
   expect((await cells()).map((one) => one.photo_cut)).toEqual([null, null]);
   expect(await colours()).toEqual([]);
@@ -109,7 +126,14 @@ test('a frame set anew replaces the old, which stays on record; taken away, the 
 
 test('a frame that waited on a device finds its picture by what it is of; without it nothing is framed', async () => {
   const { sha } = await studio.db('photo').where({ id: photoId }).first('sha');
-  const input = { act: photoId, pieceId: piece.ids[0]!, firingId: piece.firingId, sha, frames: [{ face: 1, shape: shape(), guessed: true }], grey: grey() }; // prettier-ignore
+  const input = {
+    act: photoId,
+    pieceId: piece.ids[0]!,
+    firingId: piece.firingId,
+    sha,
+    frames: [{ face: 1, shape: shape(), guessed: true }],
+    grey: grey(),
+  };
   expect(await studio.must('frames.set-of', input)).toEqual({ zones: 2, byGrey: true, why: null });
   expect(await framesOf(studio.db, [photoId])).toHaveLength(1);
   const gone = await studio.act('frames.set-of', { ...input, sha: 'f'.repeat(64) });
@@ -123,7 +147,11 @@ test('a frame that waited on a device finds its picture by what it is of; withou
 
 test('what cannot be a frame, is no grey card, or is another’s, is refused in words', async () => {
   const [a, b, c, d] = shape().corners;
-  const of = (corners: unknown[], face = 1) => ({ face, shape: { kind: 'corners', corners }, guessed: false }); // prettier-ignore
+  const of = (corners: unknown[], face = 1) => ({
+    face,
+    shape: { kind: 'corners', corners },
+    guessed: false,
+  });
   const message = async (rest: object, as?: TestStudio['technician']): Promise<string> => {
     const answer = await frame(rest, as);
     return answer.ok ? 'kept' : answer.problem.message;
@@ -134,7 +162,10 @@ test('what cannot be a frame, is no grey card, or is another’s, is refused in 
   expect(await message({}, studio.student)).toMatch(/your own pieces/);
   expect(await message({ photoId: v7() })).toMatch(/picture/i);
   // Touched from light to dark: no camera turns it round.
-  expect(await frame({ grey: grey().reverse() })).toMatchObject({ ok: true, data: { byGrey: false, why: expect.stringMatching(/not it/) } }); // prettier-ignore
+  expect(await frame({ grey: grey().reverse() })).toMatchObject({
+    ok: true,
+    data: { byGrey: false, why: expect.stringMatching(/not it/) },
+  });
   const card = async (steps: number[]) => (await studio.act('frames.card', { card: steps })).ok;
   expect(await card([60, 30])).toBe(false);
   expect(await card([60, 600])).toBe(false);
@@ -153,21 +184,35 @@ describe('many at once, and which picture stands', () => {
             .toBuffer()
         : await taken();
     const kept = await keepPicture(pictureStore(), bytes);
-    await createPhotos(studio.db, [{ id, ...kept, originalName: 'b', pieceId, firingId: piece.firingId }], studio.technician.id, new Date(Date.now() + 1000)); // prettier-ignore
+    await createPhotos(
+      studio.db,
+      [{ id, ...kept, originalName: 'b', pieceId, firingId: piece.firingId }],
+      studio.technician.id,
+      new Date(Date.now() + 1000),
+    );
     return id;
   };
-  const asked = (id: string, rest: object = {}) => ({ photoId: id, frames: [{ face: 1, shape: shape(), guessed: true }], grey: grey(), ...rest }); // prettier-ignore
-  const stands = async (slug: string): Promise<string> => (await studio.db('cell').where({ base_slug: slug }).first('photo_sha')).photo_sha; // prettier-ignore
-  const sha = async (id: string): Promise<string> => (await studio.db('photo').where({ id }).first('sha')).sha; // prettier-ignore
-  const waiting = async () =>
-    (await unframedPhotos(studio.db, null, 50)).photos.map(({ id }) => id);
+  const asked = (id: string, rest: object = {}) => ({
+    photoId: id,
+    frames: [{ face: 1, shape: shape(), guessed: true }],
+    grey: grey(),
+    ...rest,
+  });
+  const stands = async (slug: string): Promise<string> =>
+    (await studio.db('cell').where({ base_slug: slug }).first('photo_sha')).photo_sha;
+  const sha = async (id: string): Promise<string> =>
+    (await studio.db('photo').where({ id }).first('sha')).sha;
+  const waiting = async () => (await unframedPhotos(studio.db, null, 50)).photos.map(({ id }) => id);
   let blurred: string;
 
   test('several are framed and measured in one act, counted as waiting before, and taken back as one', async () => {
     await studio.must('frames.set', { photoId, frames: [], grey: null });
     blurred = await another(piece.ids[0]!, 4);
     expect((await waiting()).sort()).toEqual([blurred, photoId].sort());
-    const answer = await studio.must<{ framed: number; measured: number; before: object }>('frames.set-many', { pictures: [asked(photoId), asked(blurred)] }); // prettier-ignore
+    const answer = await studio.must<{ framed: number; measured: number; before: object }>(
+      'frames.set-many',
+      { pictures: [asked(photoId), asked(blurred)] },
+    );
     expect(answer).toMatchObject({ framed: 2, measured: 2 });
     expect(await waiting()).toEqual([]);
     await studio.must('frames.set-many', answer.before);
@@ -181,8 +226,8 @@ describe('many at once, and which picture stands', () => {
     expect(own!.sharpness!).toBeGreaterThan(1.5 * soft!.sharpness!);
     expect(await stands('tarn')).toBe(await sha(photoId));
     const { id: cellId } = await studio.db('cell').where({ base_slug: 'tarn' }).first('id');
-    const { before } = await studio.must<{ before: object }>('frames.stands', { cellId, photoId: blurred }); // prettier-ignore
-    expect([await stands('tarn'), await stands('pitch')]).toEqual([await sha(blurred), await sha(photoId)]); // prettier-ignore
+    const { before } = await studio.must<{ before: object }>('frames.stands', { cellId, photoId: blurred });
+    expect([await stands('tarn'), await stands('pitch')]).toEqual([await sha(blurred), await sha(photoId)]);
     // The choice outlives what makes the cell anew.
     await rebuildSummaries(studio.db);
     expect(await stands('tarn')).toBe(await sha(blurred));
@@ -203,18 +248,20 @@ describe('many at once, and which picture stands', () => {
   });
 
   test('measured again, after the method has changed: colours are made anew, frames and who set them stay; it can be broken off', async () => {
-    const before = await studio
-      .db('frame')
-      .whereNull('removed_at')
-      .select('id', 'shape', 'set_by', 'at');
+    const before = await studio.db('frame').whereNull('removed_at').select('id', 'shape', 'set_by', 'at');
     const right = (await studio.db('cell').where({ base_slug: 'tarn' }).first('colour')).colour.lab;
     await studio.db('frame').update({ measured: 1, sharpness: null });
     await studio.db('zone_colour').update({ l: 5, a: 0, b: 0 });
     const told: string[] = [];
-    expect(await measureAgain(studio.db, (done, all) => told.push(`${done}/${all}`))).toEqual({ done: 1, unread: [] }); // prettier-ignore
+    expect(await measureAgain(studio.db, (done, all) => told.push(`${done}/${all}`))).toEqual({
+      done: 1,
+      unread: [],
+    });
     expect(told).toEqual(['1/1']);
-    expect((await studio.db('cell').where({ base_slug: 'tarn' }).first('colour')).colour.lab).toEqual(right); // prettier-ignore
-    expect(await studio.db('frame').whereNull('removed_at').select('id', 'shape', 'set_by', 'at')).toEqual(before); // prettier-ignore
+    expect((await studio.db('cell').where({ base_slug: 'tarn' }).first('colour')).colour.lab).toEqual(right);
+    expect(await studio.db('frame').whereNull('removed_at').select('id', 'shape', 'set_by', 'at')).toEqual(
+      before,
+    );
     expect(await measureAgain(studio.db)).toEqual({ done: 0, unread: [] });
     // A file that is gone is named, and what was measured of it stays.
     await studio.db('frame').update({ measured: null });
@@ -228,10 +275,16 @@ describe('many at once, and which picture stands', () => {
   });
 
   test('a second, slipped face that nobody framed does not show the picture of the first', async () => {
-    await studio.db('face').insert({ piece_id: piece.ids[0], no: 2, kind: 'light-slip', slip_version_id: studio.version('tarn') }); // prettier-ignore
+    await studio
+      .db('face')
+      .insert({ piece_id: piece.ids[0], no: 2, kind: 'light-slip', slip_version_id: studio.version('tarn') });
     await rebuildSummaries(studio.db);
-    const rows = await studio.db('sighting').join('cell', 'cell.id', 'sighting.cell_id').select('sighting.face_no', 'cell.photo_sha'); // prettier-ignore
-    const of = (face: number) => new Set(rows.filter((row) => row.face_no === face).map((row) => row.photo_sha)); // prettier-ignore
+    const rows = await studio
+      .db('sighting')
+      .join('cell', 'cell.id', 'sighting.cell_id')
+      .select('sighting.face_no', 'cell.photo_sha');
+    const of = (face: number) =>
+      new Set(rows.filter((row) => row.face_no === face).map((row) => row.photo_sha));
     expect(of(1)).toEqual(new Set([await sha(photoId)]));
     expect(of(2)).toEqual(new Set([null]));
   });

@@ -18,7 +18,12 @@ const many = await import('./components/FrameMany');
 
 const corners = (left: number, right: number) => ({
   kind: 'corners' as const,
-  corners: [{ x: left, y: 0.8 }, { x: right, y: 0.8 }, { x: right, y: 0.2 }, { x: left, y: 0.2 }] as never, // prettier-ignore
+  corners: [
+    { x: left, y: 0.8 },
+    { x: right, y: 0.8 },
+    { x: right, y: 0.2 },
+    { x: left, y: 0.2 },
+  ] as never,
 });
 const NO_GREY = { found: null, why: 'none' } as const;
 const seen = (...shapes: ReturnType<typeof corners>[]): Seen => ({
@@ -29,20 +34,39 @@ const seen = (...shapes: ReturnType<typeof corners>[]): Seen => ({
 
 test('as many frames as faces: one for two is divided, none is begun by hand, too many are said', () => {
   const xs = (faces: number[], what: Seen | null) =>
-    facesFrom(what, faces).frames.map(({ face, shape }) => [face, shape.kind === 'corners' && shape.corners[0].x]); // prettier-ignore
-  expect(xs([1, 2], seen(corners(0.1, 0.4), corners(0.5, 0.9)))).toEqual([[1, 0.1], [2, 0.5]]); // prettier-ignore
+    facesFrom(what, faces).frames.map(({ face, shape }) => [
+      face,
+      shape.kind === 'corners' && shape.corners[0].x,
+    ]);
+  expect(xs([1, 2], seen(corners(0.1, 0.4), corners(0.5, 0.9)))).toEqual([
+    [1, 0.1],
+    [2, 0.5],
+  ]);
   const [first, second] = xs([1, 2], seen(corners(0.2, 0.6)));
-  expect([first, second]).toEqual([[1, 0.2], [2, expect.closeTo(0.4)]]); // prettier-ignore
+  expect([first, second]).toEqual([
+    [1, 0.2],
+    [2, expect.closeTo(0.4)],
+  ]);
   expect(xs([1], null)).toEqual([[1, 0.3]]);
   expect(facesFrom(null, [1]).words[0]).toMatch(/drag the corners/);
   expect(facesFrom(seen(), [1]).words[0]).toMatch(/stands out/);
   expect(facesFrom(seen(corners(0, 0.3), corners(0.4, 0.9)), [1]).words[0]).toMatch(/^2 things/);
-  const two = { ...seen(corners(0, 0.3)), grey: { found: null, why: 'two-that-disagree' } as const }; // prettier-ignore
+  const two = { ...seen(corners(0, 0.3)), grey: { found: null, why: 'two-that-disagree' } as const };
   expect(facesFrom(two, [1]).words.join()).toMatch(/disagree/);
 });
 
-const photo: FramedPhoto = { id: '0192c7cd-5baa-71a4-a619-90db87e81001', sha: 'a'.repeat(64), width: 400, height: 300, frames: [], grey: null, colours: [] }; // prettier-ignore
-const faces = [{ no: 1, label: 'Face', zones: [{ stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } }] }]; // prettier-ignore
+const photo: FramedPhoto = {
+  id: '0192c7cd-5baa-71a4-a619-90db87e81001',
+  sha: 'a'.repeat(64),
+  width: 400,
+  height: 300,
+  frames: [],
+  grey: null,
+  colours: [],
+};
+const faces = [
+  { no: 1, label: 'Face', zones: [{ stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } }] },
+];
 
 function open(card: number[] | null) {
   const closed = jest.fn();
@@ -51,11 +75,29 @@ function open(card: number[] | null) {
   return closed;
 }
 const sentFrames = (sent: ReturnType<typeof server>) =>
-  sent.map(({ body }) => body.input as { frames: { guessed: boolean; shape: { corners: { x: number; y: number }[] } }[]; grey: unknown }); // prettier-ignore
+  sent.map(
+    ({ body }) =>
+      body.input as {
+        frames: { guessed: boolean; shape: { corners: { x: number; y: number }[] } }[];
+        grey: unknown;
+      },
+  );
 const ANSWER = { ok: true, data: { zones: 1, byGrey: true, why: null, before: {} } };
 
 test('what is found is accepted with one touch, and the card that was looked for is the studio’s', async () => {
-  sees = { ...seen(corners(0.3, 0.6)), grey: { found: { corners: [] as never, steps: [{ at: { x: 0.1, y: 0.1 }, seen: [0.1, 0.1, 0.1] }, { at: { x: 0.2, y: 0.1 }, seen: [0.5, 0.5, 0.5] }], card: [50, 90] } } }; // prettier-ignore
+  sees = {
+    ...seen(corners(0.3, 0.6)),
+    grey: {
+      found: {
+        corners: [] as never,
+        steps: [
+          { at: { x: 0.1, y: 0.1 }, seen: [0.1, 0.1, 0.1] },
+          { at: { x: 0.2, y: 0.1 }, seen: [0.5, 0.5, 0.5] },
+        ],
+        card: [50, 90],
+      },
+    },
+  };
   const sent = server(() => ANSWER);
   const closed = open([50, 90]);
   await screen.findByText('Colours will be measured by the grey card.');
@@ -64,7 +106,10 @@ test('what is found is accepted with one touch, and the card that was looked for
   await screen.findByText('Framed; colours of one zone measured');
   const [told] = sentFrames(sent);
   expect(told!.frames[0]).toMatchObject({ face: 1, guessed: true });
-  expect(told!.grey).toEqual([{ x: 0.1, y: 0.1 }, { x: 0.2, y: 0.1 }]); // prettier-ignore
+  expect(told!.grey).toEqual([
+    { x: 0.1, y: 0.1 },
+    { x: 0.2, y: 0.1 },
+  ]);
   expect(closed).toHaveBeenCalled();
 });
 
@@ -76,10 +121,18 @@ test('a corner goes by arrow keys, and then the frame is a person’s; crossed s
   const corner = screen.getByRole('button', { name: /^Face: foot left/ });
   fireEvent.keyDown(corner, { key: 'ArrowLeft', shiftKey: true });
   fireEvent.keyDown(corner, { key: 'ArrowDown' });
-  for (let i = 0; i < 40; i++) fireEvent.keyDown(screen.getByRole('button', { name: /^Face: rim left/ }), { key: 'ArrowRight', shiftKey: true }); // prettier-ignore
+  for (let i = 0; i < 40; i++)
+    fireEvent.keyDown(screen.getByRole('button', { name: /^Face: rim left/ }), {
+      key: 'ArrowRight',
+      shiftKey: true,
+    });
   await screen.findByText(/cross/);
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'That is it' }).disabled).toBe(true);
-  for (let i = 0; i < 40; i++) fireEvent.keyDown(screen.getByRole('button', { name: /^Face: rim left/ }), { key: 'ArrowLeft', shiftKey: true }); // prettier-ignore
+  for (let i = 0; i < 40; i++)
+    fireEvent.keyDown(screen.getByRole('button', { name: /^Face: rim left/ }), {
+      key: 'ArrowLeft',
+      shiftKey: true,
+    });
   await person().click(screen.getByRole('button', { name: 'That is it' }));
   await waitFor(() => expect(sentFrames(sent)).toHaveLength(1));
   const [told] = sentFrames(sent);
@@ -90,7 +143,7 @@ test('a corner goes by arrow keys, and then the frame is a person’s; crossed s
 
 test('a refused frame is said, and stays as it was drawn', async () => {
   sees = seen(corners(0.3, 0.6));
-  server(() => ({ ok: false, problem: { code: 'refused', message: 'The file of this picture is gone.' } })); // prettier-ignore
+  server(() => ({ ok: false, problem: { code: 'refused', message: 'The file of this picture is gone.' } }));
   const closed = open(null);
   await screen.findByText(/has not said/);
   await person().click(screen.getByRole('button', { name: 'That is it' }));
@@ -123,21 +176,27 @@ describe('many pictures at once', () => {
   const loaded = async (code: string, what: Seen | null): Promise<void> => {
     sees = what;
     fireEvent.load(screen.getByAltText(`Picture of ${code}`));
-    await waitFor(
-      () =>
-      expect(screen.getByRole<HTMLButtonElement>('button', { name: `Where ${code} is in the picture` }).disabled).toBe(false), // prettier-ignore
+    await waitFor(() =>
+      expect(
+        screen.getByRole<HTMLButtonElement>('button', { name: `Where ${code} is in the picture` }).disabled,
+      ).toBe(false),
     );
   };
-  const tick = (code: string) => screen.getByRole<HTMLInputElement>('checkbox', { name: `Keep the frame of ${code}` }); // prettier-ignore
+  const tick = (code: string) =>
+    screen.getByRole<HTMLInputElement>('checkbox', { name: `Keep the frame of ${code}` });
 
   test('what was found plainly is ticked, what was not waits; all ticked go in one act', async () => {
-    const sent = server(() => ({ ok: true, data: { framed: 2, measured: 0, before: { pictures: [] } } })); // prettier-ignore
+    const sent = server(() => ({ ok: true, data: { framed: 2, measured: 0, before: { pictures: [] } } }));
     const hand = person();
     show(<FrameMany list={list} all={40} card={[50, 90]} />);
     await loaded('K3RVT', seen(corners(0.3, 0.6)));
     await loaded('MXH7P', seen());
     await loaded('PQR4Y', seen(corners(0.2, 0.5)));
-    expect([tick('K3RVT').checked, tick('MXH7P').checked, tick('PQR4Y').checked]).toEqual([true, false, true]); // prettier-ignore
+    expect([tick('K3RVT').checked, tick('MXH7P').checked, tick('PQR4Y').checked]).toEqual([
+      true,
+      false,
+      true,
+    ]);
     await screen.findByText('1 of these left out, 37 more after them');
     await hand.click(tick('PQR4Y'));
     // The doubtful one is opened and said to hold nothing.
@@ -146,19 +205,29 @@ describe('many pictures at once', () => {
     await screen.findByText('nothing to frame');
     await hand.click(screen.getByRole('button', { name: 'Accept 2 frames' }));
     await screen.findByText(/2 pictures framed/);
-    const { pictures } = sent[0]!.body.input as { pictures: { photoId: string; frames: unknown[]; nothing: boolean }[] }; // prettier-ignore
-    expect(pictures.map(({ photoId, frames, nothing }) => [photoId.slice(-1), frames.length, nothing])).toEqual([['1', 1, false], ['2', 0, true]]); // prettier-ignore
+    const { pictures } = sent[0]!.body.input as {
+      pictures: { photoId: string; frames: unknown[]; nothing: boolean }[];
+    };
+    expect(
+      pictures.map(({ photoId, frames, nothing }) => [photoId.slice(-1), frames.length, nothing]),
+    ).toEqual([
+      ['1', 1, false],
+      ['2', 0, true],
+    ]);
   });
 
   test('a corner moved in one of them goes with the rest, as a person’s; a refusal loses nothing', async () => {
-    server(() => ({ ok: false, problem: { code: 'refused', message: 'The file of this picture is gone.' } })); // prettier-ignore
+    server(() => ({ ok: false, problem: { code: 'refused', message: 'The file of this picture is gone.' } }));
     const hand = person();
     show(<FrameMany list={list.slice(0, 1)} all={1} card={null} />);
     await loaded('K3RVT', seen(corners(0.3, 0.6)));
     await hand.click(screen.getByRole('button', { name: 'Where K3RVT is in the picture' }));
-    fireEvent.keyDown(await screen.findByRole('button', { name: /^Face: foot left/ }), { key: 'ArrowLeft' }); // prettier-ignore
+    fireEvent.keyDown(await screen.findByRole('button', { name: /^Face: foot left/ }), { key: 'ArrowLeft' });
     await hand.click(screen.getByRole('button', { name: 'That is it' }));
-    const sent = server(() => ({ ok: false, problem: { code: 'refused', message: 'The file of this picture is gone.' } })); // prettier-ignore
+    const sent = server(() => ({
+      ok: false,
+      problem: { code: 'refused', message: 'The file of this picture is gone.' },
+    }));
     await hand.click(screen.getByRole('button', { name: 'Accept 1 frame' }));
     await screen.findByText('The file of this picture is gone.');
     const { pictures } = sent[0]!.body.input as { pictures: { frames: { guessed: boolean }[] }[] };
@@ -169,25 +238,67 @@ describe('many pictures at once', () => {
 
 describe('before and after', () => {
   const flat = corners(0.3, 0.6);
-  const round = { kind: 'ellipse' as const, centre: { x: 0.5, y: 0.5 }, across: 0.2, along: 0.2, turn: 0 }; // prettier-ignore
-  const of = (id: string, firingId: string | null, day: number, frames: { face: number; shape: typeof flat | typeof round }[]) => ({ id, sha: id.repeat(64), width: 400, height: 300, firingId, createdAt: new Date(2026, 0, day), frames }); // prettier-ignore
-  const order = [{ firingId: 'f1', label: 'Marta 1' }, { firingId: 'f2', label: 'Marta 2' }]; // prettier-ignore
-  const laid = (list: ReturnType<typeof of>[]) => laidByFace(list, [{ no: 1, label: 'Face' }, { no: 2, label: 'Back' }], order).map(({ face, pictures }) => [face, ...pictures.map(({ label }) => label)]); // prettier-ignore
+  const round = { kind: 'ellipse' as const, centre: { x: 0.5, y: 0.5 }, across: 0.2, along: 0.2, turn: 0 };
+  const of = (
+    id: string,
+    firingId: string | null,
+    day: number,
+    frames: { face: number; shape: typeof flat | typeof round }[],
+  ) => ({
+    id,
+    sha: id.repeat(64),
+    width: 400,
+    height: 300,
+    firingId,
+    createdAt: new Date(2026, 0, day),
+    frames,
+  });
+  const order = [
+    { firingId: 'f1', label: 'Marta 1' },
+    { firingId: 'f2', label: 'Marta 2' },
+  ];
+  const laid = (list: ReturnType<typeof of>[]) =>
+    laidByFace(
+      list,
+      [
+        { no: 1, label: 'Face' },
+        { no: 2, label: 'Back' },
+      ],
+      order,
+    ).map(({ face, pictures }) => [face, ...pictures.map(({ label }) => label)]);
 
   test('pictures of a face stand as their firings went, however late they were taken; one alone is none', () => {
-    expect(laid([of('b', 'f2', 1, [{ face: 1, shape: flat }]), of('a', 'f1', 9, [{ face: 1, shape: flat }, { face: 2, shape: flat }])])).toEqual([['Face', 'Marta 1', 'Marta 2']]); // prettier-ignore
-    expect(laid([of('a', 'f1', 1, [{ face: 1, shape: flat }]), of('c', 'f1', 4, [{ face: 1, shape: flat }])])).toEqual([['Face', 'Marta 1', 'Marta 1, picture 2']]); // prettier-ignore
+    expect(
+      laid([
+        of('b', 'f2', 1, [{ face: 1, shape: flat }]),
+        of('a', 'f1', 9, [
+          { face: 1, shape: flat },
+          { face: 2, shape: flat },
+        ]),
+      ]),
+    ).toEqual([['Face', 'Marta 1', 'Marta 2']]);
+    expect(
+      laid([of('a', 'f1', 1, [{ face: 1, shape: flat }]), of('c', 'f1', 4, [{ face: 1, shape: flat }])]),
+    ).toEqual([['Face', 'Marta 1', 'Marta 1, picture 2']]);
     expect(laid([of('a', 'f1', 1, [{ face: 1, shape: flat }])])).toEqual([]);
   });
 
   test('what is framed flat and what is framed round are not laid on one another', () => {
-    expect(laid([of('a', 'f1', 1, [{ face: 1, shape: flat }]), of('b', 'f2', 2, [{ face: 1, shape: round }])])).toEqual([]); // prettier-ignore
+    expect(
+      laid([of('a', 'f1', 1, [{ face: 1, shape: flat }]), of('b', 'f2', 2, [{ face: 1, shape: round }])]),
+    ).toEqual([]);
   });
 
   test('the slider uncovers the later one; another picture can be laid there', async () => {
-    const [{ pictures, face }] = laidByFace([of('a', 'f1', 1, [{ face: 1, shape: flat }]), of('b', 'f2', 2, [{ face: 1, shape: flat }])], [{ no: 1, label: 'Face' }], order) as [{ pictures: Laid[]; face: string }]; // prettier-ignore
+    const [{ pictures, face }] = laidByFace(
+      [of('a', 'f1', 1, [{ face: 1, shape: flat }]), of('b', 'f2', 2, [{ face: 1, shape: flat }])],
+      [{ no: 1, label: 'Face' }],
+      order,
+    ) as [{ pictures: Laid[]; face: string }];
     show(<BeforeAfter pictures={pictures} face={face} />);
-    const images = screen.getByRole('img', { name: 'Face: Marta 1 and Marta 2, laid on one another' }).querySelectorAll('img'); // prettier-ignore
+    const images = screen
+      .getByRole('img', { name: 'Face: Marta 1 and Marta 2, laid on one another' })
+      .querySelectorAll('img');
     expect([...images].map(({ src }) => src.includes('a'.repeat(64)))).toEqual([true, false]);
     expect(images[0]!.style.transform).toMatch(/^matrix3d\(/);
     const slider = screen.getByRole('slider', { name: 'How much of the earlier picture is seen' });

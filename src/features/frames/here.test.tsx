@@ -15,7 +15,11 @@ const sha = 'a'.repeat(64);
 test('the frame of a picture in hand is asked for when it is wanted, and closing it tells whoever waits', async () => {
   let there = false;
   const photo = { id: ID, sha, width: 4, height: 3, frames: [], grey: null, colours: [] };
-  const sent = server(() => there ? { ok: true, data: { photo, faces: [{ no: 1, label: 'bare', zones: [] }], code: 'K3RV1', card: null } } : { ok: false, problem: { code: 'not-found', message: 'This picture is not there any more.' } }); // prettier-ignore
+  const sent = server(() =>
+    there
+      ? { ok: true, data: { photo, faces: [{ no: 1, label: 'bare', zones: [] }], code: 'K3RV1', card: null } }
+      : { ok: false, problem: { code: 'not-found', message: 'This picture is not there any more.' } },
+  );
   let done = 0;
   const hand = person();
   show(<FrameHere pieceId={ID} sha={sha} onDone={() => done++} />);
@@ -30,7 +34,7 @@ test('the frame of a picture in hand is asked for when it is wanted, and closing
   expect(done).toBe(1);
 });
 
-const part = (l: number, a: number, b: number, share: number) => ({ lab: [l, a, b] as const, share }); // prettier-ignore
+const part = (l: number, a: number, b: number, share: number) => ({ lab: [l, a, b] as const, share });
 
 test('parts of one name are said together; one colour has no shares', () => {
   expect(sharesWords([part(50, 0, 0, 0.6), part(52, 0, 0, 0.4)])).toBe('');
@@ -40,8 +44,12 @@ test('parts of one name are said together; one colour has no shares', () => {
 });
 
 test('a cell is said in the terms of repeats, of one firing or of several; of one piece nothing is compared', () => {
-  const repeats = { within: { usual: 1, most: 2, stacks: 12 }, between: { usual: 3, most: 6, stacks: 12 } } as never; // prettier-ignore
-  const colour = (rest: object) => ({ lab: [50, 0, 0], parts: [part(50, 0, 0, 1)], pieces: 3, firings: 1, scatter: 2.5, ...rest }) as never; // prettier-ignore
+  const repeats = {
+    within: { usual: 1, most: 2, stacks: 12 },
+    between: { usual: 3, most: 6, stacks: 12 },
+  } as never;
+  const colour = (rest: object) =>
+    ({ lab: [50, 0, 0], parts: [part(50, 0, 0, 1)], pieces: 3, firings: 1, scatter: 2.5, ...rest }) as never;
   const text = (rest: object): string => {
     const { container, unmount } = show(<CellColour colour={colour(rest)} repeats={repeats} />);
     const said = container.textContent;
@@ -69,7 +77,16 @@ test('a picture on this device is framed there; one that cannot be shown is said
   Object.assign(globalThis, { Image: Loaded });
   const accepted: object[] = [];
   const hand = person();
-  const waiting = (framed: boolean) => <FrameWaiting url="blob:here" code="K3RV1" faces={[{ no: 1, label: 'bare', zones: [] }]} card={null} framed={framed} onFrame={(one) => accepted.push(one)} />; // prettier-ignore
+  const waiting = (framed: boolean) => (
+    <FrameWaiting
+      url="blob:here"
+      code="K3RV1"
+      faces={[{ no: 1, label: 'bare', zones: [] }]}
+      card={null}
+      framed={framed}
+      onFrame={(one) => accepted.push(one)}
+    />
+  );
   const { rerender } = show(waiting(false));
   await press(hand, 'Frame it');
   await screen.findByText(/cannot be shown here: it is framed once it is sent/);
@@ -78,11 +95,11 @@ test('a picture on this device is framed there; one that cannot be shown is said
   const picture = await screen.findByAltText('Picture of K3RV1', {}, { timeout: 10_000 });
   expect(picture.getAttribute('src')).toBe('blob:here');
   fireEvent.load(picture);
-  await waitFor(() => expect(screen.getByRole<HTMLButtonElement>('button', { name: 'That is it' }).disabled).toBe(false)); // prettier-ignore
+  await waitFor(() =>
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'That is it' }).disabled).toBe(false),
+  );
   await press(hand, 'That is it');
-  expect(accepted).toMatchObject([
-    { frames: [{ face: 1, shape: { kind: 'corners' } }], grey: null },
-  ]);
+  expect(accepted).toMatchObject([{ frames: [{ face: 1, shape: { kind: 'corners' } }], grey: null }]);
   rerender(waiting(true));
   expect(screen.getByText('Framed; it is measured when it is sent.')).toBeTruthy();
 });

@@ -8,7 +8,10 @@ import { binPhoto, createPhotos, samePhoto, type NewPhoto } from '@/data/photos'
 
 export type KeptFor = { pieceId: string; firingId: string; frames: readonly NewFrame[] };
 
-/** Keeps it once a piece: one that a piece had already gets its frames anew. `added`: those that were not there before. */
+/**
+ * Keeps it once a piece: one that a piece had already gets its frames anew. `added`: those that were not
+ * there before.
+ */
 export async function keepFor(
   trx: Transaction,
   picture: Pick<NewPhoto, 'sha' | 'width' | 'height' | 'originalName'>,
@@ -24,7 +27,7 @@ export async function keepFor(
     const id = same?.id ?? newId();
     if (same === null) await createPhotos(trx, [{ id, ...picture, pieceId, firingId }], by, now);
     else if (same.binned) await binPhoto(trx, id, null);
-    const said = { frames, grey, unframed: false, frameMethod: FRAME_METHOD, colourMethod: COLOUR_METHOD }; // prettier-ignore
+    const said = { frames, grey, unframed: false, frameMethod: FRAME_METHOD, colourMethod: COLOUR_METHOD };
     await replaceFrames(trx, id, said, by, now);
     photoIds.push(id);
     if (same === null || same.binned) added.push(id);

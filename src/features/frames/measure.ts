@@ -16,10 +16,9 @@ export function measured(
   grey: { steps: readonly Spot[] | null; card: readonly number[] | null },
 ): Measurement {
   const { steps, card } = grey;
-  const by =
-    steps === null || card === null ? null : correctionFrom(stepsSeen(picture, steps), card);
+  const by = steps === null || card === null ? null : correctionFrom(stepsSeen(picture, steps), card);
   const why =
-    steps === null ? WHY['no-card'] : card === null ? WHY.unstated : by?.ok === false ? WHY[by.why] : null; // prettier-ignore
+    steps === null ? WHY['no-card'] : card === null ? WHY.unstated : by?.ok === false ? WHY[by.why] : null;
   const good = by?.ok === true ? by : null;
   return {
     byGrey: good !== null,
@@ -31,7 +30,10 @@ export function measured(
         .filter(({ face }) => face === frame.face)
         .flatMap((zone): FramedColour[] => {
           // Hollows and ridges share their place: nobody can tell from here which is which.
-          const alone = zones.every((other) => other === zone || zoneKey({ ...other, relief: '' }) !== zoneKey({ ...zone, relief: '' })); // prettier-ignore
+          const alone = zones.every(
+            (other) =>
+              other === zone || zoneKey({ ...other, relief: '' }) !== zoneKey({ ...zone, relief: '' }),
+          );
           const colour = alone ? coloursUnder(picture, frame.shape, zone, good) : null;
           if (colour === null) return [];
           const { lab, parts, variegation, glare } = colour;

@@ -10,7 +10,14 @@ export type FaceZones = {
   zones: { stretch: Stretch; sector: Sector }[];
 };
 
-export type ShownColour = { zone: string; lab: Lab; parts: { lab: Lab; share: number }[]; variegation: number; byGrey: boolean; beside: Beside | null }; // prettier-ignore
+export type ShownColour = {
+  zone: string;
+  lab: Lab;
+  parts: { lab: Lab; share: number }[];
+  variegation: number;
+  byGrey: boolean;
+  beside: Beside | null;
+};
 
 export type FramedPhoto = {
   id: string;
@@ -46,21 +53,24 @@ export function facesToFrame(
 export type ToFrame = { photo: FramedPhoto; faces: FaceZones[]; code: string };
 
 /** A picture of one face, with when it was taken in words: to be laid on others of it. */
-export type Laid = { id: string; sha: string; width: number; height: number; shape: Shape; label: string }; // prettier-ignore
+export type Laid = { id: string; sha: string; width: number; height: number; shape: Shape; label: string };
 
 /**
- * For every face that is framed in several pictures, these in their order: by their firings as `order` tells them, then as
- * they were taken. Flat frames and round ones of one face are not laid on one another; the commoner kind is.
+ * For every face that is framed in several pictures, these in their order: by their firings as `order` tells
+ * them, then as they were taken. Flat frames and round ones of one face are not laid on one another; the
+ * commoner kind is.
  */
 export function laidByFace(
-  photos: readonly (Pick<FramedPhoto, 'id' | 'sha' | 'width' | 'height' | 'frames'> & { firingId: string | null; createdAt: Date })[], // prettier-ignore
+  photos: readonly (Pick<FramedPhoto, 'id' | 'sha' | 'width' | 'height' | 'frames'> & {
+    firingId: string | null;
+    createdAt: Date;
+  })[],
   faces: readonly Pick<FaceZones, 'no' | 'label'>[],
   order: readonly { firingId: string; label: string }[],
 ): { face: string; pictures: Laid[] }[] {
-  const place = (firingId: string | null): number => order.findIndex((one) => one.firingId === firingId); // prettier-ignore
+  const place = (firingId: string | null): number => order.findIndex((one) => one.firingId === firingId);
   const sorted = [...photos].sort(
-    (a, b) =>
-      place(a.firingId) - place(b.firingId) || a.createdAt.getTime() - b.createdAt.getTime(),
+    (a, b) => place(a.firingId) - place(b.firingId) || a.createdAt.getTime() - b.createdAt.getTime(),
   );
   return faces.flatMap(({ no, label }) => {
     const all = sorted.flatMap(({ frames, firingId, id, sha, width, height }): Laid[] => {
@@ -69,7 +79,7 @@ export function laidByFace(
       return shape === undefined ? [] : [{ id, sha, width, height, shape, label: of }];
     });
     const flat = all.filter(({ shape }) => shape.kind === 'corners');
-    const own = flat.length * 2 >= all.length ? flat : all.filter(({ shape }) => shape.kind === 'ellipse'); // prettier-ignore
+    const own = flat.length * 2 >= all.length ? flat : all.filter(({ shape }) => shape.kind === 'ellipse');
     // Several of one firing are told apart by their number.
     const numbered = own.map((one, i) => {
       const before = own.slice(0, i).filter((other) => other.label === one.label).length;

@@ -21,7 +21,7 @@ const NOTHING: LookAnswer = { id: 0, seen: null, board: null, tiles: [] };
 
 function looker(): Worker {
   if (worker === null) {
-    worker = new Worker(new URL('../../workers/look.worker.ts', import.meta.url), { type: 'module' }); // prettier-ignore
+    worker = new Worker(new URL('../../workers/look.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = ({ data }: MessageEvent<LookAnswer>) => {
       asked.get(data.id)?.(data);
       asked.delete(data.id);
@@ -88,14 +88,20 @@ export function facesFrom(seen: Seen | null, faces: readonly number[]): Proposal
   const words: string[] = [];
   let shapes: Shape[] = found.slice(0, faces.length);
   if (found.length === 0) {
-    words.push(seen === null ? 'Nothing could be looked for in this browser: drag the corners to the face.' : WORDS[seen.why ?? 'nothing']); // prettier-ignore
+    words.push(
+      seen === null
+        ? 'Nothing could be looked for in this browser: drag the corners to the face.'
+        : WORDS[seen.why ?? 'nothing'],
+    );
     shapes = split(BY_HAND, faces.length);
   } else if (found.length < faces.length) {
     const only = found[0]!;
     shapes = found.length === 1 && only.kind === 'corners' ? split(only, faces.length) : found;
     words.push(`${found.length} of ${faces.length} faces stand out here.`);
   } else if (found.length > faces.length)
-    words.push(`${found.length} things lie here; the first ${faces.length === 1 ? 'is' : 'are'} framed. Drag the corners if it is another.`); // prettier-ignore
+    words.push(
+      `${found.length} things lie here; the first ${faces.length === 1 ? 'is' : 'are'} framed. Drag the corners if it is another.`,
+    );
   if (seen?.grey.found === null && seen.grey.why === 'two-that-disagree')
     words.push('Two grey cards here disagree: touch the right one’s steps.');
   return {
@@ -105,7 +111,10 @@ export function facesFrom(seen: Seen | null, faces: readonly number[]): Proposal
   };
 }
 
-/** Looks at a shown picture and proposes frames for these faces. Errors: none, then a frame to be drawn by hand. */
+/**
+ * Looks at a shown picture and proposes frames for these faces. Errors: none, then a frame to be drawn by
+ * hand.
+ */
 export async function propose(
   image: HTMLImageElement,
   faces: readonly number[],

@@ -19,8 +19,7 @@ async function withFaces(src: Source, photos: readonly Photo[]) {
     const piece = byId.get(photo.pieceId ?? '');
     if (piece === undefined || piece.keyKnown === 'lost') return [];
     const generation =
-      placements.find((one) => one.pieceId === piece.id && one.firingId === photo.firingId)
-        ?.generation ?? 1;
+      placements.find((one) => one.pieceId === piece.id && one.firingId === photo.firingId)?.generation ?? 1;
     const faces = facesToFrame(piece.faces, piece.done, generation);
     return [{ photo: framed.photos[i]!, code: piece.code, faces }];
   });

@@ -23,8 +23,12 @@ export const addShelf = operation({
     found(await findFiring(db, firingId), 'This firing');
     const known = await listPieces(db, { ids: pieces.map(({ pieceId }) => pieceId) });
     for (const { pieceId, frames } of pieces) {
-      const piece = found(known.find(({ id }) => id === pieceId), 'One of these pieces'); // prettier-ignore
-      if (!mayTouchPiece(person, piece.ownerId)) throw refuse(`${piece.code} is not yours to add a picture to.`); // prettier-ignore
+      const piece = found(
+        known.find(({ id }) => id === pieceId),
+        'One of these pieces',
+      );
+      if (!mayTouchPiece(person, piece.ownerId))
+        throw refuse(`${piece.code} is not yours to add a picture to.`);
       for (const { shape } of frames) {
         const wrong = wrongWith(shape);
         if (wrong !== null) throw refuse(`${piece.code}: ${wrong}`);
@@ -39,17 +43,26 @@ export const addShelf = operation({
     const raster = await rasterOf(found(bytes, 'The file of this picture'));
     const results = new Map<string, Measurement>();
     for (const { pieceId, frames } of pieces)
-      results.set(pieceId, measured(raster, frames, await zonesThen(db, pieceId, firingId), { steps: grey, card })); // prettier-ignore
+      results.set(
+        pieceId,
+        measured(raster, frames, await zonesThen(db, pieceId, firingId), { steps: grey, card }),
+      );
     return { kept: { ...kept, originalName: file.name }, card, results };
   },
   run: async ({ trx, person, now }, { firingId, pieces, grey }, { kept, card, results }) => {
-    await holdPieces(trx, pieces.map(({ pieceId }) => pieceId)); // prettier-ignore
+    await holdPieces(
+      trx,
+      pieces.map(({ pieceId }) => pieceId),
+    );
     for (const { pieceId } of pieces)
-      if (!(await wasIn(trx, pieceId, firingId))) throw refuse('One of these pieces was not in that firing.'); // prettier-ignore
-    const list = pieces.map(({ pieceId }) => ({ pieceId, firingId, frames: results.get(pieceId)!.frames })); // prettier-ignore
+      if (!(await wasIn(trx, pieceId, firingId))) throw refuse('One of these pieces was not in that firing.');
+    const list = pieces.map(({ pieceId }) => ({ pieceId, firingId, frames: results.get(pieceId)!.frames }));
     const said = grey === null ? null : { steps: grey, card: card ?? [] };
     const { photoIds, added } = await keepFor(trx, kept, list, said, person.id, now);
-    await refreshCells(trx, pieces.map(({ pieceId }) => ({ pieceId, firingId }))); // prettier-ignore
+    await refreshCells(
+      trx,
+      pieces.map(({ pieceId }) => ({ pieceId, firingId })),
+    );
     return {
       photoIds,
       added,
@@ -67,9 +80,10 @@ export const putShelfAway = operation({
       const photo = found(await binPhoto(trx, id, binned ? now : null), 'This picture');
       if (photo.pieceId === null) continue;
       const [piece] = await listPieces(trx, { ids: [photo.pieceId] });
-      if (!mayTouchPiece(person, piece?.ownerId ?? null)) throw refuse('This picture is of another’s piece.'); // prettier-ignore
+      if (!mayTouchPiece(person, piece?.ownerId ?? null)) throw refuse('This picture is of another’s piece.');
       // To put other people’s pictures away is for who keeps records.
-      if (!may(person, 'keep records') && (await takenBy(trx, id)) !== person.id) throw refuse('This picture was sent by somebody else.'); // prettier-ignore
+      if (!may(person, 'keep records') && (await takenBy(trx, id)) !== person.id)
+        throw refuse('This picture was sent by somebody else.');
       if (photo.firingId !== null) pairs.push({ pieceId: photo.pieceId, firingId: photo.firingId });
     }
     await refreshCells(trx, pairs);

@@ -9,7 +9,14 @@ import { Random } from '../../../demo/random';
 import { developed, photograph } from '../../../test-support/photographs/camera';
 import { PLAIN } from '../../../test-support/photographs/ranges';
 import { drawScene } from '../../../test-support/photographs/scene';
-import { fired, layer, makePieces, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
+import {
+  fired,
+  layer,
+  makePieces,
+  recordInput,
+  testStudio,
+  type TestStudio,
+} from '../../../test-support/studio';
 
 let studio: TestStudio;
 let folder: string;
@@ -46,9 +53,21 @@ afterAll(async () => {
   await rm(folder, { recursive: true });
 });
 
-const frame = (i: number) => ({ face: 1, guessed: true, shape: { kind: 'corners', corners: outlines[i]!.map(([x, y]) => ({ x: x / size.width, y: y / size.height })) } }); // prettier-ignore
+const frame = (i: number) => ({
+  face: 1,
+  guessed: true,
+  shape: {
+    kind: 'corners',
+    corners: outlines[i]!.map(([x, y]) => ({ x: x / size.width, y: y / size.height })),
+  },
+});
 const keep = (pieces: object[], as = studio.technician, file = bytes) =>
-  studio.actWithFile<{ photoIds: string[]; added: string[]; measured: number }>('frames.shelf', { firingId: load.firingId, pieces, grey }, file, as); // prettier-ignore
+  studio.actWithFile<{ photoIds: string[]; added: string[]; measured: number }>(
+    'frames.shelf',
+    { firingId: load.firingId, pieces, grey },
+    file,
+    as,
+  );
 /** Where it has to be kept. */
 const kept = async (...args: Parameters<typeof keep>) => {
   const answer = await keep(...args);
@@ -64,24 +83,34 @@ test('every piece has the picture with its own frame and its own colour; it is k
   expect(new Set(here.map(({ sha }) => sha)).size).toBe(1);
   expect(here.map(({ pieceId }) => pieceId).sort()).toEqual([...load.ids].sort());
   for (const [i, id] of load.ids.entries()) {
-    const [own] = await framesOf(studio.db, here.filter(({ pieceId }) => pieceId === id).map((one) => one.id)); // prettier-ignore
+    const [own] = await framesOf(
+      studio.db,
+      here.filter(({ pieceId }) => pieceId === id).map((one) => one.id),
+    );
     expect(deltaE(own!.colours[0]!.lab, [LIGHT[i]!, 0, 8])).toBeLessThan(4);
   }
-  const { photo_cut: cut } = await studio.db('cell').where({ base_slug: 'tarn' }).first('photo_cut'); // prettier-ignore
+  const { photo_cut: cut } = await studio.db('cell').where({ base_slug: 'tarn' }).first('photo_cut');
   expect(cut.width).toBeLessThan(0.4);
   // Sent again, nothing is doubled, and taking that back leaves what was there before.
   const again = await kept([{ pieceId: load.ids[0], frames: [frame(0)] }]);
-  expect(again).toMatchObject({ photoIds: [here.find(({ pieceId }) => pieceId === load.ids[0])!.id], added: [] }); // prettier-ignore
-  const refused = await studio.act('frames.shelf-away', { photoIds: made.photoIds, binned: true }, studio.student); // prettier-ignore
+  expect(again).toMatchObject({
+    photoIds: [here.find(({ pieceId }) => pieceId === load.ids[0])!.id],
+    added: [],
+  });
+  const refused = await studio.act(
+    'frames.shelf-away',
+    { photoIds: made.photoIds, binned: true },
+    studio.student,
+  );
   expect(!refused.ok && refused.problem.message).toMatch(/another’s piece|somebody else/);
   expect(await photos()).toHaveLength(4);
   await studio.must('frames.shelf-away', { photoIds: made.photoIds, binned: true });
   expect(await photos()).toEqual([]);
-  expect((await studio.db('cell').where({ base_slug: 'tarn' }).first('photo_cut')).photo_cut).toBeNull(); // prettier-ignore
+  expect((await studio.db('cell').where({ base_slug: 'tarn' }).first('photo_cut')).photo_cut).toBeNull();
 });
 
 test('a piece of another firing, another’s piece, crossed corners and what is no picture keep nothing', async () => {
-  const [other] = (await makePieces(studio, [layer(studio.version('pitch'), 0, 1)], { count: 1 })).ids; // prettier-ignore
+  const [other] = (await makePieces(studio, [layer(studio.version('pitch'), 0, 1)], { count: 1 })).ids;
   const of = (pieceId: unknown, rest: object = frame(0)) => [{ pieceId, frames: [rest] }];
   const message = async (...args: Parameters<typeof keep>): Promise<string> => {
     const answer = await keep(...args);
@@ -92,7 +121,7 @@ test('a piece of another firing, another’s piece, crossed corners and what is 
   const crossed = frame(0);
   crossed.shape.corners.reverse();
   expect(await message(of(load.ids[0], crossed))).toMatch(/wrong way/);
-  expect(await message(of(load.ids[0]), studio.technician, Buffer.from('no picture'))).not.toBe('kept'); // prettier-ignore
+  expect(await message(of(load.ids[0]), studio.technician, Buffer.from('no picture'))).not.toBe('kept');
   expect(await message([])).not.toBe('kept');
   expect(await photos()).toEqual([]);
 });

@@ -3,7 +3,10 @@ import { correctionFrom, labOfLinear, LINEAR, type Lab, type Linear } from '@/co
 import type { Spot } from '@/core/frame';
 import type { Raster } from '@/core/sight';
 
-/** How large the part of a step is that is looked at, by how far the steps lie apart; of one alone, by the picture. */
+/**
+ * How large the part of a step is that is looked at, by how far the steps lie apart; of one alone, by the
+ * picture.
+ */
 const PART = 0.26;
 const ALONE = 0.008;
 
@@ -27,7 +30,8 @@ export function stepsSeen(picture: Raster, steps: readonly Spot[]): { seen: Line
   const apart =
     steps.length < 2
       ? ALONE * picture.width
-      : (PART * Math.hypot((steps[1]!.x - steps[0]!.x) * picture.width, (steps[1]!.y - steps[0]!.y) * picture.height)); // prettier-ignore
+      : PART *
+        Math.hypot((steps[1]!.x - steps[0]!.x) * picture.width, (steps[1]!.y - steps[0]!.y) * picture.height);
   return steps.map((at) => ({ seen: lightAround(picture, at, apart) }));
 }
 
@@ -48,9 +52,9 @@ export function spotColour(
   at: Spot,
   { steps, card }: { steps: readonly Spot[] | null; card: readonly number[] | null },
 ): { lab: Lab; byGrey: boolean; why: string | null } {
-  const by =
-    steps === null || card === null ? null : correctionFrom(stepsSeen(picture, steps), card);
-  const why = steps === null ? WHY['no-card'] : card === null ? WHY.unstated : by?.ok === false ? WHY[by.why] : null; // prettier-ignore
+  const by = steps === null || card === null ? null : correctionFrom(stepsSeen(picture, steps), card);
+  const why =
+    steps === null ? WHY['no-card'] : card === null ? WHY.unstated : by?.ok === false ? WHY[by.why] : null;
   const seen = lightAround(picture, at, SPOT * picture.width);
   if (by?.ok !== true) return { lab: labOfLinear(seen), byGrey: false, why };
   // Beyond the card’s lightest step nobody knows what the light means.

@@ -4,7 +4,10 @@ import { colourWords } from '@/core/colour';
 import { call } from '@/platform/client';
 import type { FramedPhoto, ToFrame } from './of-piece';
 
-/** What is framed and measured in a picture that the studio has; null while it is unknown, or without a network. */
+/**
+ * What is framed and measured in a picture that the studio has; null while it is unknown, or without a
+ * network.
+ */
 export function useFrames(
   pieceId: string,
   sha: string | null,
@@ -14,11 +17,9 @@ export function useFrames(
   useEffect(() => {
     if (sha === null) return;
     let gone = false;
-    void call<ToFrame>(`/api/frame?${new URLSearchParams({ piece: pieceId, sha })}`, {}).then(
-      (answer) => {
-        if (!gone && answer.ok) setHeld(answer.data.photo);
-      },
-    );
+    void call<ToFrame>(`/api/frame?${new URLSearchParams({ piece: pieceId, sha })}`, {}).then((answer) => {
+      if (!gone && answer.ok) setHeld(answer.data.photo);
+    });
     return () => {
       gone = true;
     };
@@ -27,7 +28,9 @@ export function useFrames(
   return { photo: held?.sha === sha ? held : null, again };
 }
 
-/** Words for the colours that a grey told, of one zone by its key or of all of a picture, the largest first. */
+/**
+ * Words for the colours that a grey told, of one zone by its key or of all of a picture, the largest first.
+ */
 export const measuredWords = (photo: FramedPhoto | null, zone: string | null): string[] => [
   ...new Set(
     (photo?.colours ?? [])

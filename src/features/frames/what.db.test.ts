@@ -1,15 +1,12 @@
-/** What glaze is that: a colour is looked for among what was measured, narrowed, and said in the studio's terms. */
+/**
+ * What glaze is that: a colour is looked for among what was measured, narrowed, and said in the studio's
+ * terms.
+ */
 import type { Lab } from '@/core/colour';
 import { search } from '../shell/server';
 import { whatIs, whatSchema } from './what';
 import { measure } from '../../../test-support/measured';
-import {
-  fired,
-  layer,
-  recordInput,
-  testStudio,
-  type TestStudio,
-} from '../../../test-support/studio';
+import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio';
 
 let studio: TestStudio;
 const BLUE: Lab = [35, 5, -40];
@@ -17,19 +14,28 @@ const GREEN: Lab = [55, -35, 25];
 
 beforeAll(async () => {
   studio = await testStudio();
-  const made = await fired(studio, [layer(studio.version('tarn'), 0, 0.5), layer(studio.version('pitch'), 0.5, 1)], { count: 2 }); // prettier-ignore
+  const made = await fired(
+    studio,
+    [layer(studio.version('tarn'), 0, 0.5), layer(studio.version('pitch'), 0.5, 1)],
+    { count: 2 },
+  );
   // Tarn was called red by whoever wrote it up; its picture says blue.
-  await studio.must('opening.record', recordInput(made.firingId, made.ids, { surface: 'satin', colour: 'red' })); // prettier-ignore
-  await measure(studio.db, studio.technician.id, made.firingId, made.ids, (base) => (base === 'tarn' ? BLUE : GREEN)); // prettier-ignore
-  const eyes = await fired(studio, [layer(studio.version('pitch'), 0, 1, { coats: 3 })], { count: 1 }); // prettier-ignore
+  await studio.must(
+    'opening.record',
+    recordInput(made.firingId, made.ids, { surface: 'satin', colour: 'red' }),
+  );
+  await measure(studio.db, studio.technician.id, made.firingId, made.ids, (base) =>
+    base === 'tarn' ? BLUE : GREEN,
+  );
+  const eyes = await fired(studio, [layer(studio.version('pitch'), 0, 1, { coats: 3 })], { count: 1 });
   await studio.must('opening.record', recordInput(eyes.firingId, eyes.ids, { surface: 'gloss' }));
-  await measure(studio.db, studio.technician.id, eyes.firingId, eyes.ids, () => BLUE, new Date(), false); // prettier-ignore
+  await measure(studio.db, studio.technician.id, eyes.firingId, eyes.ids, () => BLUE, new Date(), false);
 });
 afterAll(() => studio.db.destroy());
 
 const ask = (lab: Lab, rest: object = {}) =>
   whatIs(studio.db, whatSchema.parse({ l: lab[0], a: lab[1], b: lab[2], grey: 'yes', ...rest }));
-const titles = async (...of: Parameters<typeof ask>) => (await ask(...of)).cells.map(({ title }) => title); // prettier-ignore
+const titles = async (...of: Parameters<typeof ask>) => (await ask(...of)).cells.map(({ title }) => title);
 
 test('the nearest stands first with its distance, and goes to the board that shows it', async () => {
   const { cells, words } = await ask([36, 5, -40]);
@@ -64,14 +70,31 @@ test('what is known narrows it', async () => {
 });
 
 test('out of a firing only stacks of what was in it; an effect only where it was seen as one', async () => {
-  const { firing_id: firing } = await studio.db('sighting').join('cell', 'cell.id', 'cell_id').where({ base_slug: 'pitch' }).first('firing_id'); // prettier-ignore
-  const inIt = await studio.db('placement').join('layer', 'layer.piece_id', 'placement.piece_id').join('coating_version', 'coating_version.id', 'layer.coating_version_id').join('coating', 'coating.id', 'coating_id').where({ firing_id: firing }).distinct().pluck('slug'); // prettier-ignore
+  const { firing_id: firing } = await studio
+    .db('sighting')
+    .join('cell', 'cell.id', 'cell_id')
+    .where({ base_slug: 'pitch' })
+    .first('firing_id');
+  const inIt = await studio
+    .db('placement')
+    .join('layer', 'layer.piece_id', 'placement.piece_id')
+    .join('coating_version', 'coating_version.id', 'layer.coating_version_id')
+    .join('coating', 'coating.id', 'coating_id')
+    .where({ firing_id: firing })
+    .distinct()
+    .pluck('slug');
   const found = await titles(BLUE, { firing });
   expect(found.length).toBeGreaterThan(0);
   for (const title of found) expect(inIt).toContain(title.toLowerCase());
   expect(await titles(BLUE, { firing, among: 'nothing' })).toEqual([]);
-  expect((await ask(BLUE, { firing: '0192c7cd-5baa-71a4-a619-90db87e81009' })).words).toMatch(/Nobody knows of any coating/); // prettier-ignore
-  const seen = (wanted: boolean) => studio.db('cell').where({ base_slug: 'tarn' }).update({ signs: JSON.stringify([{ sign: 'crystals', wanted, pieces: 1, worst: 1 }]) }); // prettier-ignore
+  expect((await ask(BLUE, { firing: '0192c7cd-5baa-71a4-a619-90db87e81009' })).words).toMatch(
+    /Nobody knows of any coating/,
+  );
+  const seen = (wanted: boolean) =>
+    studio
+      .db('cell')
+      .where({ base_slug: 'tarn' })
+      .update({ signs: JSON.stringify([{ sign: 'crystals', wanted, pieces: 1, worst: 1 }]) });
   await seen(true);
   expect(await titles(BLUE, { effect: 'crystals' })).toEqual(['Tarn']);
   await seen(false);
@@ -86,7 +109,10 @@ test('a fault or a run leaves out what shows it, where that is asked', async () 
 });
 
 test('the search in words goes by what was measured, not by what it was called', async () => {
-  const of = async (text: string) => (await search(studio.db, studio.technician, text)).found.filter(({ kind }) => kind === 'cell').map(({ title }) => title); // prettier-ignore
+  const of = async (text: string) =>
+    (await search(studio.db, studio.technician, text)).found
+      .filter(({ kind }) => kind === 'cell')
+      .map(({ title }) => title);
   expect(await of('blue satin')).toEqual(['Tarn']);
   expect(await of('green satin')).toEqual(['Pitch']);
   // A body may be told by its ground.

@@ -6,7 +6,8 @@ import { lookerSees, picturesAre } from '../../../test-support/looker';
 function pixels(): Uint8ClampedArray {
   const data = new Uint8ClampedArray(40 * 40 * 4).fill(255);
   for (let y = 0; y < 40; y++)
-    for (let x = 0; x < 40; x++) data.fill(x >= 20 ? 119 : y < 20 ? 60 : 200, (y * 40 + x) * 4, (y * 40 + x) * 4 + 3); // prettier-ignore
+    for (let x = 0; x < 40; x++)
+      data.fill(x >= 20 ? 119 : y < 20 ? 60 : 200, (y * 40 + x) * 4, (y * 40 + x) * 4 + 3);
   return data;
 }
 let opens = true;
@@ -15,11 +16,34 @@ picturesAre({ width: 40, height: 40, data: pixels() }, () => opens);
 
 const { WhatIs } = await import('./components/WhatIs');
 
-const CHOICES = { bodies: [{ slug: 'peat', name: 'Peat' }], cones: ['6'], atmospheres: ['oxidation'], surfaces: ['gloss'], effects: [{ value: 'crystals', label: 'crystals' }], coatings: [{ slug: 'tarn', name: 'Tarn' }, { slug: 'gull', name: 'Gull' }], firings: [{ value: '0192c7cd-5baa-71a4-a619-90db87e81009', label: 'Marta 12' }] }; // prettier-ignore
-const CELL = { id: 'c', title: 'Tarn over Gull', where: 'Peat, cone 6, oxidation', href: '/chart?body=peat', photo: null, cut: null, surface: 'gloss', distance: 2.34, words: 'as near as two repeats', pieces: 3 }; // prettier-ignore
-const asked = (sent: ReturnType<typeof server>) => new URL(`http://x${sent.at(-1)!.path}`).searchParams; // prettier-ignore
+const CHOICES = {
+  bodies: [{ slug: 'peat', name: 'Peat' }],
+  cones: ['6'],
+  atmospheres: ['oxidation'],
+  surfaces: ['gloss'],
+  effects: [{ value: 'crystals', label: 'crystals' }],
+  coatings: [
+    { slug: 'tarn', name: 'Tarn' },
+    { slug: 'gull', name: 'Gull' },
+  ],
+  firings: [{ value: '0192c7cd-5baa-71a4-a619-90db87e81009', label: 'Marta 12' }],
+};
+const CELL = {
+  id: 'c',
+  title: 'Tarn over Gull',
+  where: 'Peat, cone 6, oxidation',
+  href: '/chart?body=peat',
+  photo: null,
+  cut: null,
+  surface: 'gloss',
+  distance: 2.34,
+  words: 'as near as two repeats',
+  pieces: 3,
+};
+const asked = (sent: ReturnType<typeof server>) => new URL(`http://x${sent.at(-1)!.path}`).searchParams;
 const file = new File(['x'], 'pot.jpg', { type: 'image/jpeg' });
-const open = () => fireEvent.change(screen.getByLabelText('Picture of what is to be found'), { target: { files: [file] } }); // prettier-ignore
+const open = () =>
+  fireEvent.change(screen.getByLabelText('Picture of what is to be found'), { target: { files: [file] } });
 async function touch(x: number, y: number): Promise<void> {
   const shown = await screen.findByRole('button', { name: /^Touch the glaze in the picture/ });
   shown.getBoundingClientRect = () => ({ left: 0, top: 0, width: 100, height: 100 }) as DOMRect;
@@ -30,7 +54,10 @@ async function touch(x: number, y: number): Promise<void> {
 }
 
 test('without a grey it is looked for by eye; once the card’s steps are touched, by number', async () => {
-  const sent = server(() => ({ ok: true, data: { cells: [CELL], words: 'One comes as near as two repeats do.' } })); // prettier-ignore
+  const sent = server(() => ({
+    ok: true,
+    data: { cells: [CELL], words: 'One comes as near as two repeats do.' },
+  }));
   const hand = person();
   show(<WhatIs card={[25, 80]} {...CHOICES} />);
   open();
@@ -50,7 +77,10 @@ test('without a grey it is looked for by eye; once the card’s steps are touche
 });
 
 test('the arrow keys move the spot; what is known narrows the question', async () => {
-  const sent = server(() => ({ ok: true, data: { cells: [], words: 'Nothing that was measured fits what is known of it.' } })); // prettier-ignore
+  const sent = server(() => ({
+    ok: true,
+    data: { cells: [], words: 'Nothing that was measured fits what is known of it.' },
+  }));
   const hand = person();
   show(<WhatIs card={null} {...CHOICES} />);
   open();
@@ -63,7 +93,12 @@ test('the arrow keys move the spot; what is known narrows the question', async (
   await hand.keyboard('{Escape}');
   await hand.click(screen.getByRole('combobox', { name: 'Out of' }));
   await hand.click(screen.getByRole('option', { name: 'Marta 12' }));
-  await waitFor(() => expect([asked(sent).get('among'), asked(sent).get('firing')]).toEqual(['tarn,gull', '0192c7cd-5baa-71a4-a619-90db87e81009'])); // prettier-ignore
+  await waitFor(() =>
+    expect([asked(sent).get('among'), asked(sent).get('firing')]).toEqual([
+      'tarn,gull',
+      '0192c7cd-5baa-71a4-a619-90db87e81009',
+    ]),
+  );
   await hand.click(screen.getByLabelText('no fault, does not run'));
   await waitFor(() => expect(asked(sent).get('clean')).toBe('yes'));
   await screen.findByText(/Nothing that was measured fits/);

@@ -58,15 +58,19 @@ const SHOWN = 12;
 /** Further off than this nothing is near, where repeats are unknown. Common practice, no source. */
 const FAR = 10;
 
-/** The cells that come nearest to a colour, narrowed by what is known; in the terms of the studio’s own repeats. */
+/**
+ * The cells that come nearest to a colour, narrowed by what is known; in the terms of the studio’s own
+ * repeats.
+ */
 export async function whatIs(src: Source, asked: z.output<typeof whatSchema>): Promise<What> {
   const lab: Lab = [asked.l, asked.a, asked.b];
   const byGrey = asked.grey === 'yes';
   const said = asked.among.split(',').filter(Boolean);
   const inKiln = asked.firing === '' ? null : await slugsInFiring(src, asked.firing);
-  if (inKiln?.length === 0) return { cells: [], words: 'Nobody knows of any coating in that firing.' }; // prettier-ignore
-  const among = inKiln === null ? said : inKiln.filter((slug) => said.length === 0 || said.includes(slug)); // prettier-ignore
-  if (inKiln !== null && among.length === 0) return { cells: [], words: 'None of these coatings was in that firing.' }; // prettier-ignore
+  if (inKiln?.length === 0) return { cells: [], words: 'Nobody knows of any coating in that firing.' };
+  const among = inKiln === null ? said : inKiln.filter((slug) => said.length === 0 || said.includes(slug));
+  if (inKiln !== null && among.length === 0)
+    return { cells: [], words: 'None of these coatings was in that firing.' };
   const [zones, repeats, bodies, coatings] = await Promise.all([
     zonesNear(src, { ...asked, lab, byGrey, among }),
     readRepeats(src),
@@ -74,7 +78,14 @@ export async function whatIs(src: Source, asked: z.output<typeof whatSchema>): P
     keptCoatings(src),
   ]);
   const near = nearestCells(lab, zones).slice(0, 3 * SHOWN);
-  const found = new Map((await cellsByIds(src, near.map(({ cellId }) => cellId))).map((cell) => [cell.id, cell])); // prettier-ignore
+  const found = new Map(
+    (
+      await cellsByIds(
+        src,
+        near.map(({ cellId }) => cellId),
+      )
+    ).map((cell) => [cell.id, cell]),
+  );
   const names = coatNames(coatings);
   const cells = near
     .flatMap(({ cellId, distance, pieces }): WhatCell[] => {
@@ -84,7 +95,11 @@ export async function whatIs(src: Source, asked: z.output<typeof whatSchema>): P
       if (asked.clean === 'yes' && faulty) return [];
       return [
         {
-          ...namedCell(cell, bodies.find(({ id }) => id === cell.bodyId), names), // prettier-ignore
+          ...namedCell(
+            cell,
+            bodies.find(({ id }) => id === cell.bodyId),
+            names,
+          ),
           id: cell.id,
           photo: cell.photo,
           cut: cell.cut,
@@ -102,8 +117,10 @@ export async function whatIs(src: Source, asked: z.output<typeof whatSchema>): P
 function summary(cells: readonly WhatCell[], byGrey: boolean, far: number): string {
   const [first] = cells;
   if (first === undefined) return 'Nothing that was measured fits what is known of it.';
-  if (!byGrey) return 'By eye, not measured: candidates in order, the likeliest first. Without a grey card no distance can be told.'; // prettier-ignore
-  if (first.distance! > far) return `Nothing here comes near: the nearest is ${first.distance!.toFixed(1)} ΔE₀₀ off.`; // prettier-ignore
+  if (!byGrey)
+    return 'By eye, not measured: candidates in order, the likeliest first. Without a grey card no distance can be told.';
+  if (first.distance! > far)
+    return `Nothing here comes near: the nearest is ${first.distance!.toFixed(1)} ΔE₀₀ off.`;
   const alike = cells.filter(({ distance }) => distance! <= far).length;
   return alike === 1
     ? 'One comes as near as two repeats do.'

@@ -28,12 +28,13 @@ test('every question that waits is answered with nothing found', async () => {
     tilesIn(pixels, { corners: BY_HAND.corners, rows: 2, columns: 2 }),
   ]);
   expect(one.frames).toMatchObject([{ face: 1, shape: { kind: 'corners' } }]);
-  expect((one.frames[0]!.shape as typeof BY_HAND).corners[2].x).toBeCloseTo(
-    BY_HAND.corners[2].x,
-    9,
-  );
+  expect((one.frames[0]!.shape as typeof BY_HAND).corners[2].x).toBeCloseTo(BY_HAND.corners[2].x, 9);
   expect(one.words[0]).toMatch(/Nothing could be looked for in this browser/);
-  expect([shelf, board, tiles]).toEqual([{ shapes: [], grey: null }, { board: null, tiles: [], grey: null }, []]); // prettier-ignore
+  expect([shelf, board, tiles]).toEqual([
+    { shapes: [], grey: null },
+    { board: null, tiles: [], grey: null },
+    [],
+  ]);
   // A worker that broke is not asked again.
   const before = made;
   await tilesIn(pixels, { corners: BY_HAND.corners, rows: 2, columns: 2 });

@@ -10,7 +10,5 @@ export async function zonesThen(db: Database, pieceId: string, firingId: string 
   const generation =
     placements.find((one) => one.firingId === firingId)?.generation ??
     Math.max(1, ...placements.map((one) => one.generation));
-  return piece === undefined || piece.keyKnown === 'lost'
-    ? []
-    : zonesOf(piece.faces, piece.done, generation);
+  return piece === undefined || piece.keyKnown === 'lost' ? [] : zonesOf(piece.faces, piece.done, generation);
 }

@@ -1,6 +1,13 @@
 /** Handing out: whom to tell, where it lies, what was collected; everybody for themselves. */
 import { collectFrom, listToHand, toCollect, usualPlaces } from '@/data/handing';
-import { fired, layer, planFiring, recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
+import {
+  fired,
+  layer,
+  planFiring,
+  recordInput,
+  testStudio,
+  type TestStudio,
+} from '../../../test-support/studio';
 import { byOwner, tellWords } from './words';
 
 let studio: TestStudio;
@@ -16,14 +23,19 @@ beforeAll(async () => {
 afterAll(() => studio.db.destroy());
 
 test('owners are told where it lies, of what they have not collected yet', async () => {
-  const say = async () => tellWords(byOwner(await listToHand(studio.db, firingId)), 'Marta 1', await collectFrom(studio.db, firingId)); // prettier-ignore
+  const say = async () =>
+    tellWords(
+      byOwner(await listToHand(studio.db, firingId)),
+      'Marta 1',
+      await collectFrom(studio.db, firingId),
+    );
   const [a, b] = (await listToHand(studio.db, firingId)).map(({ code }) => code);
-  expect(await say()).toBe(`${studio.student.name}: ${a}, ${b} came out of Marta 1 and can be collected.`); // prettier-ignore
+  expect(await say()).toBe(`${studio.student.name}: ${a}, ${b} came out of Marta 1 and can be collected.`);
   await studio.must('handing.collect-from', { firingId, place: 'the low rack', before: '' });
   expect(await say()).toContain('; collect from the low rack.');
   expect(await usualPlaces(studio.db)).toEqual(['the low rack']);
   await studio.must('handing.collected', { firingId, pieceIds: [ids[0]], collected: true });
-  const left = (await listToHand(studio.db, firingId)).filter(({ collectedAt }) => collectedAt === null); // prettier-ignore
+  const left = (await listToHand(studio.db, firingId)).filter(({ collectedAt }) => collectedAt === null);
   expect(await say()).toContain(`: ${left[0]!.code} came out`);
   await studio.must('handing.collected', { firingId, pieceIds: [ids[1]], collected: true });
   expect(await say()).toBe('');
@@ -35,10 +47,10 @@ test('owners are told where it lies, of what they have not collected yet', async
 test('nobody is told of a piece that was not found in the kiln, or that is to be fired again', async () => {
   const load = await fired(studio, [layer(studio.version('tarn'))], { count: 3 });
   await studio.db('piece').whereIn('id', load.ids).update({ owner_id: studio.student.id });
-  const handed = async () => (await listToHand(studio.db, load.firingId)).map(({ pieceId }) => pieceId); // prettier-ignore
+  const handed = async () => (await listToHand(studio.db, load.firingId)).map(({ pieceId }) => pieceId);
   expect(await handed()).toEqual([]);
-  await studio.must('opening.record', recordInput(load.firingId, [load.ids[0]!], { verdict: 'keep' })); // prettier-ignore
-  await studio.must('opening.record', recordInput(load.firingId, [load.ids[1]!], { verdict: 'refire' })); // prettier-ignore
+  await studio.must('opening.record', recordInput(load.firingId, [load.ids[0]!], { verdict: 'keep' }));
+  await studio.must('opening.record', recordInput(load.firingId, [load.ids[1]!], { verdict: 'refire' }));
   expect(await handed()).toEqual([load.ids[0]]);
 });
 
@@ -46,10 +58,18 @@ test('an owner sees what lies ready once it is written up, ticks it for themselv
   const ready = () => toCollect(studio.db, studio.student.id, LONG_AGO);
   expect(await ready()).toEqual([]);
   await studio.must('opening.finish', { firingId, done: true });
-  expect(await ready()).toEqual([expect.objectContaining({ firingId, place: '', pieces: [expect.objectContaining({ id: ids[0] }), expect.anything()] })]); // prettier-ignore
-  await studio.must('handing.collected', { firingId, pieceIds: [ids[0]], collected: true }, studio.student); // prettier-ignore
+  expect(await ready()).toEqual([
+    expect.objectContaining({
+      firingId,
+      place: '',
+      pieces: [expect.objectContaining({ id: ids[0] }), expect.anything()],
+    }),
+  ]);
+  await studio.must('handing.collected', { firingId, pieceIds: [ids[0]], collected: true }, studio.student);
   expect((await ready())[0]!.pieces.map(({ id }) => id)).toEqual([ids[1]]);
-  expect(await studio.act('handing.collected', { firingId, pieceIds: [ids[2]], collected: true }, studio.student)).toMatchObject({ ok: false, problem: { message: 'You can collect your own pieces only.' } }); // prettier-ignore
+  expect(
+    await studio.act('handing.collected', { firingId, pieceIds: [ids[2]], collected: true }, studio.student),
+  ).toMatchObject({ ok: false, problem: { message: 'You can collect your own pieces only.' } });
   // What stands in another kiln by now lies nowhere to be collected; nor does what waits for one.
   const next = await planFiring(studio);
   await studio.must('loading.place', { firingId: next, pieceIds: [ids[1]], shelf: 1 });

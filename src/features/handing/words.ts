@@ -13,13 +13,18 @@ export function byOwner(pieces: readonly ToHand[]): Owner[] {
   return [...owners.values()];
 }
 
-/** What to write to the owners, a line each, of what they have not collected yet; '' where there is nobody to tell. */
+/**
+ * What to write to the owners, a line each, of what they have not collected yet; '' where there is nobody to
+ * tell.
+ */
 export const tellWords = (owners: readonly Owner[], title: string, place: string): string =>
   owners
     .flatMap(({ name, pieces }) => {
-      const codes = pieces.filter(({ collectedAt }) => collectedAt === null).map(({ code }) => code); // prettier-ignore
+      const codes = pieces.filter(({ collectedAt }) => collectedAt === null).map(({ code }) => code);
       return codes.length === 0
         ? []
-        : [`${name}: ${codes.join(', ')} came out of ${title}${place === '' ? ' and can be collected' : `; collect from ${place}`}.`]; // prettier-ignore
+        : [
+            `${name}: ${codes.join(', ')} came out of ${title}${place === '' ? ' and can be collected' : `; collect from ${place}`}.`,
+          ];
     })
     .join('\n');

@@ -15,13 +15,7 @@ import { createInterface } from 'node:readline';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as NodeReadableStream } from 'node:stream/web';
-import {
-  houseState,
-  SOCKET_FILE,
-  STATE_FILE,
-  type HouseAct,
-  type HouseState,
-} from '@/keeper/state';
+import { houseState, SOCKET_FILE, STATE_FILE, type HouseAct, type HouseState } from '@/keeper/state';
 import { readConfig } from '@/platform/config';
 import { Refusal, refuse } from '@/platform/refusal';
 
@@ -31,9 +25,7 @@ const inRun = (name: string): string =>
 /** How the house stands; null where nobody keeps it (a test, or a server of one's own). */
 export function readHouse(): HouseState | null {
   try {
-    return houseState.parse(
-      JSON.parse(readFileSync(/* turbopackIgnore: true */ inRun(STATE_FILE), 'utf8')),
-    );
+    return houseState.parse(JSON.parse(readFileSync(/* turbopackIgnore: true */ inRun(STATE_FILE), 'utf8')));
   } catch {
     return null;
   }
@@ -138,7 +130,9 @@ export async function lastFaults(now: Date): Promise<LoggedFault[]> {
 /** No backup may fill the disk that the studio lives on. */
 const LEFT_FREE_BYTES = 1024 ** 3;
 
-/** Puts a backup that arrives where the keeper takes it in; says under which name. Errors: Refusal, no room. */
+/**
+ * Puts a backup that arrives where the keeper takes it in; says under which name. Errors: Refusal, no room.
+ */
 export async function incomingBackup(body: ReadableStream<Uint8Array>): Promise<string> {
   const data = readConfig().dataDirectory;
   const folder = join(/* turbopackIgnore: true */ data, 'backups', 'incoming');

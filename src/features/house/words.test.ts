@@ -24,8 +24,7 @@ const house = (rest: Partial<HouseState> = {}): HouseState => ({
   last: null,
   ...rest,
 });
-const keys = (rest: Partial<HouseState>): string[] =>
-  worries(house(rest), NOW).map(({ key }) => key);
+const keys = (rest: Partial<HouseState>): string[] => worries(house(rest), NOW).map(({ key }) => key);
 
 test.each([
   ['all is well', {}, []],
@@ -34,7 +33,7 @@ test.each([
   ['none, but it has only just begun', { backups: [], since: ago(1), elsewhere: null }, []],
   ['two nights missed', { backups: [backup({ made: ago(2.1) })] }, ['late']],
   ['never tried', { backups: [backup({ verified: null })] }, ['untried']],
-  ['tried long ago', { backups: [backup({ verified: { at: ago(31), ok: true, said: '' } })] }, ['untried']], // prettier-ignore
+  ['tried long ago', { backups: [backup({ verified: { at: ago(31), ok: true, said: '' } })] }, ['untried']],
   [
     'tried, and it did not come up',
     { backups: [backup({ verified: { at: ago(1), ok: false, said: 'It is cut off.' } })] },

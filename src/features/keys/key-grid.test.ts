@@ -13,11 +13,31 @@ test.each([
   // One coat that nobody knows: nobody knows the stack.
   [['Tarn', 'forgotten', ''], { says: 'not known' }],
   [['none', '', ''], { says: 'known', likely: false, coats: [] }],
-  [['tarn', 'PITCH x2', ''], { says: 'known', likely: false, coats: [{ versionId: 't1', coats: 1 }, { versionId: 'p1', coats: 2 }] }], // prettier-ignore
-  [['Tarn over Pitch', '', ''], { says: 'known', likely: false, coats: [{ versionId: 'p1', coats: 1 }, { versionId: 't1', coats: 1 }] }], // prettier-ignore
-  [['probably Tarn', '', ''], { says: 'known', likely: true, coats: [{ versionId: 't1', coats: 1 }] }], // prettier-ignore
+  [
+    ['tarn', 'PITCH x2', ''],
+    {
+      says: 'known',
+      likely: false,
+      coats: [
+        { versionId: 't1', coats: 1 },
+        { versionId: 'p1', coats: 2 },
+      ],
+    },
+  ],
+  [
+    ['Tarn over Pitch', '', ''],
+    {
+      says: 'known',
+      likely: false,
+      coats: [
+        { versionId: 'p1', coats: 1 },
+        { versionId: 't1', coats: 1 },
+      ],
+    },
+  ],
+  [['probably Tarn', '', ''], { says: 'known', likely: true, coats: [{ versionId: 't1', coats: 1 }] }],
   [['Tarm', '', ''], { says: 'wrong', at: 0, why: '“Tarm” is not in the store.', near: 'Tarn' }],
-  [['Tarn', 'Celestial', ''], { says: 'wrong', at: 1, why: '“Celestial” is not in the store.', near: null }], // prettier-ignore
+  [['Tarn', 'Celestial', ''], { says: 'wrong', at: 1, why: '“Celestial” is not in the store.', near: null }],
   [['Tarn x99', '', ''], { says: 'wrong', at: 0, why: 'Tarn: 1 to 20 coats.', near: null }],
 ])('%j', (cells, says) => {
   expect(read(...cells)).toEqual(says);
@@ -44,9 +64,15 @@ test('a table that is pasted spreads to the right and down, and no further than 
 });
 
 test('filled down a column takes its words until the next one that is filled, and nothing else', () => {
-  const grid = [['Tarn', 'x', ''], ['', 'y', ''], ['', '', ''], ['Pitch', '', ''], ['', '', '']]; // prettier-ignore
-  expect(filledDown(grid, 0, 0).map(([cell]) => cell)).toEqual(['Tarn', 'Tarn', 'Tarn', 'Pitch', '']); // prettier-ignore
-  expect(filledDown(grid, 3, 0).map(([cell]) => cell)).toEqual(['Tarn', '', '', 'Pitch', 'Pitch']); // prettier-ignore
+  const grid = [
+    ['Tarn', 'x', ''],
+    ['', 'y', ''],
+    ['', '', ''],
+    ['Pitch', '', ''],
+    ['', '', ''],
+  ];
+  expect(filledDown(grid, 0, 0).map(([cell]) => cell)).toEqual(['Tarn', 'Tarn', 'Tarn', 'Pitch', '']);
+  expect(filledDown(grid, 3, 0).map(([cell]) => cell)).toEqual(['Tarn', '', '', 'Pitch', 'Pitch']);
   expect(filledDown(grid, 0, 0).map(([, cell]) => cell)).toEqual(['x', 'y', '', '', '']);
 });
 
@@ -58,6 +84,6 @@ test('pieces of one stack are one change; what is doubted is likely, and what sa
     [['a', 'c'], 'sure'],
     [['d'], 'likely'],
   ]);
-  expect(changes[0]!.to.layers).toMatchObject([{ coatingVersionId: 't1', coats: 1, method: 'dip' }]); // prettier-ignore
+  expect(changes[0]!.to.layers).toMatchObject([{ coatingVersionId: 't1', coats: 1, method: 'dip' }]);
   expect(changesOf(pieces, rows, false)).toHaveLength(1);
 });

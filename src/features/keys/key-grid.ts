@@ -10,7 +10,9 @@ export const COAT_FIELDS = 3;
 export type KeyCoating = { name: string; versionId: string };
 export type KeyPiece = { id: string; generation: number };
 
-/** What a row says: nothing yet; that nobody knows; what lies on it; or something that cannot be understood. */
+/**
+ * What a row says: nothing yet; that nobody knows; what lies on it; or something that cannot be understood.
+ */
 export type KeyRow =
   | { says: 'nothing' }
   | { says: 'not known' }
@@ -45,11 +47,14 @@ export function readKeyRow(cells: readonly string[], coatings: readonly KeyCoati
   return { says: 'known', likely, coats };
 }
 
-function notThere(
-  name: string,
-  coatings: readonly KeyCoating[],
-): { why: string; near: string | null } {
-  const near = coatings.length === 0 ? null : closest(name, coatings.map((one) => one.name)); // prettier-ignore
+function notThere(name: string, coatings: readonly KeyCoating[]): { why: string; near: string | null } {
+  const near =
+    coatings.length === 0
+      ? null
+      : closest(
+          name,
+          coatings.map((one) => one.name),
+        );
   const like = near !== null && distance(name.toLowerCase(), near.toLowerCase()) <= NEAR;
   return { why: `“${name}” is not in the store.`, near: like ? near : null };
 }
@@ -71,11 +76,7 @@ export function pasted(
 }
 
 /** A cell's words in every empty cell beneath it, down to the next one that is filled. */
-export function filledDown(
-  grid: readonly (readonly string[])[],
-  row: number,
-  column: number,
-): string[][] {
+export function filledDown(grid: readonly (readonly string[])[], row: number, column: number): string[][] {
   const text = grid[row]?.[column] ?? '';
   let open = true;
   return grid.map((cells, r) => {

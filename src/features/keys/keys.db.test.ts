@@ -1,6 +1,6 @@
 /** A key of numbers: things are written up by their marks, and what lies on them is filled in later. */
 import { v7 } from 'uuid';
-import { recordInput, testStudio, type TestStudio } from '../../../test-support/studio'; // prettier-ignore
+import { recordInput, testStudio, type TestStudio } from '../../../test-support/studio';
 import { countStore } from '@/data/studio';
 import { loadPieces } from '@/data/pieces';
 import { loadFor } from '../opening/server';
@@ -13,7 +13,15 @@ beforeAll(async () => {
 afterAll(() => studio.db.destroy());
 
 const body = () => ({ id: null, name: 'Peat' });
-const firing = (rest: object = {}) => ({ id: null, kilnId: studio.kiln, on: '2026-05-01', cone: '6', shown: false, atmosphere: 'oxidation', ...rest }); // prettier-ignore
+const firing = (rest: object = {}) => ({
+  id: null,
+  kilnId: studio.kiln,
+  on: '2026-05-01',
+  cone: '6',
+  shown: false,
+  atmosphere: 'oxidation',
+  ...rest,
+});
 
 test('27 cups of yesterday’s kiln: an opening by their numbers, and the same sent twice makes no more', async () => {
   const pieceIds = Array.from({ length: 27 }, () => v7());
@@ -32,7 +40,10 @@ test('27 cups of yesterday’s kiln: an opening by their numbers, and the same s
   expect(await studio.db('sighting').where({ piece_id: pieceIds[3]! })).toEqual([]);
 
   // The key turns up: most are known, one is doubted, one stays unknown.
-  const coatings = [{ name: 'Tarn', versionId: studio.version('tarn') }, { name: 'Pitch', versionId: studio.version('pitch') }]; // prettier-ignore
+  const coatings = [
+    { name: 'Tarn', versionId: studio.version('tarn') },
+    { name: 'Pitch', versionId: studio.version('pitch') },
+  ];
   const cells = [
     ['Pitch', 'Tarn x2'],
     ['Tarn over Pitch', ''],
@@ -40,11 +51,22 @@ test('27 cups of yesterday’s kiln: an opening by their numbers, and the same s
     ['Tarn?', ''],
   ];
   const rows = cells.map((row) => readKeyRow(row, coatings));
-  const changes = changesOf(pieceIds.map((one) => ({ id: one, generation: 1 })), rows, true); // prettier-ignore
+  const changes = changesOf(
+    pieceIds.map((one) => ({ id: one, generation: 1 })),
+    rows,
+    true,
+  );
   const { before } = (await studio.must('pieces.put-right', { changes })) as { before: unknown };
-  const [a, b, c, d] = await Promise.all(pieceIds.slice(0, 4).map(async (one) => (await loadPieces(studio.db, { ids: [one] }))[0]!)); // prettier-ignore
+  const [a, b, c, d] = await Promise.all(
+    pieceIds.slice(0, 4).map(async (one) => (await loadPieces(studio.db, { ids: [one] }))[0]!),
+  );
   const stack = (piece: typeof a) => piece!.done.map(({ coat, coats }) => `${coat.slug}×${coats}`);
-  expect([stack(a), stack(b), stack(c), stack(d)]).toEqual([['pitch×1', 'tarn×2'], ['pitch×1', 'tarn×1'], [], ['tarn×1']]); // prettier-ignore
+  expect([stack(a), stack(b), stack(c), stack(d)]).toEqual([
+    ['pitch×1', 'tarn×2'],
+    ['pitch×1', 'tarn×1'],
+    [],
+    ['tarn×1'],
+  ]);
   expect([a!.keyKnown, c!.keyKnown, d!.keyKnown]).toEqual(['sure', 'lost', 'likely']);
   expect([a!.keySaid?.by, c!.keySaid]).toEqual([studio.technician.name, null]);
   // What was written up by its number stands on the chart now.

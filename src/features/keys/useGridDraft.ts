@@ -6,7 +6,9 @@ import { COAT_FIELDS } from './key-grid';
 type Draft = Record<string, string[]>;
 const EMPTY: readonly string[] = Array.from({ length: COAT_FIELDS }, () => '');
 
-/** What is typed into a grid, kept on this device until it is sent, by piece: rows may come and go meanwhile. */
+/**
+ * What is typed into a grid, kept on this device until it is sent, by piece: rows may come and go meanwhile.
+ */
 export function useGridDraft(about: string, ids: readonly string[]) {
   const key = `jiten-key-grid-${useDevicePerson() ?? ''}-${about}`;
   const [draft, setDraft] = useState<Draft>({});

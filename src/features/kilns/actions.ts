@@ -1,11 +1,6 @@
 /** Schedules, devices that speak for a kiln, and what is done to it between firings. */
 import * as contracts from './contracts';
-import {
-  addToken,
-  addUpkeep,
-  dropUpkeep as hideUpkeep,
-  revokeToken as endToken,
-} from '@/data/kiln-care';
+import { addToken, addUpkeep, dropUpkeep as hideUpkeep, revokeToken as endToken } from '@/data/kiln-care';
 import { setArchived, updateEntry } from '@/data/entries';
 import { archiveSchedule as shelve, createSchedule, updateSchedule } from '@/data/schedules';
 import { conflict, notFound, refuse } from '@/platform/refusal';

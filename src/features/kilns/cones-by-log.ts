@@ -17,8 +17,7 @@ const FEWEST_READINGS = 6;
 /** From one firing with cones nothing is known of the next. */
 const FEWEST_LESSONS = 2;
 
-const words = ({ coneKnown, coneBand }: Firing): string =>
-  coneWords({ known: coneKnown, band: coneBand });
+const words = ({ coneKnown, coneBand }: Firing): string => coneWords({ known: coneKnown, band: coneBand });
 
 /**
  * Derives the cone of every firing of a kiln's present series whose cones were not read from its
@@ -38,9 +37,7 @@ export async function followLogs(
     if (before === null || before.startedAt === null || before.kilnId !== kilnId) continue;
     const log = await logOf(src, firingId, before.startedAt);
     const enough =
-      known.offset !== null &&
-      known.offset.firings >= FEWEST_LESSONS &&
-      log.length >= FEWEST_READINGS;
+      known.offset !== null && known.offset.firings >= FEWEST_LESSONS && log.length >= FEWEST_READINGS;
     await setConeByLog(src, firingId, enough ? predictedRange(log, known.offset) : null);
     if (!(await followCones(src, firingId))) continue;
     await refreshCells(src, await pairsOf(src, { firingId }));

@@ -20,17 +20,8 @@ export const kilnFields = z.object({
   name,
   energy: z.enum(ENERGIES),
   control: z.enum(CONTROLS),
-  volumeL: z
-    .number('Give a number of litres.')
-    .int()
-    .min(1, 'At least a litre.')
-    .max(60_000)
-    .nullable(),
-  shelves: z
-    .number('Give a number.')
-    .int()
-    .min(1, 'At least one shelf.')
-    .max(30, 'At most 30 shelves.'),
+  volumeL: z.number('Give a number of litres.').int().min(1, 'At least a litre.').max(60_000).nullable(),
+  shelves: z.number('Give a number.').int().min(1, 'At least one shelf.').max(30, 'At most 30 shelves.'),
   shelfShape: z.enum(SHELF_SHAPES).nullable().default(null),
   shelfWidthMm: measure(2000),
   shelfDepthMm: measure(2000),
@@ -77,24 +68,13 @@ export const saveScheduleSchema = z.object({
   revision: z.number().int().default(0),
   fields: scheduleFields,
 });
-export const saveSchedule = contract(
-  'kilns.save-schedule',
-  saveScheduleSchema,
-  answers<{ id: string }>(),
-);
-export const archiveSchedule = toggled(
-  contract('kilns.archive-schedule', archiveSchema),
-  'archived',
-);
+export const saveSchedule = contract('kilns.save-schedule', saveScheduleSchema, answers<{ id: string }>());
+export const archiveSchedule = toggled(contract('kilns.archive-schedule', archiveSchema), 'archived');
 export const tokenSchema = z.object({
   kilnId: z.uuid(),
   name: z.string().trim().min(1, 'Say what will use it.').max(80),
 });
-export const makeToken = contract(
-  'kilns.make-token',
-  tokenSchema,
-  answers<{ id: string; secret: string }>(),
-);
+export const makeToken = contract('kilns.make-token', tokenSchema, answers<{ id: string; secret: string }>());
 export const revokeSchema = z.object({ id: z.uuid() });
 export const revokeToken = contract('kilns.revoke-token', revokeSchema);
 export const dropUpkeepSchema = z.object({ id: z.uuid(), dropped: z.boolean() });

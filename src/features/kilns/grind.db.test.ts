@@ -1,13 +1,7 @@
 import { v7 } from 'uuid';
 import { shelvesToGrind } from '@/data/kiln-care';
 import { findFiring } from '@/data/firings';
-import {
-  fired,
-  layer,
-  recordInput,
-  testStudio,
-  type TestStudio,
-} from '../../../test-support/studio';
+import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio';
 
 let studio: TestStudio;
 beforeAll(async () => {

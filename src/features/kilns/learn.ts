@@ -81,8 +81,7 @@ function seriesOf(lessons: readonly Lesson[], upkeep: readonly Upkeep[]): Series
   const ends = [...breaks.map(dayOf), Infinity];
   return ends.map((end, i) => ({
     lessons: lessons.filter(
-      ({ startedAt }) =>
-        startedAt.getTime() >= (ends[i - 1] ?? -Infinity) && startedAt.getTime() < end,
+      ({ startedAt }) => startedAt.getTime() >= (ends[i - 1] ?? -Infinity) && startedAt.getTime() < end,
     ),
     until: breaks[i] ?? null,
   }));
@@ -112,8 +111,7 @@ export async function knownOf(src: Source, kilnId: string, at = new Date()): Pro
   ]);
   const all = seriesOf(lessons, upkeep);
   const now = all.at(-1)!.lessons;
-  const taught = (series: readonly Lesson[]): Taught =>
-    series.at(-1)?.taught ?? { offset: null, places: [] };
+  const taught = (series: readonly Lesson[]): Taught => series.at(-1)?.taught ?? { offset: null, places: [] };
   return {
     ...taught(now),
     coolings: now.flatMap(({ cooled }) => (cooled === null ? [] : [cooled])).slice(-8),

@@ -10,16 +10,10 @@ export const offsetSaid = (
   { offset, low, high }: Pick<OffsetEstimate, 'offset' | 'low' | 'high'>,
   units: Pick<Units, 'temperature'>,
 ): string =>
-  offset === null
-    ? `somewhere from ${intervalWords(low, high, units)}`
-    : offsetWords(offset, units);
+  offset === null ? `somewhere from ${intervalWords(low, high, units)}` : offsetWords(offset, units);
 
 /** "6 to 10 high", "3 high to 1 low": an interval of offsets. */
-export function intervalWords(
-  low: number,
-  high: number,
-  units: Pick<Units, 'temperature'>,
-): string {
+export function intervalWords(low: number, high: number, units: Pick<Units, 'temperature'>): string {
   const [from, to] = [low, high].map((one) => Math.round(QUANTITIES.span.shown(one, units))) as [
     number,
     number,

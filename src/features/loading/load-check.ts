@@ -29,9 +29,7 @@ const glazedFoot = (piece: Piece): boolean =>
   !piece.form.includes('slab') &&
   piece.done.some(
     (layer) =>
-      layer.coat.kind === 'glaze' &&
-      reachesShelf(piece.faces, layer.region) &&
-      layer.region.relief === 'all',
+      layer.coat.kind === 'glaze' && reachesShelf(piece.faces, layer.region) && layer.region.relief === 'all',
   );
 
 export type CheckedLoad = {
@@ -55,22 +53,19 @@ export async function checkedLoad(src: Source, firing: Firing): Promise<CheckedL
   const ids = placements.map(({ pieceId }) => pieceId);
   const pieces = new Map((await loadPieces(src, { ids })).map((piece) => [piece.id, piece]));
   const versionIds = [
-    ...new Set(
-      [...pieces.values()].flatMap((piece) => piece.done.map((layer) => layer.coatingVersionId)),
-    ),
+    ...new Set([...pieces.values()].flatMap((piece) => piece.done.map((layer) => layer.coatingVersionId))),
   ];
-  const [kilns, allBodies, allCoatings, traits, asked, fired, cones, overrules, inside] =
-    await Promise.all([
-      listKilns(src),
-      listBodies(src),
-      listCoatings(src),
-      traitsByVersion(src, versionIds),
-      askedOf(src, ids),
-      firedBefore(src, ids),
-      listWitnesses(src, [firing.id]),
-      overrulesOf(src, firing.id),
-      insideKiln(src, firing.kilnId, firing.id),
-    ]);
+  const [kilns, allBodies, allCoatings, traits, asked, fired, cones, overrules, inside] = await Promise.all([
+    listKilns(src),
+    listBodies(src),
+    listCoatings(src),
+    traitsByVersion(src, versionIds),
+    askedOf(src, ids),
+    firedBefore(src, ids),
+    listWitnesses(src, [firing.id]),
+    overrulesOf(src, firing.id),
+    insideKiln(src, firing.kilnId, firing.id),
+  ]);
   const bodies = new Map(allBodies.map((body) => [body.id, body]));
   const coatings = new Map(allCoatings.map((coating) => [coating.slug, coating]));
   const witnesses = cones.get(firing.id) ?? [];

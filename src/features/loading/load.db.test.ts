@@ -36,8 +36,7 @@ async function loaded(
 test('raw ware stops the lid; said why, it may stay, until another piece falls under it', async () => {
   const { firingId, codes } = await loaded({ waitingFor: 'bisque' });
   expect(await findings(firingId)).toEqual(['raw']);
-  const close = () =>
-    studio.act('firings.move', { firingId, from: 'planned', to: 'loaded', reason: '' });
+  const close = () => studio.act('firings.move', { firingId, from: 'planned', to: 'loaded', reason: '' });
   expect(await close()).toMatchObject({
     problem: { message: expect.stringContaining(`Not bisqued on record (${codes[0]})`) as string },
   });
@@ -111,8 +110,7 @@ test('chrome and tin are known from recipes', async () => {
       },
     ]);
   };
-  const chrome = (await studio.db('material').where('name', 'like', 'Chrom%').first())
-    .name as string;
+  const chrome = (await studio.db('material').where('name', 'like', 'Chrom%').first()).name as string;
   await lines('pitch', chrome, 1);
   await lines('tarn', 'Tin oxide', 6);
   const a = await makePieces(studio, [pitch()], { form: 'mug' });

@@ -27,9 +27,7 @@ export async function putIn(
     throw notFound('One of these pieces');
   const code = new Map(pieces.map((piece) => [piece.id, piece.code]));
   const open = await openFiringsOf(trx, ids);
-  const already = new Set(
-    (await listPlacements(trx, { firingId: firing.id })).map((one) => one.pieceId),
-  );
+  const already = new Set((await listPlacements(trx, { firingId: firing.id })).map((one) => one.pieceId));
   for (const id of ids) {
     const other = open.get(id);
     if (other && other.firingId !== firing.id) {

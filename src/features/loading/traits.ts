@@ -19,8 +19,7 @@ export async function traitsByVersion(
   for (const [versionId, recipe] of recipes) {
     const amount = (oxide: 'Cr2O3' | 'SnO2'): number =>
       recipe.lines.reduce(
-        (sum, line) =>
-          sum + line.amount * ((analysis.get(line.materialId)?.oxides[oxide] ?? 0) / 100),
+        (sum, line) => sum + line.amount * ((analysis.get(line.materialId)?.oxides[oxide] ?? 0) / 100),
         0,
       );
     const base = recipe.lines.reduce((sum, line) => sum + (line.addition ? 0 : line.amount), 0);

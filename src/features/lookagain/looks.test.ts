@@ -27,13 +27,25 @@ test('what is known stays said; crazing is as it was found, and wanted if it was
     signs: [PITS, { ...CRAZED, severity: 3 }],
   });
   expect(seenAgain(known, { crazing: 0, pings: null }).signs).toEqual([PITS]);
-  expect(seenAgain(piece('b'), { crazing: 1, pings: null }).signs).toEqual([{ sign: 'crazing', severity: 1, wanted: false }]); // prettier-ignore
+  expect(seenAgain(piece('b'), { crazing: 1, pings: null }).signs).toEqual([
+    { sign: 'crazing', severity: 1, wanted: false },
+  ]);
 });
 
 test('what says the same of one firing is one act; rows of which nothing was said are none', () => {
   const same = { crazing: 0, pings: null } as const;
-  const pieces = [piece('a'), piece('b'), piece('c', { firingId: 'g' }), piece('d'), piece('e', { signs: [PITS] })]; // prettier-ignore
+  const pieces = [
+    piece('a'),
+    piece('b'),
+    piece('c', { firingId: 'g' }),
+    piece('d'),
+    piece('e', { signs: [PITS] }),
+  ];
   const acts = actsOf(pieces, { a: same, b: same, c: same, e: same });
-  expect(acts.map(({ firingId, codes }) => [firingId, codes])).toEqual([['f', ['A', 'B']], ['g', ['C']], ['f', ['E']]]); // prettier-ignore
-  expect(new Set(acts.flatMap((act) => act.pieces.map(({ observationId }) => observationId))).size).toBe(4); // prettier-ignore
+  expect(acts.map(({ firingId, codes }) => [firingId, codes])).toEqual([
+    ['f', ['A', 'B']],
+    ['g', ['C']],
+    ['f', ['E']],
+  ]);
+  expect(new Set(acts.flatMap((act) => act.pieces.map(({ observationId }) => observationId))).size).toBe(4);
 });

@@ -31,10 +31,7 @@ export const crazingOf = (signs: readonly SeenSign[]): 0 | 1 | 2 | 3 =>
   signs.find(({ sign }) => sign === CRAZING)?.severity ?? 0;
 
 /** The look that is written: what is known stays said, crazing is as it was found, the decision stands. */
-export function seenAgain(
-  piece: Pick<DuePiece, 'signs' | 'surface'>,
-  { crazing, pings }: Found,
-): SeenInput {
+export function seenAgain(piece: Pick<DuePiece, 'signs' | 'surface'>, { crazing, pings }: Found): SeenInput {
   const others = piece.signs.filter(({ sign }) => sign !== CRAZING);
   const was = piece.signs.find(({ sign }) => sign === CRAZING);
   return {

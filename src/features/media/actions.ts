@@ -30,8 +30,7 @@ export const addPicture = operation({
     const same = await samePhoto(trx, { sha: kept.sha, pieceId, firingId });
     if (same !== null && !same.binned) return { id: same.id, sha: kept.sha, added: false };
     const id = same?.id ?? newId();
-    if (same === null)
-      await createPhotos(trx, [{ id, ...kept, pieceId, firingId }], person.id, now);
+    if (same === null) await createPhotos(trx, [{ id, ...kept, pieceId, firingId }], person.id, now);
     // Somebody had put it away, and sends it again: it is wanted after all.
     else await binPhoto(trx, id, null);
     if (firingId !== null) await refreshCells(trx, [{ pieceId, firingId }]);

@@ -1,8 +1,13 @@
 'use client';
-/** Printed labels with a QR code that lie beside a piece: read from what the camera sees, or from a picture. */
+/**
+ * Printed labels with a QR code that lie beside a piece: read from what the camera sees, or from a picture.
+ */
 import type { LabelAnswer, LabelRequest } from '@/workers/label.worker';
 
-/** A label beside a pot takes a tenth of the picture: so many pixels are enough to read it, and few enough to be quick. */
+/**
+ * A label beside a pot takes a tenth of the picture: so many pixels are enough to read it, and few enough to
+ * be quick.
+ */
 const STILL_PX = 1400;
 const LIVE_PX = 720;
 
@@ -12,7 +17,7 @@ const asked = new Map<number, (text: string | null) => void>();
 
 function reader(): Worker {
   if (worker === null) {
-    worker = new Worker(new URL('../../workers/label.worker.ts', import.meta.url), { type: 'module' }); // prettier-ignore
+    worker = new Worker(new URL('../../workers/label.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = ({ data }: MessageEvent<LabelAnswer>) => {
       asked.get(data.id)?.(data.text);
       asked.delete(data.id);
@@ -36,12 +41,7 @@ function read({ data, width, height }: ImageData): Promise<string | null> {
   });
 }
 
-function pixelsOf(
-  source: CanvasImageSource,
-  width: number,
-  height: number,
-  most: number,
-): ImageData | null {
+function pixelsOf(source: CanvasImageSource, width: number, height: number, most: number): ImageData | null {
   const scale = Math.min(1, most / Math.max(width, height, 1));
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(width * scale));
@@ -51,7 +51,9 @@ function pixelsOf(
   return context?.getImageData(0, 0, canvas.width, canvas.height) ?? null;
 }
 
-/** The label in a picture that was taken; null where there is none, or this browser cannot show the picture. */
+/**
+ * The label in a picture that was taken; null where there is none, or this browser cannot show the picture.
+ */
 export async function labelInPicture(file: Blob): Promise<string | null> {
   try {
     const bitmap = await createImageBitmap(file);

@@ -3,9 +3,12 @@
 const THUMB_PX = 320;
 
 const blobOf = (canvas: HTMLCanvasElement, quality: number): Promise<Blob> =>
-  new Promise(
-    (resolve, reject) =>
-    canvas.toBlob((blob) => (blob === null ? reject(new Error('no picture')) : resolve(blob)), 'image/jpeg', quality), // prettier-ignore
+  new Promise((resolve, reject) =>
+    canvas.toBlob(
+      (blob) => (blob === null ? reject(new Error('no picture')) : resolve(blob)),
+      'image/jpeg',
+      quality,
+    ),
   );
 
 function drawn(source: CanvasImageSource, width: number, height: number): HTMLCanvasElement {
@@ -26,11 +29,7 @@ export const shotName = (at: Date): string =>
   `${at.toISOString().replace(/[-:]/g, '').replace('T', '-').slice(0, 15)}.jpg`;
 
 /** What the camera sees now, whole and small. Errors: there is no picture yet. */
-export async function shoot(
-  video: HTMLVideoElement,
-  at: Date,
-): Promise<{ file: File; thumb: Blob }> {
-  // prettier-ignore
+export async function shoot(video: HTMLVideoElement, at: Date): Promise<{ file: File; thumb: Blob }> {
   const { videoWidth, videoHeight } = video;
   if (videoWidth === 0) throw new Error('The camera shows nothing yet.');
   const whole = await blobOf(drawn(video, videoWidth, videoHeight), 0.92);

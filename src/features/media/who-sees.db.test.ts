@@ -1,13 +1,7 @@
 import { v7 } from 'uuid';
 import { createPhotos } from '@/data/photos';
 import { findShareLink, type Person, type ShareLink } from '@/data/people';
-import {
-  fired,
-  layer,
-  recordInput,
-  testStudio,
-  type TestStudio,
-} from '../../../test-support/studio';
+import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio';
 import { maySeePicture } from './who-sees';
 
 let studio: TestStudio;
@@ -44,7 +38,11 @@ test('in the studio: the studio’s own, one’s own, what is shown; another’s
     expect(await sees(studio.technician, sha)).toBe(true);
     expect(await sees(studio.teacher, sha)).toBe(true);
   }
-  expect(await Promise.all([own, study, theirs].map(({ sha }) => sees(studio.student, sha)))).toEqual([true, true, false]); // prettier-ignore
+  expect(await Promise.all([own, study, theirs].map(({ sha }) => sees(studio.student, sha)))).toEqual([
+    true,
+    true,
+    false,
+  ]);
   await studio.db('piece').where({ id: theirs.pieceId }).update({ shown: true });
   expect(await sees(studio.student, theirs.sha)).toBe(true);
   expect(await sees(studio.technician, 'f'.repeat(64))).toBe(false);
@@ -64,10 +62,9 @@ test('through a link: pieces that count on its board, and no others', async () =
   const on = await pictured({}, { looked: true });
   const off = await pictured({}, { looked: true, firing: { atmosphere: 'reduction' } });
   const view = '?body=peat&cone=%3F6&atmosphere=oxidation&ground=';
-  const { token } = await studio.must<{ token: string }>('people.share', { label: 'A', view, days: 3 }); // prettier-ignore
+  const { token } = await studio.must<{ token: string }>('people.share', { label: 'A', view, days: 3 });
   const link = (await findShareLink(studio.db, token, new Date())) as ShareLink;
-  const seen = (sha: string): Promise<boolean> =>
-    maySeePicture(studio.db, { person: null, link }, sha);
+  const seen = (sha: string): Promise<boolean> => maySeePicture(studio.db, { person: null, link }, sha);
   expect([await seen(on.sha), await seen(off.sha)]).toEqual([true, false]);
   await studio.must('media.bin-picture', { photoId: on.photoId, binned: true });
   expect(await seen(on.sha)).toBe(false);

@@ -4,9 +4,7 @@ const pairs = (...names: string[]): string[] =>
   likelyDoubles(names.map((name) => ({ name }))).map(([a, b]) => `${a.name} = ${b.name}`);
 
 test('the same name in another dress is a likely double', () => {
-  expect(pairs('Yard Clear', 'yard-clear glaze', 'Tarn')).toEqual([
-    'Yard Clear = yard-clear glaze',
-  ]);
+  expect(pairs('Yard Clear', 'yard-clear glaze', 'Tarn')).toEqual(['Yard Clear = yard-clear glaze']);
   expect(pairs('Saltbox', 'Saltbox body', 'SALT BOX')).toHaveLength(3);
 });
 

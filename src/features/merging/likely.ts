@@ -22,8 +22,7 @@ export function likelyDoubles<T extends { name: string }>(entries: readonly T[])
       const [x, y] = [bare(a.name), bare(b.name)];
       const figures = (text: string): string => text.replace(/\D/g, '');
       if (x === '' || y === '' || figures(x) !== figures(y)) continue;
-      const slack =
-        Math.min(x.length, y.length) >= 8 ? 2 : Math.min(x.length, y.length) >= 4 ? 1 : 0;
+      const slack = Math.min(x.length, y.length) >= 8 ? 2 : Math.min(x.length, y.length) >= 4 ? 1 : 0;
       if (distance(x, y) <= slack) found.push([a, b]);
     }
   });

@@ -40,8 +40,7 @@ async function mayMerge(src: Source, { kind, fromId, intoId }: Merge, own: strin
   for (const one of [from, into])
     if (one.merged_into !== null) throw refuse(`${one.name} was merged already.`);
   if (kind === 'person') {
-    if (fromId === own)
-      throw refuse('That is you. Keep your own name, and merge the other into it.');
+    if (fromId === own) throw refuse('That is you. Keep your own name, and merge the other into it.');
     if (into.disabled_at !== null)
       throw refuse(`${into.name} may not sign in. Let ${into.name} in again first.`);
     const left = (await lockTechnicians(src)).filter((id) => id !== fromId);
@@ -62,12 +61,9 @@ async function movesFor(src: Source, { kind, fromId, intoId }: Pair, version: st
       ...(await leadOver(src, kind, fromId, intoId)).filter(({ table }) => table !== 'firing'),
     ];
   // Versions that count as one of the other's stay with the double; nothing refers to them any more.
-  const own = (await leadOver(src, kind, fromId, intoId)).filter(
-    ({ table }) => table !== 'coating_version',
-  );
+  const own = (await leadOver(src, kind, fromId, intoId)).filter(({ table }) => table !== 'coating_version');
   if (kind !== 'coating') return own;
-  if (version === null)
-    return [...own, ...(await renumbered(src, 'coating_version', fromId, intoId))];
+  if (version === null) return [...own, ...(await renumbered(src, 'coating_version', fromId, intoId))];
   const coatings = await listCoatings(src);
   const [from, into] = [fromId, intoId].map((id) =>
     found(
@@ -75,8 +71,7 @@ async function movesFor(src: Source, { kind, fromId, intoId }: Pair, version: st
       'This coating',
     ),
   );
-  if (!into!.versions.some(({ id }) => id === version))
-    throw refuse(`This is no version of ${into!.name}.`);
+  if (!into!.versions.some(({ id }) => id === version)) throw refuse(`This is no version of ${into!.name}.`);
   const moves = await Promise.all(
     from!.versions.map(({ id }) => leadOver(src, 'coating_version', id, version)),
   );

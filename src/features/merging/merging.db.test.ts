@@ -37,9 +37,7 @@ async function everything(): Promise<Record<string, unknown>> {
   for (const table of tables)
     if (!['merger', 'operation', 'session'].includes(table)) {
       const rows: object[] = await studio.db(table);
-      kept[table] = rows
-        .map((row) => JSON.stringify({ ...row, next_firing_no: null, taught: null }))
-        .sort();
+      kept[table] = rows.map((row) => JSON.stringify({ ...row, next_firing_no: null, taught: null })).sort();
     }
   return kept;
 }
@@ -104,17 +102,12 @@ test('a doubled coating counts as a version, or keeps its own; what came later s
   await studio.must('merging.bring-along', { mergerId });
   expect((await lateComers(studio.db, [merger])).get(mergerId)).toBeUndefined();
   await studio.must('merging.take-apart', { mergerId });
-  const left = await studio
-    .db('layer')
-    .where({ piece_id: late.ids[0] })
-    .pluck('coating_version_id');
+  const left = await studio.db('layer').where({ piece_id: late.ids[0] }).pluck('coating_version_id');
   expect(new Set(left)).toEqual(new Set([pich.versions[0]!.id]));
   expect((await everything()).cell).toEqual(before.cell);
 
   await mergeOf('coating', double, pitch.id, null);
-  expect((await listCoatings(studio.db)).find(({ id }) => id === pitch.id)!.versions).toHaveLength(
-    2,
-  );
+  expect((await listCoatings(studio.db)).find(({ id }) => id === pitch.id)!.versions).toHaveLength(2);
   expect(await studio.db('cell').pluck('stack_key')).toContain('pitch#2 dip×1');
 });
 

@@ -58,11 +58,7 @@ function counts(moves: readonly Move[], kind: Merge['kind']): Preview['moved'] {
 }
 
 /** Carries it out in a transaction that is always rolled back. */
-async function rehearse(
-  db: Database,
-  wanted: Merge,
-  own: string,
-): Promise<{ moves: Move[]; after: Cell[] }> {
+async function rehearse(db: Database, wanted: Merge, own: string): Promise<{ moves: Move[]; after: Cell[] }> {
   let seen: { moves: Move[]; after: Cell[] } | null = null;
   await db
     .transaction(async (trx) => {
@@ -110,9 +106,7 @@ export async function previewMerge(db: Database, wanted: Merge, own: string): Pr
     const name = await cellName(db);
     const joined = after.flatMap((cell) => {
       const was = before.get(cell.id);
-      return was === undefined
-        ? []
-        : [{ name: name(cell), was: standing(was), becomes: standing(cell) }];
+      return was === undefined ? [] : [{ name: name(cell), was: standing(was), becomes: standing(cell) }];
     });
     return {
       refused: null,

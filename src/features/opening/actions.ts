@@ -52,10 +52,7 @@ export const record = operation({
     if (!pieces.every((piece) => mayTouchPiece(person, piece.ownerId)))
       throw refuse('You can write of your own pieces only.');
     // What is said of a zone decides nothing about the piece.
-    const [fired, known] = await Promise.all([
-      loadFired(trx, pairs),
-      zone === null ? livesOf(trx, ids) : [],
-    ]);
+    const [fired, known] = await Promise.all([loadFired(trx, pairs), zone === null ? livesOf(trx, ids) : []]);
     if (fired.length !== ids.length || fired[0]?.firingStatus !== 'opened')
       throw await whyNot(trx, firingId, pieces, fired);
 
@@ -69,10 +66,7 @@ export const record = operation({
       if (found.replaced !== null) replaced.set(piece.pieceId, found.replaced);
     }
     if (lost.length > 0) throw await corrected(trx, firingId, lost, zone, pieces);
-    if (
-      [...replaced.values()].some((look) => look.by !== person.id) &&
-      !may(person, 'keep records')
-    )
+    if ([...replaced.values()].some((look) => look.by !== person.id) && !may(person, 'keep records'))
       throw refuse('You can correct your own words only. Add a look of your own beside them.');
 
     const observations = ids.map((pieceId) => ({
@@ -169,13 +163,13 @@ export const withdraw = operation({
     const taken = await listObservations(trx, { ids: observationIds });
     if (taken.length !== observationIds.length) throw notFound('One of these observations');
     const pieces = new Map(
-      (await listPieces(trx, { ids: [...new Set(taken.map((one) => one.pieceId))] })).map(
-        (piece) => [piece.id, piece],
-      ),
+      (await listPieces(trx, { ids: [...new Set(taken.map((one) => one.pieceId))] })).map((piece) => [
+        piece.id,
+        piece,
+      ]),
     );
     for (const one of taken) {
-      if (one.superseded)
-        throw conflict('This was corrected meanwhile and cannot be taken back any more.');
+      if (one.superseded) throw conflict('This was corrected meanwhile and cannot be taken back any more.');
       if (!mayTouchPiece(person, pieces.get(one.pieceId)?.ownerId ?? null))
         throw refuse('You can take back what was written of your own pieces only.');
       if (one.seenBy !== person.id && !may(person, 'keep records'))

@@ -13,7 +13,10 @@ const share = z.number().min(0).max(1);
 const pointSchema = z
   .object({
     face: z.number().int().min(1).max(6).nullable(),
-    sha: z.string().regex(/^[0-9a-f]{64}$/).nullable(), // prettier-ignore
+    sha: z
+      .string()
+      .regex(/^[0-9a-f]{64}$/)
+      .nullable(),
     x: share,
     y: share,
   })

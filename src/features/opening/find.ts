@@ -20,7 +20,7 @@ export function findHere(pieces: readonly RoomPiece[], text: string): Found {
   const begun = plain.length < ENOUGH ? [] : pieces.filter(({ code }) => code.startsWith(plain));
   if (begun.length === 1) return { piece: begun[0]! };
   if (begun.length > 1)
-    return { wrong: `${begun.map(({ code }) => code).join(', ')} begin so: one more character.`, code: null }; // prettier-ignore
+    return { wrong: `${begun.map(({ code }) => code).join(', ')} begin so: one more character.`, code: null };
   return read.ok
     ? { wrong: `${read.code} is on no list of this firing.`, code: read.code }
     : { wrong: read.message, code: null };

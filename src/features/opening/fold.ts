@@ -1,6 +1,7 @@
 /**
- * A load as this device knows it: the page as the server made it, and what was written here and is not in it. It is
- * made anew from both each time, so that what was said last in one tab never covers what another one knows.
+ * A load as this device knows it: the page as the server made it, and what was written here and is not in it.
+ * It is made anew from both each time, so that what was said last in one tab never covers what another one
+ * knows.
  */
 import type { Item } from '@/platform/sender/store';
 import * as contracts from './contracts';
@@ -28,9 +29,7 @@ export function withItems(
   const acts = items.filter(missingFrom(madeAt));
   const back = new Set(
     acts.flatMap(({ name, input }) =>
-      name === contracts.withdraw.name
-        ? (input as { observationIds: string[] }).observationIds
-        : [],
+      name === contracts.withdraw.name ? (input as { observationIds: string[] }).observationIds : [],
     ),
   );
   const there = new Set(
@@ -49,10 +48,7 @@ export function withItems(
 const without = (piece: RoomPiece, ids: ReadonlySet<string>): RoomPiece => ({
   ...piece,
   looks: Object.fromEntries(
-    Object.entries(piece.looks).map(([zone, looks]) => [
-      zone,
-      looks.filter(({ id }) => !ids.has(id)),
-    ]),
+    Object.entries(piece.looks).map(([zone, looks]) => [zone, looks.filter(({ id }) => !ids.has(id))]),
   ),
 });
 

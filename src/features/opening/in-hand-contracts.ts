@@ -69,7 +69,10 @@ export const unregisteredSchema = z.object({
   firing,
 });
 export type Unregistered = z.input<typeof unregisteredSchema>;
-/** Things out of a kiln that nobody registered: on record without their coats, to be written up by their marks. */
+/**
+ * Things out of a kiln that nobody registered: on record without their coats, to be written up by their
+ * marks.
+ */
 export const unregistered = undoneBy(
   contract('opening.unregistered', unregisteredSchema, answers<{ firingId: string }>()),
   bin,

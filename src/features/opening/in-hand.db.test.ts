@@ -44,8 +44,7 @@ const input = (rest: object = {}, firing: object = {}) => ({
 type Answer = { code: string; firingId: string; chart: string | null };
 const hold = (rest: object = {}, firing: object = {}) =>
   studio.must<Answer>('opening.in-hand', input(rest, firing));
-const cells = () =>
-  studio.db('cell').select('stack_key', 'cone', 'standing', 'pieces', 'firings', 'surface');
+const cells = () => studio.db('cell').select('stack_key', 'cone', 'standing', 'pieces', 'firings', 'surface');
 
 test('a tile off the board is on the chart in one act; its cone was meant, not shown', async () => {
   const { code, chart, firingId } = await hold();
@@ -86,9 +85,7 @@ test('which kiln it was is unknown, and is never taken for a circumstance', asyn
   expect(row.variables).not.toHaveProperty('kiln');
   expect(row.variables).toHaveProperty('firing');
   const known = { firing: 'a', kind: 'glaze', shelf: null, setting: 'unknown', generation: 1 };
-  expect(circumstances({ ...known, kiln: 'Marta', form: 'mug', lot: null, layers: [] }).kiln).toBe(
-    'Marta',
-  );
+  expect(circumstances({ ...known, kiln: 'Marta', form: 'mug', lot: null, layers: [] }).kiln).toBe('Marta');
   const kilns = await studio.db('kiln').where({ nobody_knows: true });
   expect(kilns).toHaveLength(1);
   expect(kilns[0].archived_at).not.toBeNull();
@@ -113,11 +110,7 @@ test('a body and a coating the store lacks come with the tile; known names are n
     .join('body', 'body.id', 'cell.body_id')
     .where('body.slug', 'loft')
     .pluck('stack_key');
-  expect(loft.sort()).toEqual([
-    'ash-lane#1 dip×1',
-    'ash-lane#1 dip×1 + pitch#1 dip×1',
-    'pitch#1 dip×1',
-  ]);
+  expect(loft.sort()).toEqual(['ash-lane#1 dip×1', 'ash-lane#1 dip×1 + pitch#1 dip×1', 'pitch#1 dip×1']);
 });
 
 test('what nobody knows lies on it is not bare: it stands in no cell until somebody says', async () => {
@@ -145,9 +138,10 @@ test('a repeat makes no second piece; nonsense is refused beside its field; stud
     ok: false,
     problem: { code: 'invalid', fields: { 'firing.cone': expect.any(String) } },
   });
-  expect(
-    await studio.act('opening.in-hand', input({ body: { id: null, name: '' } })),
-  ).toMatchObject({ ok: false, problem: { message: 'Choose one, or give a name.' } });
+  expect(await studio.act('opening.in-hand', input({ body: { id: null, name: '' } }))).toMatchObject({
+    ok: false,
+    problem: { message: 'Choose one, or give a name.' },
+  });
   expect(await studio.act('opening.in-hand', input(), studio.student)).toMatchObject({ ok: false });
   const planned = await planFiring(studio);
   expect(await studio.act('opening.in-hand', input({}, { id: planned }))).toMatchObject({

@@ -26,8 +26,7 @@ import { inHand as contract, join as joining, type inHandSchema } from './in-han
 type Taken = z.output<typeof inHandSchema>;
 type Named = Taken['body'];
 
-const same = (a: string, b: string): boolean =>
-  a.trim().toLocaleLowerCase() === b.trim().toLocaleLowerCase();
+const same = (a: string, b: string): boolean => a.trim().toLocaleLowerCase() === b.trim().toLocaleLowerCase();
 
 /** The entry that is meant: by its id, by a name that the store has, or made under a new name. */
 export async function entryFor(
@@ -89,8 +88,7 @@ export const inHand = operation({
       createBody(trx, id, plainBody(taken.body.name)),
     );
     // Ware has its surfaces; of a tile's other faces nobody said anything.
-    const faces =
-      formNamed(taken.form)?.kind === 'ware' ? facesOfForm(taken.form) : facesOfForm('');
+    const faces = formNamed(taken.form)?.kind === 'ware' ? facesOfForm(taken.form) : facesOfForm('');
     const layers = taken.coats === null ? [] : await layersOf(act, taken.coats, faces);
     const firingId = await firingFor(act, taken);
     const [code] = await createPieces(

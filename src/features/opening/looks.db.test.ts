@@ -75,16 +75,12 @@ test('another person’s look stands beside the first; one’s own words of the 
 test('crazed a month later: it came out sound, is crazed now, and the chart says what came later', async () => {
   const piece = await opened(60);
   await say(piece, { surface: 'gloss' }, { seenAt: after(piece.at, 0.1) });
-  await say(
-    piece,
-    { surface: 'gloss', signs: crazed },
-    { seenAt: after(piece.at, 35), place: 'desk' },
-  );
+  await say(piece, { surface: 'gloss', signs: crazed }, { seenAt: after(piece.at, 35), place: 'desk' });
   const looks = await listObservations(studio.db, { pieceIds: [piece.id], current: true });
   expect(looks.map(({ place }) => place)).toEqual(['kiln', 'desk']);
-  expect(
-    looks.map(({ seenAt }) => Math.round((seenAt.getTime() - piece.at.getTime()) / DAY)),
-  ).toEqual([0, 35]);
+  expect(looks.map(({ seenAt }) => Math.round((seenAt.getTime() - piece.at.getTime()) / DAY))).toEqual([
+    0, 35,
+  ]);
   expect(looks.every(({ arrivedAt }) => Date.now() - arrivedAt.getTime() < 60_000)).toBe(true);
   const [cell] = await board();
   expect(cell!.signs.map(({ sign }) => sign)).toEqual(['crazing']);
@@ -93,16 +89,8 @@ test('crazed a month later: it came out sound, is crazed now, and the chart says
 
 test('looks come in any order: a phone that was offline does not undo what was seen after', async () => {
   const piece = await opened(60);
-  await say(
-    piece,
-    { surface: 'gloss', verdict: 'discard', signs: crazed },
-    { seenAt: after(piece.at, 35) },
-  );
-  await say(
-    piece,
-    { surface: 'satin', verdict: 'refire' },
-    { seenAt: after(piece.at, 0.1), corrects: null },
-  );
+  await say(piece, { surface: 'gloss', verdict: 'discard', signs: crazed }, { seenAt: after(piece.at, 35) });
+  await say(piece, { surface: 'satin', verdict: 'refire' }, { seenAt: after(piece.at, 0.1), corrects: null });
   const [cell] = await board();
   expect(cell).toMatchObject({ surface: 'gloss', later: [{ sign: 'crazing' }] });
   // The later verdict stands too: nothing waits for a refire.
@@ -158,12 +146,7 @@ test('a student puts right own words only', async () => {
   await studio.must('opening.record', theirs);
   const piece = { id: ids[0]!, firingId };
   expect(
-    await say(
-      piece,
-      { surface: 'matt' },
-      { corrects: theirs.pieces[0]!.observationId },
-      studio.student,
-    ),
+    await say(piece, { surface: 'matt' }, { corrects: theirs.pieces[0]!.observationId }, studio.student),
   ).toMatchObject({
     ok: false,
     problem: { message: expect.stringContaining('your own words only') as string },

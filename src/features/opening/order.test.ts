@@ -3,7 +3,7 @@ import type { RoomPiece } from './room';
 
 const pieces = ['a', 'b', 'c', 'd'].map((id) => ({ id })) as RoomPiece[];
 const laid = (pictures: string[], from: string | null = null, pictured: string[] = []) =>
-  inOrder(pictures, pieces, from, new Set(pictured)).map(({ picture, piece }) => `${picture}${piece.id}`); // prettier-ignore
+  inOrder(pictures, pieces, from, new Set(pictured)).map(({ picture, piece }) => `${picture}${piece.id}`);
 
 test('one for each piece in the order of the plan, from where it is said', () => {
   expect(laid(['1', '2'])).toEqual(['1a', '2b']);

@@ -2,8 +2,8 @@
 import type { RoomPiece } from './room';
 
 /**
- * Which picture is of which piece, if they were taken shelf by shelf: one each, from a piece on, skipping pieces that have
- * pictures already. Pictures that are more than pieces stay without one.
+ * Which picture is of which piece, if they were taken shelf by shelf: one each, from a piece on, skipping
+ * pieces that have pictures already. Pictures that are more than pieces stay without one.
  */
 export function inOrder(
   pictures: readonly string[],

@@ -2,13 +2,7 @@
 import { v7 } from 'uuid';
 import { openingMark } from '@/data/observations';
 import { createPhotos } from '@/data/photos';
-import {
-  fired,
-  layer,
-  recordInput,
-  testStudio,
-  type TestStudio,
-} from '../../../test-support/studio';
+import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio';
 
 let studio: TestStudio;
 let firingId: string;
@@ -30,7 +24,12 @@ test('the word changes with each look, with one taken back, with a picture, and 
   expect(await changed()).toBe(true);
   await studio.must('opening.withdraw', { observationIds: [said.pieces[0]!.observationId] });
   expect(await changed()).toBe(true);
-  await createPhotos(studio.db, [{ id: v7(), sha: 'b'.repeat(64), width: 9, height: 9, originalName: 'a', pieceId: ids[0]!, firingId }], studio.technician.id, new Date()); // prettier-ignore
+  await createPhotos(
+    studio.db,
+    [{ id: v7(), sha: 'b'.repeat(64), width: 9, height: 9, originalName: 'a', pieceId: ids[0]!, firingId }],
+    studio.technician.id,
+    new Date(),
+  );
   expect(await changed()).toBe(true);
   const other = await fired(studio, [layer(studio.version('tarn'))]);
   await studio.must('opening.record', recordInput(other.firingId, other.ids, { surface: 'matt' }));

@@ -1,13 +1,7 @@
 /** A student writes up own pieces: what they are shown of a load, what is still to do, what is refused. */
 import { findFiring } from '@/data/firings';
 import { ownUnwritten } from '@/data/placements';
-import {
-  fired,
-  layer,
-  recordInput,
-  testStudio,
-  type TestStudio,
-} from '../../../test-support/studio';
+import { fired, layer, recordInput, testStudio, type TestStudio } from '../../../test-support/studio';
 import { openingRoom } from './queries';
 
 let studio: TestStudio;
@@ -32,7 +26,7 @@ test('of a load they are shown what is theirs, and those who keep records all of
 test('what is still to be written up is counted by firing, until somebody has written it up', async () => {
   const own = () => ownUnwritten(studio.db, studio.student.id);
   expect(await own()).toEqual([{ firingId, label: expect.stringMatching(/ \d+$/), pieces: 2 }]);
-  await studio.must('opening.record', recordInput(firingId, [ids[0]!], { surface: 'gloss' }), studio.student); // prettier-ignore
+  await studio.must('opening.record', recordInput(firingId, [ids[0]!], { surface: 'gloss' }), studio.student);
   expect((await own())[0]!.pieces).toBe(1);
   await studio.must('opening.record', recordInput(firingId, [ids[1]!], { surface: 'gloss' }));
   expect(await own()).toEqual([]);
@@ -40,7 +34,11 @@ test('what is still to be written up is counted by firing, until somebody has wr
 });
 
 test('a piece of somebody else is not theirs to write of, nor is the firing theirs to close', async () => {
-  const stranger = await studio.act('opening.record', recordInput(firingId, [ids[2]!], { surface: 'gloss' }), studio.student); // prettier-ignore
+  const stranger = await studio.act(
+    'opening.record',
+    recordInput(firingId, [ids[2]!], { surface: 'gloss' }),
+    studio.student,
+  );
   expect(stranger).toMatchObject({ ok: false });
   const closed = await studio.act('opening.finish', { firingId, done: true }, studio.student);
   expect(closed).toMatchObject({ ok: false, problem: { code: 'not-allowed' } });

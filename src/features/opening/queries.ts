@@ -102,9 +102,7 @@ export async function openingRoom(
         flags: piece.flags.map((flag) => flag.text),
         faces: piece.faces,
         layers: piece.done.filter((layer) => layer.generation <= Math.max(place.generation, 1)),
-        cautions: firedCautions(
-          coatsOn({ faces: piece.faces, layers: piece.done }).flatMap(cautions),
-        ),
+        cautions: firedCautions(coatsOn({ faces: piece.faces, layers: piece.done }).flatMap(cautions)),
         otherwise:
           piece.meant.length === 0
             ? []
@@ -150,7 +148,8 @@ export async function openingRoom(
 }
 
 /**
- * A load for a page that shows it already: everything for who keeps the records, one's own pieces for anybody else.
+ * A load for a page that shows it already: everything for who keeps the records, one's own pieces for anybody
+ * else.
  * Errors: a person who writes of no pieces, a firing that is not there.
  */
 export async function loadFor(src: Source, person: Person, firingId: string): Promise<Made> {

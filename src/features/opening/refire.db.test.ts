@@ -23,8 +23,7 @@ afterAll(() => studio.db.destroy());
 const REFIRE = { why: 'pinholes', todo: 'another coat', cone: '5½', atmosphere: null };
 const PINHOLES = { sign: 'pinhole', severity: 2, wanted: false };
 
-const room = async (firingId: string) =>
-  openingRoom(studio.db, (await findFiring(studio.db, firingId))!);
+const room = async (firingId: string) => openingRoom(studio.db, (await findFiring(studio.db, firingId))!);
 
 test('a refire waits for what it is for, its opening shows the piece before, and undo takes it all back', async () => {
   const { ids, firingId } = await fired(studio, [layer(studio.version('tarn'))]);
@@ -118,10 +117,7 @@ test('a cone that is none is refused beside its field; an intention without the 
     ok: false,
     problem: { fields: { 'seen.refire.cone': expect.any(String) } },
   });
-  await studio.must(
-    'opening.record',
-    recordInput(firingId, ids, { verdict: 'keep', refire: REFIRE }),
-  );
+  await studio.must('opening.record', recordInput(firingId, ids, { verdict: 'keep', refire: REFIRE }));
   const [row] = await studio.db('observation').where({ firing_id: firingId });
   expect(row.refire_why).toBeNull();
 });

@@ -61,7 +61,7 @@ test('the tally names what is missing, shelves to grind, refires and owners', ()
   const said = new Map([
     ['a', { ...blank('tile'), verdict: 'refire' as const }],
     ['b', { ...blank('tile'), signs: stuck }],
-    ['d', { ...blank('tile'), signs: [...stuck, { sign: 'dunt', severity: 1 as const, wanted: false }] }], // prettier-ignore
+    ['d', { ...blank('tile'), signs: [...stuck, { sign: 'dunt', severity: 1 as const, wanted: false }] }],
   ]);
   expect(tally(pieces, (one) => said.get(one.id) ?? null)).toEqual({
     written: 3,
@@ -86,11 +86,7 @@ test('words kept on the device count as written, for the pieces and the zone the
   const after = withRecord(pieces, said, iben);
   expect(after.map(isWritten)).toEqual([true, true, false]);
   expect(after[0]?.looks['']).toMatchObject([{ id: 'o-a', by: iben }]);
-  const zoned = withRecord(
-    after,
-    { ...said, zone: '1|0-500|0-1000|all', pieces: [entry('c')] },
-    iben,
-  );
+  const zoned = withRecord(after, { ...said, zone: '1|0-500|0-1000|all', pieces: [entry('c')] }, iben);
   expect(zoned.map(isWritten)).toEqual([true, true, false]);
   expect(pieces.some(isWritten)).toBe(false);
 });
@@ -105,11 +101,7 @@ describe('several looks at one piece', () => {
     observationId,
     corrects,
   });
-  const said = (
-    one: ReturnType<typeof entry>,
-    day: number,
-    rest: Partial<ReturnType<typeof blank>>,
-  ) => ({
+  const said = (one: ReturnType<typeof entry>, day: number, rest: Partial<ReturnType<typeof blank>>) => ({
     firingId: 'f',
     zone: null,
     seenAt: `2026-03-${String(day).padStart(2, '0')}T10:00:00.000Z`,

@@ -39,7 +39,10 @@ export type RoomPiece = {
   shelf: number | null;
   setting: string;
   generation: number;
-  /** It was on no list when the kiln was lit: where it stands in the firing, so that it can be taken out again. */
+  /**
+   * It was on no list when the kiln was lit: where it stands in the firing, so that it can be taken out
+   * again.
+   */
   joined: string | null;
   /** False where nobody knows what lies on it. */
   keyKnown: import('@/core/zones').KeyKnown;
@@ -62,8 +65,7 @@ export const blank = (kind: 'tile' | 'ware'): SeenInput => {
   return { ...NOTHING_SEEN, verdict };
 };
 
-export const looksAt = (piece: RoomPiece, zone: string | null): RoomLook[] =>
-  piece.looks[zone ?? ''] ?? [];
+export const looksAt = (piece: RoomPiece, zone: string | null): RoomLook[] => piece.looks[zone ?? ''] ?? [];
 
 export const isWritten = (piece: RoomPiece): boolean => looksAt(piece, null).length > 0;
 
@@ -81,23 +83,13 @@ export function nowOf(looks: readonly RoomLook[]): SeenInput | null {
 }
 
 /** What is being written: a look of its own (null), or the correction of one that stands. */
-export function usualSaying(
-  looks: readonly RoomLook[],
-  writer: Writer,
-  now: string,
-): RoomLook | null {
+export function usualSaying(looks: readonly RoomLook[], writer: Writer, now: string): RoomLook | null {
   const me = { by: writer.id, seenAt: now };
-  return (
-    looks.filter(({ by, at }) => meansCorrection({ by: by.id, seenAt: at }, me)).at(-1) ?? null
-  );
+  return looks.filter(({ by, at }) => meansCorrection({ by: by.id, seenAt: at }, me)).at(-1) ?? null;
 }
 
 /** What the form shows before anything is touched: the words to be corrected, or the piece as it is known. */
-export const formStart = (
-  piece: RoomPiece,
-  zone: string | null,
-  correcting: RoomLook | null,
-): SeenInput =>
+export const formStart = (piece: RoomPiece, zone: string | null, correcting: RoomLook | null): SeenInput =>
   correcting?.seen ??
   nowOf(looksAt(piece, zone)) ?? {
     ...blank(piece.kind),
@@ -150,10 +142,7 @@ export type Tally = {
 };
 
 /** What is left to do when the last piece is down: what is missing, which shelves to grind. */
-export function tally(
-  pieces: readonly RoomPiece[],
-  said: (piece: RoomPiece) => SeenInput | null,
-): Tally {
+export function tally(pieces: readonly RoomPiece[], said: (piece: RoomPiece) => SeenInput | null): Tally {
   const grind = new Set<number>();
   const missing: string[] = [];
   const broken: string[] = [];

@@ -8,8 +8,9 @@ const { backWords, useOpeningTray } = await import('./useOpeningTray');
 
 const FIRING = '0192c7cd-5baa-71a4-a619-90db87e84780';
 const ME = { id: '0192c7cd-5baa-71a4-a619-90db87e84781', name: 'Iben' };
-const piece = (id: string, code: string, photos: string[] = []) => ({ id, code, photos, looks: {} }) as unknown as RoomPiece; // prettier-ignore
-const MADE = { pieces: [piece('a', 'K3RVT'), piece('b', 'PXTHW', ['f00']), piece('c', 'A7CFK')], at: 0 }; // prettier-ignore
+const piece = (id: string, code: string, photos: string[] = []) =>
+  ({ id, code, photos, looks: {} }) as unknown as RoomPiece;
+const MADE = { pieces: [piece('a', 'K3RVT'), piece('b', 'PXTHW', ['f00']), piece('c', 'A7CFK')], at: 0 };
 
 function Room() {
   const load = useLoad(FIRING, MADE, ME);

@@ -1,4 +1,7 @@
-/** Begins the opening of things that nobody registered: pieces without a key, in a firing on record or a forgotten one. */
+/**
+ * Begins the opening of things that nobody registered: pieces without a key, in a firing on record or a
+ * forgotten one.
+ */
 import { facesOfForm, formNamed } from '@/core/designs';
 import { createBody, listBodies } from '@/data/bodies';
 import { newId } from '@/data/ids';
@@ -28,7 +31,12 @@ export const unregistered = operation({
     const kind = formNamed(form)?.kind ?? 'tile';
     const faces = kind === 'ware' ? facesOfForm(form) : facesOfForm('');
     const lotId = newId();
-    await createLot(trx, { id: lotId, kind: 'alike', name: `Out of the kiln: ${pieceIds.length} × ${form}`.slice(0, 80) }, person.id, now); // prettier-ignore
+    await createLot(
+      trx,
+      { id: lotId, kind: 'alike', name: `Out of the kiln: ${pieceIds.length} × ${form}`.slice(0, 80) },
+      person.id,
+      now,
+    );
     await createPieces(
       trx,
       pieceIds.map((id, i) => ({
@@ -55,7 +63,10 @@ export const unregistered = operation({
       now,
     );
     await placeFound(trx, firingId, pieceIds, person.id, now);
-    await refreshCells(trx, pieceIds.map((pieceId) => ({ pieceId, firingId }))); // prettier-ignore
+    await refreshCells(
+      trx,
+      pieceIds.map((pieceId) => ({ pieceId, firingId })),
+    );
     await settleJourneys(trx, pieceIds);
     return { firingId };
   },

@@ -24,8 +24,8 @@ type Drafts = Record<string, SeenInput>;
 const now = (): string => new Date(studioNow()).toISOString();
 
 /**
- * The piece in hand and what is being said of it. What was begun and not saved is kept on the device, for whoever
- * began it.
+ * The piece in hand and what is being said of it. What was begun and not saved is kept on the device, for
+ * whoever began it.
  */
 export function useHand({
   load,
@@ -80,7 +80,10 @@ export function useHand({
     window.scrollTo({ top: 0 });
   };
 
-  /** Keeps what is said of the piece in hand and of those like it. What comes back says how many, and how it is taken back. */
+  /**
+   * Keeps what is said of the piece in hand and of those like it. What comes back says how many, and how it
+   * is taken back.
+   */
   const save = async (goOn: boolean): Promise<{ count: number; undo: () => void } | null> => {
     const seen = piece && (begun ?? formStart(piece, zone, correcting));
     if (!piece || !seen) return null;
@@ -140,4 +143,4 @@ export const lotOf = (
 ): RoomPiece[] =>
   piece.lotId === null
     ? []
-    : pieces.filter((one) => one.lotId === piece.lotId && one.form === piece.form && alike(one, piece)); // prettier-ignore
+    : pieces.filter((one) => one.lotId === piece.lotId && one.form === piece.form && alike(one, piece));

@@ -21,9 +21,12 @@ const shaOf = async (file: Blob): Promise<string> => {
   const hash = await crypto.subtle.digest('SHA-256', await file.arrayBuffer());
   return [...new Uint8Array(hash)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 };
-export const canFrameHere = (): boolean => typeof crypto !== 'undefined' && crypto.subtle !== undefined; // prettier-ignore
+export const canFrameHere = (): boolean => typeof crypto !== 'undefined' && crypto.subtle !== undefined;
 
-/** A load as this device knows it, and how more is said of it: kept here first, sent when the server can be reached. */
+/**
+ * A load as this device knows it, and how more is said of it: kept here first, sent when the server can be
+ * reached.
+ */
 export function useLoad(
   firingId: string,
   made: { pieces: readonly RoomPiece[]; at: number },
@@ -33,12 +36,8 @@ export function useLoad(
   const about = aboutOpening({ firingId });
   const known = useItemsAbout(about);
   const items = known ?? NONE;
-  const pieces = useMemo(
-    () => withItems(made.pieces, items, made.at, writer),
-    [made, items, writer],
-  );
-  const of = (...states: Item['state'][]): Item[] =>
-    items.filter(({ state }) => states.includes(state));
+  const pieces = useMemo(() => withItems(made.pieces, items, made.at, writer), [made, items, writer]);
+  const of = (...states: Item['state'][]): Item[] => items.filter(({ state }) => states.includes(state));
   return {
     sender,
     items,
@@ -93,11 +92,19 @@ export function useLoad(
     frame: async (piece: RoomPiece, picture: string, accepted: Accepted): Promise<void> => {
       const file = await sender?.store.files.get(picture);
       // It went out while it was framed: the studio has said what it calls it.
-      const kept = (await sender?.store.items.get({ id: picture }))?.answer as { sha?: string } | null | undefined; // prettier-ignore
+      const kept = (await sender?.store.items.get({ id: picture }))?.answer as
+        { sha?: string } | null | undefined;
       const sha = file === undefined ? kept?.sha : await shaOf(file.blob);
       if (sha === undefined) return;
-      const input = { act: picture, pieceId: piece.id, firingId, sha, ...accepted, nothing: accepted.frames.length === 0 }; // prettier-ignore
-      await sender?.add({ id: v7(), name: setFramesOf.name, input, label: `Frame of ${piece.code}`, about }); // prettier-ignore
+      const input = {
+        act: picture,
+        pieceId: piece.id,
+        firingId,
+        sha,
+        ...accepted,
+        nothing: accepted.frames.length === 0,
+      };
+      await sender?.add({ id: v7(), name: setFramesOf.name, input, label: `Frame of ${piece.code}`, about });
     },
   };
 }

@@ -14,7 +14,9 @@ import type { Load } from './useLoad';
 
 const NONE: readonly TrayItem[] = [];
 
-/** A picture that the studio has already leaves its piece, and can be found among those that were put away. */
+/**
+ * A picture that the studio has already leaves its piece, and can be found among those that were put away.
+ */
 const putAway = (answer: unknown): Call => {
   const { id } = (answer ?? {}) as { id?: string };
   return id === undefined ? null : { name: binPicture.name, input: { photoId: id, binned: true } };
@@ -31,7 +33,10 @@ export function backWords(became: readonly TakenBack[]): string | null {
     : null;
 }
 
-/** Shot now, said later: what lies in the tray of an opening, what of it is chosen, and how it is laid on pieces. */
+/**
+ * Shot now, said later: what lies in the tray of an opening, what of it is chosen, and how it is laid on
+ * pieces.
+ */
 export function useOpeningTray(load: Load, firingId: string) {
   const about = aboutOpening({ firingId });
   const items = useTray(about) ?? NONE;
@@ -47,9 +52,7 @@ export function useOpeningTray(load: Load, firingId: string) {
   };
   const there = items.filter(({ id }) => chosen.has(id));
   const lay = async (id: string, piece: RoomPiece): Promise<() => Promise<TakenBack>> =>
-    sender === null
-      ? () => Promise.resolve('gone out')
-      : layOn(sender, id, actOf(id, piece), putAway);
+    sender === null ? () => Promise.resolve('gone out') : layOn(sender, id, actOf(id, piece), putAway);
   /** Lays several; what comes back picks all of them up again that nobody has sent. */
   const layAll = async (pairs: readonly { picture: string; piece: RoomPiece }[]) => {
     const back: (() => Promise<TakenBack>)[] = [];
@@ -87,11 +90,15 @@ export function useOpeningTray(load: Load, firingId: string) {
     /** What is chosen, laid on one piece; all of the tray, one each, in the order of the plan. */
     layChosen: (piece: RoomPiece) => layAll(there.map(({ id }) => ({ picture: id, piece }))),
     inOrder: (from: string | null) =>
-      inOrder(items.filter(({ kind }) => kind === 'picture').map(({ id }) => id), load.pieces, from, pictured), // prettier-ignore
+      inOrder(
+        items.filter(({ kind }) => kind === 'picture').map(({ id }) => id),
+        load.pieces,
+        from,
+        pictured,
+      ),
     layAll,
     /** What is kept of it on this device, to be looked at or heard. */
-    fileOf: async (id: string): Promise<Blob | null> =>
-      (await sender?.store.files.get(id))?.blob ?? null,
+    fileOf: async (id: string): Promise<Blob | null> => (await sender?.store.files.get(id))?.blob ?? null,
     throwChosen: async (): Promise<() => Promise<void>> => {
       const back: (() => Promise<void>)[] = [];
       if (sender !== null) for (const { id } of there) back.push(await throwAway(sender.store, id));

@@ -9,9 +9,9 @@ const EVERY_MS = 4000;
 export type Made = { pieces: RoomPiece[]; at: number; mark: string };
 
 /**
- * The load with what others say of it meanwhile: asked for every few seconds while the page is looked at, and read anew
- * where it changed. It is read as data, not as a page: a server that goes away in the middle takes nothing from under a
- * hand that is writing. What is being said here stays as it is.
+ * The load with what others say of it meanwhile: asked for every few seconds while the page is looked at, and
+ * read anew where it changed. It is read as data, not as a page: a server that goes away in the middle takes
+ * nothing from under a hand that is writing. What is being said here stays as it is.
  */
 export function useOthers(firingId: string, page: Made): { made: Made; look: () => Promise<void> } {
   const [read, setRead] = useState<Made | null>(null);

@@ -11,7 +11,10 @@ function Room({ work }: { work: () => Promise<void> }) {
   );
 }
 const storage = (said: object) =>
-  Object.defineProperty(navigator, 'storage', { configurable: true, value: { estimate: () => Promise.resolve(said) } }); // prettier-ignore
+  Object.defineProperty(navigator, 'storage', {
+    configurable: true,
+    value: { estimate: () => Promise.resolve(said) },
+  });
 const said = () => screen.getByRole('alert').textContent;
 
 test('that it will soon be full is said before it is', async () => {
@@ -24,7 +27,8 @@ test('what a full device did not keep is said, until something is kept again', a
   storage({});
   let full = true;
   const hand = person();
-  const work = () => full ? Promise.reject(Object.assign(new Error('x'), { name: 'QuotaExceededError' })) : Promise.resolve(); // prettier-ignore
+  const work = () =>
+    full ? Promise.reject(Object.assign(new Error('x'), { name: 'QuotaExceededError' })) : Promise.resolve();
   show(<Room work={work} />);
   await press(hand, 'Keep');
   expect(said()).toMatch(/This device is full, and that was not kept. It is still on the screen/);

@@ -15,7 +15,9 @@ export const byLabel = (pieces: readonly RoomPiece[], text: string): RoomPiece |
   return code === null ? undefined : pieces.find((piece) => piece.code === code);
 };
 
-/** Pictures and sounds as they are taken: of the piece in hand, or in the tray, where nobody says yet of what. */
+/**
+ * Pictures and sounds as they are taken: of the piece in hand, or in the tray, where nobody says yet of what.
+ */
 export function useTaking({
   load,
   firingId,

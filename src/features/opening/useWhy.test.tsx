@@ -22,7 +22,14 @@ function Hand({
 }) {
   const sender = { add: (item: ToKeep) => Promise.resolve(void kept.push(item)) };
   const why = useWhy(sender, kept as unknown as Item[], FIRING, known);
-  return <WhyHere caseId={why.caseOf(PIECE.id)} waiting={waiting} faults={faults} onAsk={() => void why.ask(PIECE, faults)} />; // prettier-ignore
+  return (
+    <WhyHere
+      caseId={why.caseOf(PIECE.id)}
+      waiting={waiting}
+      faults={faults}
+      onAsk={() => void why.ask(PIECE, faults)}
+    />
+  );
 }
 
 test('a fault in hand is asked about by way of the sender; its case has its address from the start', async () => {
@@ -37,12 +44,14 @@ test('a fault in hand is asked about by way of the sender; its case has its addr
   rerender(<Hand kept={kept} faults={['pit']} waiting />);
   expect(screen.getByText(/is kept, and asked when the server is reached/)).toBeTruthy();
   rerender(<Hand kept={kept} faults={['pit']} waiting={false} />);
-  expect(screen.getByRole('link', { name: 'Its case' }).getAttribute('href')).toBe(`/clinic/cases/${input.id}`); // prettier-ignore
+  expect(screen.getByRole('link', { name: 'Its case' }).getAttribute('href')).toBe(
+    `/clinic/cases/${input.id}`,
+  );
 });
 
 test('a piece without a fault is not asked about; one whose case is open leads to it', () => {
   const { rerender } = show(<Hand faults={[]} waiting={false} />);
   expect(screen.queryByRole('button', { name: 'Why?' })).toBeNull();
   rerender(<Hand faults={['pit']} waiting={false} known={{ [PIECE.id]: FIRING }} />);
-  expect(screen.getByRole('link', { name: 'Its case' }).getAttribute('href')).toBe(`/clinic/cases/${FIRING}`); // prettier-ignore
+  expect(screen.getByRole('link', { name: 'Its case' }).getAttribute('href')).toBe(`/clinic/cases/${FIRING}`);
 });

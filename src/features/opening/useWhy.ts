@@ -16,8 +16,8 @@ export function faultsHere(piece: RoomPiece, said: SeenInput | null): string[] {
 }
 
 /**
- * Asks the clinic why, by way of the sender: without a network it is kept as a wish and asked when the server can be
- * reached. The case has its address from the start.
+ * Asks the clinic why, by way of the sender: without a network it is kept as a wish and asked when the server
+ * can be reached. The case has its address from the start.
  * @param known open cases of this firing, by piece.
  */
 export function useWhy(

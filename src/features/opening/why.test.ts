@@ -12,7 +12,10 @@ const look = (...signs: [string, boolean][]): RoomLook => ({
 const piece = (looks: RoomPiece['looks']): RoomPiece => ({ looks }) as RoomPiece;
 
 test('faults of every zone and of what is just being said, each once; effects that were wanted are none', () => {
-  const own = piece({ '': [look(['pit', false])], '1|0-500|0-1000|all': [look(['breaking', true], ['crazing', false])] }); // prettier-ignore
+  const own = piece({
+    '': [look(['pit', false])],
+    '1|0-500|0-1000|all': [look(['breaking', true], ['crazing', false])],
+  });
   const said = { ...blank('tile'), signs: look(['pit', false], ['running', false]).seen.signs };
   expect(faultsHere(own, said)).toEqual(['pit', 'crazing', 'running']);
   expect(faultsHere(own, null)).toEqual(['pit', 'crazing']);

@@ -142,11 +142,7 @@ export const share = operation({
   run: async ({ trx, person, now }, { label, view, days }) => {
     const expiresAt = days === null ? null : new Date(now.getTime() + days * DAY);
     return {
-      token: await createShareLink(
-        trx,
-        { id: newId(), label, view, createdBy: person.id, expiresAt },
-        now,
-      ),
+      token: await createShareLink(trx, { id: newId(), label, view, createdBy: person.id, expiresAt }, now),
     };
   },
 });

@@ -23,9 +23,7 @@ function isTimeZone(zone: string): boolean {
 }
 export const studioSchema = z.object({
   name,
-  timeZone: z
-    .string()
-    .refine(isTimeZone, 'There is no such time zone; one is written like Europe/Lisbon.'),
+  timeZone: z.string().refine(isTimeZone, 'There is no such time zone; one is written like Europe/Lisbon.'),
   temperatureUnit: z.enum(['C', 'F']),
   lengthUnit: z.enum(['mm', 'in']),
   massUnit: z.enum(['g', 'oz']),

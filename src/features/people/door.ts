@@ -71,8 +71,7 @@ export async function checkSignIn(
   now = new Date(),
 ): Promise<string> {
   const held = await findLogin(db, input.login);
-  const known =
-    held !== null && device !== null && (await isKnownDevice(db, held.person.id, device, now));
+  const known = held !== null && device !== null && (await isKnownDevice(db, held.person.id, device, now));
   const from: TriedFrom = known
     ? { login: input.login, device: tokenHash(device) }
     : { login: input.login, address };
@@ -120,8 +119,7 @@ export async function acceptInvitation(
       const invitation = await findInvitation(trx, input.token);
       if (invitation === null || invitation.withdrawn)
         throw refuse('This invitation does not exist any more. Ask for another.');
-      if (invitation.expiresAt <= now)
-        throw refuse('This invitation has run out. Ask for another.');
+      if (invitation.expiresAt <= now) throw refuse('This invitation has run out. Ask for another.');
       if (invitation.used || !(await markUsed(trx, invitation.id, now))) {
         throw refuse('This invitation has been used already. Sign in instead.');
       }

@@ -64,9 +64,7 @@ test('the first run makes the studio and its technician once, even when two try 
 });
 
 test('settings that cannot be are refused with the reason', () => {
-  expect(studioSchema.safeParse({ ...SETUP.studio, timeZone: 'Moon/Tranquility' }).success).toBe(
-    false,
-  );
+  expect(studioSchema.safeParse({ ...SETUP.studio, timeZone: 'Moon/Tranquility' }).success).toBe(false);
   expect(studioSchema.safeParse({ ...SETUP.studio, crackAtC: 600 }).success).toBe(false);
   expect(firstRunSchema.safeParse({ ...SETUP, password: 'short' }).success).toBe(false);
   expect(firstRunSchema.safeParse(SETUP).success).toBe(true);
@@ -78,26 +76,18 @@ test('an invitation opens once, gives its role, and guessing passwords is slowed
     role: 'student',
   });
   const accept = (login: string) =>
-    acceptInvitation(
-      studio.db,
-      { token, name: 'Noor', login, password: 'glaze every day' },
-      new Date(),
-    );
+    acceptInvitation(studio.db, { token, name: 'Noor', login, password: 'glaze every day' }, new Date());
   expect(await refusal(accept('tech'))).toContain('taken');
   const id = await accept('noor');
   expect(await refusal(accept('noor2'))).toContain('used already');
   expect((await listPeople(studio.db)).find((person) => person.id === id)?.role).toBe('student');
-  expect(
-    await checkSignIn(studio.db, { login: 'noor', password: 'glaze every day' }, strange('a')),
-  ).toBe(id);
+  expect(await checkSignIn(studio.db, { login: 'noor', password: 'glaze every day' }, strange('a'))).toBe(id);
   for (let i = 0; i < WRONG_TRIES.pair; i++)
     expect(
       await refusal(checkSignIn(studio.db, { login: 'noor', password: 'wrong' }, strange('a'))),
     ).toContain('not right');
   expect(
-    await refusal(
-      checkSignIn(studio.db, { login: 'noor', password: 'glaze every day' }, strange('a')),
-    ),
+    await refusal(checkSignIn(studio.db, { login: 'noor', password: 'glaze every day' }, strange('a'))),
   ).toContain('Too many tries');
   expect(
     await refusal(checkSignIn(studio.db, { login: 'nobody', password: 'wrong' }, strange('a'))),
@@ -152,11 +142,7 @@ test('invitations run out and can be withdrawn', async () => {
   const late = new Date(Date.now() + 15 * 86_400_000);
   expect(
     await refusal(
-      acceptInvitation(
-        studio.db,
-        { token, name: 'Late', login: 'late', password: 'glaze every day' },
-        late,
-      ),
+      acceptInvitation(studio.db, { token, name: 'Late', login: 'late', password: 'glaze every day' }, late),
     ),
   ).toContain('run out');
 });
@@ -271,9 +257,7 @@ test('what is on record of somebody is handed out, and their name is taken out f
   const pieces = record.records.find((one) => one.table === 'piece' && one.because === 'owner_id');
   expect(pieces?.rows).toMatchObject([{ notes: 'hers' }]);
   expect(JSON.stringify(record)).not.toMatch(/password|token/);
-  expect(
-    await recordOfPerson(studio.db, '0193f7a0-0000-7000-8000-0000000000ff', new Date()),
-  ).toBeNull();
+  expect(await recordOfPerson(studio.db, '0193f7a0-0000-7000-8000-0000000000ff', new Date())).toBeNull();
 
   // A double of hers bears a name too.
   const twin = await joined('mia-twice');
@@ -337,7 +321,7 @@ test('a share link opens until it is revoked or has run out, and cannot be guess
   const { id } = await studio.db('share_link').first('id');
   await studio.must('people.revoke-share', { shareId: id });
   expect(await findShareLink(studio.db, token, new Date())).toBeNull();
-  expect(
-    (await studio.act('people.share', { label: 'x', view: 'javascript:alert(1)', days: null })).ok,
-  ).toBe(false);
+  expect((await studio.act('people.share', { label: 'x', view: 'javascript:alert(1)', days: null })).ok).toBe(
+    false,
+  );
 });

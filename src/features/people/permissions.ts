@@ -34,10 +34,8 @@ export const whoMay = (deed: Deed): string => {
  * May this person look at a piece? The studio's own (its study tiles) may be looked at by everybody in
  * it; what belongs to somebody, by that person, by those who keep records, and where the owner shows it.
  */
-export const maySeePiece = (
-  person: Person,
-  piece: { ownerId: string | null; shown: boolean },
-): boolean => piece.ownerId === null || piece.shown || mayTouchPiece(person, piece.ownerId);
+export const maySeePiece = (person: Person, piece: { ownerId: string | null; shown: boolean }): boolean =>
+  piece.ownerId === null || piece.shown || mayTouchPiece(person, piece.ownerId);
 
 /** May this person write of a piece that belongs to `ownerId`? */
 export function mayTouchPiece(person: Person, ownerId: string | null): boolean {

@@ -72,8 +72,7 @@ export const bin = operation({
     await ownPieces(act, pieceIds);
     const loaded = await openFiringsOf(trx, pieceIds);
     const first = [...loaded.values()][0];
-    if (binned && first)
-      throw refuse(`A piece is still in ${first.label}. Take it out of the load first.`);
+    if (binned && first) throw refuse(`A piece is still in ${first.label}. Take it out of the load first.`);
     await putIntoBin(trx, pieceIds, binned ? now : null);
     await refreshCells(trx, await pairsOf(trx, { pieceIds }));
   },

@@ -1,13 +1,5 @@
 import { z } from 'zod';
-import {
-  EVERYWHERE,
-  FACE_KINDS,
-  KEYS,
-  METHODS,
-  STAGES,
-  WARE_SURFACES,
-  WEIGHTS,
-} from '@/core/zones';
+import { EVERYWHERE, FACE_KINDS, KEYS, METHODS, STAGES, WARE_SURFACES, WEIGHTS } from '@/core/zones';
 import { ATMOSPHERES } from '@/core/signs';
 import { answers, contract, toggled, undoneBy } from '@/platform/contract';
 import { optionalCone } from '@/platform/fields';
@@ -36,11 +28,7 @@ export const layerSchema = z.object({
     .positive('More than 0 mm.')
     .max(20, 'Thicker than 20 mm? Check the unit.')
     .nullable(),
-  seconds: z
-    .number()
-    .min(0, 'Not below 0 s.')
-    .max(600, 'Longer than ten minutes? Check.')
-    .nullable(),
+  seconds: z.number().min(0, 'Not below 0 s.').max(600, 'Longer than ten minutes? Check.').nullable(),
   stage: z.enum(STAGES),
   driedBefore: z.boolean().nullable(),
   region: z.object({

@@ -1,9 +1,16 @@
 import { inTurn } from './in-turn';
 
 const at = (time: string) => new Date(`2026-01-09T${time}Z`);
-const look = (name: string, time: string, zone: string | null, seenBy = 'iben', place = 'kiln') => ({ name, seenAt: at(time), seenBy, place, zone }); // prettier-ignore
+const look = (name: string, time: string, zone: string | null, seenBy = 'iben', place = 'kiln') => ({
+  name,
+  seenAt: at(time),
+  seenBy,
+  place,
+  zone,
+});
 const FULL = '0-1000|all';
-const told = (looks: ReturnType<typeof look>[]) => inTurn(looks).map((one) => `${one.look.name}${one.goesOn ? ' +' : ''}`); // prettier-ignore
+const told = (looks: ReturnType<typeof look>[]) =>
+  inTurn(looks).map((one) => `${one.look.name}${one.goesOn ? ' +' : ''}`);
 
 test('what one person said within a minute: all of the piece, then side by side from the rim down', () => {
   expect(
@@ -26,7 +33,7 @@ test('another minute, another person and another place are said; so is all of th
       look('again', '10:31:40', null),
     ]),
   ).toEqual(['first', 'noor', 'again', 'later +', 'desk']);
-  expect(told([look('one', '10:30:00', null), look('two', '10:30:10', null)])).toEqual(['one', 'two']); // prettier-ignore
+  expect(told([look('one', '10:30:00', null), look('two', '10:30:10', null)])).toEqual(['one', 'two']);
 });
 
 test('what is given is left as it is', () => {

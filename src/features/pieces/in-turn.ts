@@ -5,8 +5,9 @@ const MINUTE_MS = 60_000;
 type Told = { seenAt: Date; seenBy: string; place: string; zone: string | null };
 
 /**
- * Looks in the order of their time; of what one person said within a minute all of the piece comes first, then its parts as it
- * stands. Each with whether it goes on where the one before it stands: who, when and where need not be said again.
+ * Looks in the order of their time; of what one person said within a minute all of the piece comes first,
+ * then its parts as it stands. Each with whether it goes on where the one before it stands: who, when and
+ * where need not be said again.
  */
 export function inTurn<L extends Told>(looks: readonly L[]): { look: L; goesOn: boolean }[] {
   const minute = ({ seenAt }: Told): number => Math.floor(seenAt.getTime() / MINUTE_MS);

@@ -19,11 +19,7 @@ type Changes = z.output<typeof contracts.putRightSchema>['changes'];
 type Before = contracts.PutRight['changes'];
 
 /** What a piece was in the fields that a change names: what takes the change back. */
-function beforeOf(
-  piece: Piece,
-  faces: readonly FaceFields[],
-  to: Changes[number]['to'],
-): Before[number] {
+function beforeOf(piece: Piece, faces: readonly FaceFields[], to: Changes[number]['to']): Before[number] {
   const was = {
     bodyId: piece.bodyId,
     form: piece.form,
@@ -96,10 +92,8 @@ async function change(act: Act, changes: Changes): Promise<Before> {
         ...(to.mark === undefined ? {} : { mark: to.mark === '' ? null : to.mark }),
       });
       if (faces !== null) await replaceFaces(act.trx, id, faces);
-      if (layers !== undefined)
-        await replaceDone(act.trx, id, layers, act.person.id, act.now, to.keyKnown);
-      else if (to.keyKnown !== undefined)
-        await updatePiece(act.trx, id, { key_known: to.keyKnown });
+      if (layers !== undefined) await replaceDone(act.trx, id, layers, act.person.id, act.now, to.keyKnown);
+      else if (to.keyKnown !== undefined) await updatePiece(act.trx, id, { key_known: to.keyKnown });
     }
   }
   await refreshCells(act.trx, await pairsOf(act.trx, { pieceIds: ids }));

@@ -22,15 +22,9 @@ export type MakeChoices = {
  * version, and the versions `also`, by id.
  */
 export async function makeChoices(src: Source, also: readonly string[] = []): Promise<MakeChoices> {
-  const [bodies, coatings, people] = await Promise.all([
-    listBodies(src),
-    listCoatings(src),
-    listPeople(src),
-  ]);
+  const [bodies, coatings, people] = await Promise.all([listBodies(src), listCoatings(src), listPeople(src)]);
   return {
-    bodies: bodies
-      .filter((body) => !body.archived)
-      .map(({ id, name, colour }) => ({ id, name, colour })),
+    bodies: bodies.filter((body) => !body.archived).map(({ id, name, colour }) => ({ id, name, colour })),
     coatings: offeredVersions(coatings, also).map(({ coating, version, name }) => ({
       versionId: version.id,
       name,

@@ -3,7 +3,10 @@ import { ontoFaces, ontoPicture, type FramedHere, type Point } from '@/core/look
 import { signOf } from '@/core/signs';
 import type { RecordedObservation } from '@/data/observations';
 
-/** Where signs were shown on the drawing, or in a picture that is framed, by the looks of the last firing that still stand. */
+/**
+ * Where signs were shown on the drawing, or in a picture that is framed, by the looks of the last firing that
+ * still stand.
+ */
 export const shownSpots = (
   looks: readonly RecordedObservation[],
   pictures: readonly FramedHere[],
@@ -26,8 +29,13 @@ export const pinsOn = (
   looks
     .filter((look) => !look.superseded && look.firingId === photo.firingId)
     .flatMap(({ signs }) =>
-      signs.flatMap(({ sign, points }) => ontoPicture(points ?? [], photo, rings).map((spot) => ({ ...spot, sign: signOf(sign)?.name ?? sign }))),
-    ); // prettier-ignore
+      signs.flatMap(({ sign, points }) =>
+        ontoPicture(points ?? [], photo, rings).map((spot) => ({
+          ...spot,
+          sign: signOf(sign)?.name ?? sign,
+        })),
+      ),
+    );
 
 /** What was seen after a firing, still stands and was not wanted. */
 export const faultsOf = (looks: readonly RecordedObservation[], firingId: string): string[] => [

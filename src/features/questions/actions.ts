@@ -5,13 +5,7 @@ import { newId } from '@/data/ids';
 import { listMaterials } from '@/data/materials';
 import { createLot, createPieces, listPieces, type NewPiece } from '@/data/pieces';
 import type { LayerFields } from '@/data/layers';
-import {
-  addTiles,
-  concludeQuestion,
-  createQuestion,
-  listQuestions,
-  updateQuestion,
-} from '@/data/questions';
+import { addTiles, concludeQuestion, createQuestion, listQuestions, updateQuestion } from '@/data/questions';
 import { recipesOf, setRecipe } from '@/data/recipes';
 import {
   addBodyTest,
@@ -58,13 +52,9 @@ async function makeMixes(
   text: string,
   mixes: readonly { no: number; mix: Mix; label: string }[],
 ): Promise<Map<string, string>> {
-  const recipes = await recipesOf(trx, [
-    ...new Set(mixes.flatMap(({ mix }) => Object.keys(mix.shares))),
-  ]);
+  const recipes = await recipesOf(trx, [...new Set(mixes.flatMap(({ mix }) => Object.keys(mix.shares)))]);
   const coatings = await listCoatings(trx);
-  const corner = coatings.find((one) =>
-    one.versions.some(({ id }) => id in (mixes[0]?.mix.shares ?? {})),
-  );
+  const corner = coatings.find((one) => one.versions.some(({ id }) => id in (mixes[0]?.mix.shares ?? {})));
   const coatingId = newId();
   await createTrial(trx, coatingId, {
     name: `Question ${no}`,
@@ -102,9 +92,7 @@ export const ask = operation({
       throw notFound('The piece to be matched');
     const tiles = design === null ? [] : planned(design);
     if (tiles.length > 1000)
-      throw refuse(
-        `This design makes ${count(tiles.length, 'tile')}; at most 1000. Make it smaller.`,
-      );
+      throw refuse(`This design makes ${count(tiles.length, 'tile')}; at most 1000. Make it smaller.`);
     const names = await namesIn(act);
     for (const one of tiles)
       for (const ref of [
@@ -121,9 +109,7 @@ export const ask = operation({
       mix !== null && layers.length > 0 ? [{ no, mix, label: named(label, names) }] : [],
     );
     const versions =
-      ofMixes.length === 0
-        ? new Map<string, string>()
-        : await makeMixes(act, no, fields.text, ofMixes);
+      ofMixes.length === 0 ? new Map<string, string>() : await makeMixes(act, no, fields.text, ofMixes);
     const lotId = newId();
     await createLot(
       trx,
@@ -195,17 +181,10 @@ async function takeFromStock(
 ): Promise<void> {
   const stock = await tileStock(trx, now);
   for (const bodyId of new Set(tiles.map(({ body }) => body))) {
-    const kept = stock.find(
-      (one) => one.bodyId === bodyId && one.form === form && one.faces === faces,
-    );
+    const kept = stock.find((one) => one.bodyId === bodyId && one.form === form && one.faces === faces);
     const used = Math.min(kept?.number ?? 0, tiles.filter(({ body }) => body === bodyId).length);
     if (used > 0)
-      await writeMove(
-        trx,
-        { id: newId(), bodyId, form, faces, number: -used, why: 'used' },
-        person.id,
-        now,
-      );
+      await writeMove(trx, { id: newId(), bodyId, form, faces, number: -used, why: 'used' }, person.id, now);
   }
 }
 
@@ -241,8 +220,7 @@ export const moveTiles = operation({
         number: `Only ${held} on record.`,
       });
     const change = why === 'made' ? number : why === 'counted' ? number - held : -number;
-    if (change !== 0)
-      await writeMove(trx, { id: newId(), ...kind, number: change, why }, person.id, now);
+    if (change !== 0) await writeMove(trx, { id: newId(), ...kind, number: change, why }, person.id, now);
   },
 });
 

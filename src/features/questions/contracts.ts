@@ -28,10 +28,7 @@ export const askSchema = z.object({
   wantedCone: optionalCone,
   wantedAtmosphere: z.enum(ATMOSPHERES).nullable(),
   sheet: z.object({
-    dryG: z
-      .number('Give a weight.')
-      .min(10, 'At least 10 g.')
-      .max(50_000, 'More than 50 kg? Check.'),
+    dryG: z.number('Give a weight.').min(10, 'At least 10 g.').max(50_000, 'More than 50 kg? Check.'),
     cupMl: z.number('Give a volume.').min(5).max(1000, 'More than a litre a cup? Check.'),
     measureMl: z.number('Give a volume.').min(0.1).max(100),
     resolutionG: z.number('Give a weight.').min(0.001).max(50),
@@ -51,12 +48,10 @@ export const editQuestionSchema = z.object({
 });
 export const edit = contract('questions.edit', editQuestionSchema);
 /** What was left empty says nothing. */
-const answered = <K extends string>(
-  counts: Partial<Record<K, string>>,
-): Partial<Record<K, string>> =>
-  Object.fromEntries(
-    Object.entries<string | undefined>(counts).filter(([, text]) => text),
-  ) as Partial<Record<K, string>>;
+const answered = <K extends string>(counts: Partial<Record<K, string>>): Partial<Record<K, string>> =>
+  Object.fromEntries(Object.entries<string | undefined>(counts).filter(([, text]) => text)) as Partial<
+    Record<K, string>
+  >;
 export const concludeSchema = z.object({
   id: z.uuid(),
   conclusion: z
@@ -81,15 +76,7 @@ export const moveTiles = contract('questions.move-tiles', moveTilesSchema);
 export const bodyTestSchema = z
   .object({
     bodyId: z.uuid('Choose a body.'),
-    kind: z.enum([
-      'plasticity',
-      'sag',
-      'melt',
-      'absorption',
-      'strength of colour',
-      'shrinkage',
-      'expansion',
-    ]),
+    kind: z.enum(['plasticity', 'sag', 'melt', 'absorption', 'strength of colour', 'shrinkage', 'expansion']),
     value: z.number('Give a number.').min(-100).max(1000).nullable(),
     cone: optionalCone,
     note: words(500).default(''),

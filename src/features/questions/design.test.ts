@@ -1,11 +1,4 @@
-import {
-  confounding,
-  DESIGN_KINDS,
-  designOf,
-  designSchema,
-  firstDesign,
-  planTiles,
-} from '@/core/designs';
+import { confounding, DESIGN_KINDS, designOf, designSchema, firstDesign, planTiles } from '@/core/designs';
 import { effort, havingOf, words } from './design';
 import { mixKey, recipeOfMix } from './mixes';
 import { named, namedFactors } from './name';
@@ -42,35 +35,32 @@ const names = new Map(
 const bodiesFor = (kind: (typeof DESIGN_KINDS)[number]): string[] =>
   designOf(kind).acrossBodies ? [id(100), id(101), id(102)] : [...common.bodies];
 
-describe.each(DESIGN_KINDS.map((kind) => [kind] as const))(
-  'a first design of kind “%s”',
-  (kind) => {
-    const design = firstDesign(kind, having, { ...common, bodies: bodiesFor(kind) });
+describe.each(DESIGN_KINDS.map((kind) => [kind] as const))('a first design of kind “%s”', (kind) => {
+  const design = firstDesign(kind, having, { ...common, bodies: bodiesFor(kind) });
 
-    test('is taken by the server as it stands and makes tiles', () => {
-      expect(designSchema.safeParse(design).error?.issues ?? []).toEqual([]);
-      expect(planTiles(design).length).toBeGreaterThan(0);
-    });
+  test('is taken by the server as it stands and makes tiles', () => {
+    expect(designSchema.safeParse(design).error?.issues ?? []).toEqual([]);
+    expect(planTiles(design).length).toBeGreaterThan(0);
+  });
 
-    test('changes nothing but what it asks about, and all it varies is varied', () => {
-      const tiles = planTiles(design).map(({ factors }) => factors);
-      const found = confounding(tiles, designOf(kind).asked(design));
-      expect(found.unasked).toEqual([]);
-      // One tile alone compares nothing with nothing; the body varies only where it is asked of.
-      if (tiles.length > 1) expect(found.constant.filter((name) => name !== 'body')).toEqual([]);
-    });
+  test('changes nothing but what it asks about, and all it varies is varied', () => {
+    const tiles = planTiles(design).map(({ factors }) => factors);
+    const found = confounding(tiles, designOf(kind).asked(design));
+    expect(found.unasked).toEqual([]);
+    // One tile alone compares nothing with nothing; the body varies only where it is asked of.
+    if (tiles.length > 1) expect(found.constant.filter((name) => name !== 'body')).toEqual([]);
+  });
 
-    test('says what it takes and has a question of its own', () => {
-      const { minutes, clayG } = effort(design, planTiles(design).length);
-      expect(minutes).toBeGreaterThan(0);
-      expect(clayG).toBe(80 * planTiles(design).length);
-      const { text, varied } = words(design, names);
-      expect(text).toMatch(/^(How|What|Which|Do|When) .*\?$/);
-      expect(text).not.toContain('{');
-      expect(varied).not.toBe('');
-    });
-  },
-);
+  test('says what it takes and has a question of its own', () => {
+    const { minutes, clayG } = effort(design, planTiles(design).length);
+    expect(minutes).toBeGreaterThan(0);
+    expect(clayG).toBe(80 * planTiles(design).length);
+    const { text, varied } = words(design, names);
+    expect(text).toMatch(/^(How|What|Which|Do|When) .*\?$/);
+    expect(text).not.toContain('{');
+    expect(varied).not.toBe('');
+  });
+});
 
 test('a larger design takes longer', () => {
   const grid = firstDesign('grid', having, { ...common, bodies: [...common.bodies] });
@@ -113,9 +103,22 @@ describe('recipes of mixes', () => {
     })),
   });
   const recipes = new Map([
-    ['A', recipe('A', [['feldspar', 60], ['silica', 40], ['iron', 8, true]])], // prettier-ignore
+    [
+      'A',
+      recipe('A', [
+        ['feldspar', 60],
+        ['silica', 40],
+        ['iron', 8, true],
+      ]),
+    ],
     // In parts: two of one, two of another.
-    ['B', recipe('B', [['feldspar', 2], ['clay', 2]])], // prettier-ignore
+    [
+      'B',
+      recipe('B', [
+        ['feldspar', 2],
+        ['clay', 2],
+      ]),
+    ],
   ]);
 
   test('corners are mixed by their shares in percent, whatever sum they were written to', () => {

@@ -13,10 +13,7 @@ export const mixKey = (mix: Mix): string =>
  * The recipe of a mix: its corners' recipes in percent, weighed by their shares, and what is
  * added to them in percent of the base. Null when a corner has no recipe.
  */
-export function recipeOfMix(
-  mix: Mix,
-  recipes: ReadonlyMap<string, Recipe>,
-): RecipeLineFields[] | null {
+export function recipeOfMix(mix: Mix, recipes: ReadonlyMap<string, Recipe>): RecipeLineFields[] | null {
   const base = new Map<string, number>();
   const over = new Map<string, number>();
   const add = (to: Map<string, number>, id: string, amount: number): void => {

@@ -10,12 +10,16 @@ test('attempts to match stand by their distance, those that were measured first'
   const [aim, far, close, unmeasured] = made.ids as [string, string, string, string];
   const light: Record<string, number> = { [aim]: 50, [far]: 70, [close]: 53 };
   const measured = [aim, far, close];
-  await measure(studio.db, studio.technician.id, made.firingId, measured, (_, i) => [light[measured[i]!]!, 0, 0]); // prettier-ignore
+  await measure(studio.db, studio.technician.id, made.firingId, measured, (_, i) => [
+    light[measured[i]!]!,
+    0,
+    0,
+  ]);
   const near = await nearTo(studio.db, aim, [far, close, aim, unmeasured]);
   expect([...near!.distances.keys()].sort()).toEqual([close, far].sort());
   expect(near!.distances.get(close)!).toBeLessThan(4);
   expect(near!.distances.get(far)!).toBeGreaterThan(12);
-  expect([unmeasured, far, close].sort((a, b) => nearerFirst(near, a, b))).toEqual([close, far, unmeasured]); // prettier-ignore
+  expect([unmeasured, far, close].sort((a, b) => nearerFirst(near, a, b))).toEqual([close, far, unmeasured]);
   expect(nearerFirst(near, unmeasured, unmeasured)).toBe(0);
   expect(nearerFirst(null, far, close)).toBe(0);
   expect(await nearTo(studio.db, unmeasured, [close])).toBeNull();

@@ -12,10 +12,7 @@ export async function nearTo(
   targetId: string,
   pieceIds: readonly string[],
 ): Promise<Near | null> {
-  const [colours, repeats] = await Promise.all([
-    mainColours(src, [targetId, ...pieceIds]),
-    readRepeats(src),
-  ]);
+  const [colours, repeats] = await Promise.all([mainColours(src, [targetId, ...pieceIds]), readRepeats(src)]);
   const aim = colours.get(targetId);
   if (aim === undefined) return null;
   const distances = pieceIds.flatMap((id): [string, number][] => {

@@ -46,8 +46,7 @@ function drawSheet(pdf: PDFKit.PDFDocument, title: string, sheet: Sheet): void {
   pdf.font(TEXT).fontSize(9).fillColor('#333').text(plain(title), MARGIN, MARGIN, { width });
   pdf.font(BOLD).fontSize(17).fillColor('#000').text(sheet.title, { width });
   pdf.font(TEXT).fontSize(9.5).text(plain(sheet.lead), { width });
-  for (const caution of sheet.cautions)
-    pdf.font(BOLD).text(plain(`Caution. ${caution}`), { width });
+  for (const caution of sheet.cautions) pdf.font(BOLD).text(plain(`Caution. ${caution}`), { width });
   pdf.moveDown(0.6);
   for (const group of sheet.groups) {
     if (group.title !== '') {
@@ -82,9 +81,7 @@ function drawRows(
       230,
       10 +
         Math.max(
-          ...[column, ...rows.map((row) => row[i] ?? '')].map((text) =>
-            pdf.widthOfString(plain(text)),
-          ),
+          ...[column, ...rows.map((row) => row[i] ?? '')].map((text) => pdf.widthOfString(plain(text))),
         ),
     ),
   );
@@ -93,9 +90,7 @@ function drawRows(
     pdf.font(bold ? BOLD : TEXT).fontSize(bold ? 9 : 9.5);
     const height = Math.max(
       ROW,
-      ...cells.map(
-        (cell, i) => 8 + pdf.heightOfString(plain(cell), { width: (wants[i] ?? 0) * scale - 8 }),
-      ),
+      ...cells.map((cell, i) => 8 + pdf.heightOfString(plain(cell), { width: (wants[i] ?? 0) * scale - 8 })),
     );
     room(pdf, height);
     const top = pdf.y;

@@ -93,9 +93,7 @@ export async function askChoices(src: Source, now: Date, also?: string) {
     offered.map(({ id }) => id),
   );
   return {
-    bodies: bodies
-      .filter(({ archived }) => !archived)
-      .map(({ id, name, colour }) => ({ id, name, colour })),
+    bodies: bodies.filter(({ archived }) => !archived).map(({ id, name, colour }) => ({ id, name, colour })),
     coatings: offered.map((one) => ({ ...one, recipe: recipes.has(one.id) })),
     materials: materials
       .filter(({ archived }) => !archived)
@@ -109,8 +107,8 @@ export const ripe = (question: Question): boolean =>
   question.conclusion === null && question.tiles > 0 && question.seen === question.tiles;
 
 /**
- * A question as this person may see it: those who keep records all of it; whoever asked the clinic, what was made for
- * their case, with the sheets that hold no recipe. Null where there is nothing for them.
+ * A question as this person may see it: those who keep records all of it; whoever asked the clinic, what was
+ * made for their case, with the sheets that hold no recipe. Null where there is nothing for them.
  */
 export async function questionSeen(src: Source, person: Person, no: number) {
   const data = await questionData(src, no);

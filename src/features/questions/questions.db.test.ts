@@ -41,9 +41,7 @@ test('a crazing ladder makes its tiles, a test coating with a version a step, an
     ['+ 3.75 % Silica, + 3 % Kaolin', 'test'],
   ]);
   expect(tiles[0]!.factors).toEqual({ base: 'Tarn', step: '0', body: 'Peat' });
-  const coating = (await listCoatings(studio.db)).find(
-    ({ name }) => name === `Question ${asked.no}`,
-  )!;
+  const coating = (await listCoatings(studio.db)).find(({ name }) => name === `Question ${asked.no}`)!;
   expect(coating.versions).toHaveLength(4);
   const recipes = await recipesOf(
     studio.db,
@@ -56,9 +54,7 @@ test('a crazing ladder makes its tiles, a test coating with a version a step, an
     [2.5, true],
   ]);
   const pieces = await listPieces(studio.db, { codes: asked.codes });
-  expect(pieces.map(({ mark }) => mark).sort()).toEqual(
-    [1, 2, 3, 4].map((no) => `${asked.no}-${no}`),
-  );
+  expect(pieces.map(({ mark }) => mark).sort()).toEqual([1, 2, 3, 4].map((no) => `${asked.no}-${no}`));
   const layers = await layersOf(studio.db, [tiles[2]!.pieceId], ['done']);
   expect(layers.get(tiles[2]!.pieceId)![0]).toMatchObject({
     coat: { version: 3 },
@@ -155,8 +151,7 @@ test('a grid of 35 has a cup table in which every cup is full, and a PDF of all 
     ['Barium carbonate', 40],
   ]);
   const coatings = await listCoatings(studio.db);
-  const version = (slug: string): string =>
-    coatings.find((one) => one.slug === slug)!.versions[0]!.id;
+  const version = (slug: string): string => coatings.find((one) => one.slug === slug)!.versions[0]!.id;
   const asked = await studio.must<Asked>(
     'questions.ask',
     asking({
@@ -195,9 +190,7 @@ test('a grid of 35 has a cup table in which every cup is full, and a PDF of all 
   expect(pages.length).toBeGreaterThanOrEqual(4);
   expect(textOf(pdf)).toContain('Cups by volume');
   // In the typeface of the application, and in no other.
-  const names = [...pdf.toString('latin1').matchAll(/\/BaseFont \/([\w+-]+)/g)].map(
-    ([, one]) => one,
-  );
+  const names = [...pdf.toString('latin1').matchAll(/\/BaseFont \/([\w+-]+)/g)].map(([, one]) => one);
   expect(names.length).toBeGreaterThan(1);
   for (const name of names) expect(name).toMatch(/Atkinson/);
 });
@@ -210,10 +203,7 @@ test('results fill in as tiles are written up, and a question whose tiles are al
   const { firingId, ids } = await fireTiles(asked.id);
   const of = async () => (await listQuestions(studio.db, { id: asked.id }))[0]!;
   expect(ripe(await of())).toBe(false);
-  await studio.must(
-    'opening.record',
-    recordInput(firingId, [ids[0]!], { rating: 4, verdict: 'keep' }),
-  );
+  await studio.must('opening.record', recordInput(firingId, [ids[0]!], { rating: 4, verdict: 'keep' }));
   expect(await of()).toMatchObject({ tiles: 2, seen: 1 });
   await studio.must('opening.record', recordInput(firingId, [ids[1]!], { rating: 2 }));
   expect(ripe(await of())).toBe(true);
@@ -252,13 +242,17 @@ test('a matrix makes every pair both ways and each alone, by every number of coa
     }),
   );
   const pieces = await loadPieces(studio.db, { codes: asked.codes });
-  const stacks = pieces.map(({ done }) =>
-    done.map(({ coat, coats }) => `${coat.slug} ${coats}`).join(' + '),
-  );
+  const stacks = pieces.map(({ done }) => done.map(({ coat, coats }) => `${coat.slug} ${coats}`).join(' + '));
   expect(stacks.sort()).toEqual([
-    'pitch 1', 'pitch 1 + tarn 1', 'pitch 2', 'pitch 2 + tarn 1',
-    'tarn 1', 'tarn 1 + pitch 1', 'tarn 2', 'tarn 2 + pitch 1',
-  ]); // prettier-ignore
+    'pitch 1',
+    'pitch 1 + tarn 1',
+    'pitch 2',
+    'pitch 2 + tarn 1',
+    'tarn 1',
+    'tarn 1 + pitch 1',
+    'tarn 2',
+    'tarn 2 + pitch 1',
+  ]);
   const { sheets } = (await questionData(studio.db, asked.no))!;
   const order = sheets.find(({ key }) => key === 'glaze')!;
   expect(order.groups.map(({ title }) => title)).toEqual(['First', 'Then, on the dry coat (2)']);
@@ -313,8 +307,7 @@ test('the board of a question shows the sign that was asked about, as each tile 
   await see(0, [sign('crazing', 2)]);
   await see(1, [sign('crazing', 1)]);
   await see(2, []);
-  const shown = async () =>
-    (await questionData(studio.db, asked.no))!.tiles.map((tile) => tile.shown);
+  const shown = async () => (await questionData(studio.db, asked.no))!.tiles.map((tile) => tile.shown);
   expect(await shown()).toEqual(['crazed', 'crazed, slight', 'sound', null]);
   expect((await listQuestions(studio.db, { id: asked.id }))[0]!.about).toBe('crazing');
 });
@@ -322,8 +315,8 @@ test('the board of a question shows the sign that was asked about, as each tile 
 test('a material or coating that there is none of is refused, and nothing is made', async () => {
   const before = (await listQuestions(studio.db)).length;
   const ghost = '0193f7a0-0000-7000-8000-000000000999';
-  expect(
-    await studio.act('questions.ask', asking({ ...room.crazing(), silica: ghost })),
-  ).toMatchObject({ ok: false });
+  expect(await studio.act('questions.ask', asking({ ...room.crazing(), silica: ghost }))).toMatchObject({
+    ok: false,
+  });
   expect(await listQuestions(studio.db)).toHaveLength(before);
 });

@@ -54,9 +54,7 @@ export const cornersOf = (tiles: readonly QuestionTile[]): string[] => [
 ];
 
 /** Each mix once: repeats and bodies share a cup. */
-export function ownMixes(
-  tiles: readonly QuestionTile[],
-): { mix: Mix; nos: number[]; label: string }[] {
+export function ownMixes(tiles: readonly QuestionTile[]): { mix: Mix; nos: number[]; label: string }[] {
   const found = new Map<string, { mix: Mix; nos: number[]; label: string }>();
   for (const { mix, no, label } of tiles) {
     if (mix === null) continue;
@@ -79,10 +77,7 @@ export function cautions(input: SheetInput, materialIds: readonly string[]): str
 }
 
 /** Materials of which less is on the shelf than all of the sheet wants; where stock is kept. */
-export function shortages(
-  input: SheetInput,
-  wanted: readonly { name: string; grams: number }[],
-): string[] {
+export function shortages(input: SheetInput, wanted: readonly { name: string; grams: number }[]): string[] {
   const sums = new Map<string, number>();
   for (const { name, grams: weight } of wanted) sums.set(name, (sums.get(name) ?? 0) + weight);
   return input.materials.flatMap(({ name, stockG }) => {

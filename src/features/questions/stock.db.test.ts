@@ -44,12 +44,10 @@ test('designs that cannot be made change nothing', async () => {
 
 test('blanks are counted by what is made, used and broken, and a design takes from them', async () => {
   const kind = { bodyId: studio.body, form: 'L tile', faces: 'bare' };
-  const move = (number: number, why: string) =>
-    studio.act('questions.move-tiles', { ...kind, number, why });
+  const move = (number: number, why: string) => studio.act('questions.move-tiles', { ...kind, number, why });
   await move(10, 'made');
   await move(2, 'broken');
-  const stock = async () =>
-    (await tileStock(studio.db, new Date())).find((one) => one.form === 'L tile');
+  const stock = async () => (await tileStock(studio.db, new Date())).find((one) => one.form === 'L tile');
   expect(await stock()).toMatchObject({ number: 8, usedLately: 2 });
   expect(await move(9, 'used')).toMatchObject({
     ok: false,
@@ -97,9 +95,7 @@ test('a form card is kept, written over by its id, and taken out; odd figures ar
   };
   await studio.must('questions.save-form-card', card);
   await studio.must('questions.save-form-card', { ...card, clayG: 600 });
-  expect(await listFormCards(studio.db)).toMatchObject([
-    { name: 'Mug', clayG: 600, fits: 'saucer' },
-  ]);
+  expect(await listFormCards(studio.db)).toMatchObject([{ name: 'Mug', clayG: 600, fits: 'saucer' }]);
   expect(await studio.act('questions.save-form-card', { ...card, shrinkage: 12 })).toMatchObject({
     ok: false,
     problem: { fields: { shrinkage: expect.stringContaining('30 %') as string } },

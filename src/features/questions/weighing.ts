@@ -35,8 +35,7 @@ function cupPlan(input: SheetInput) {
   return { corners, mixes, plan: cups(points, cupMl, Math.min(measureMl, cupMl)) };
 }
 
-const nameless = (name: string): string =>
-  `${name} has no recipe yet: write it in the store first.`;
+const nameless = (name: string): string => `${name} has no recipe yet: write it in the store first.`;
 
 export function weighCorners(input: SheetInput): Sheet {
   const wanted: { name: string; grams: number; exact: number }[] = [];
@@ -60,11 +59,7 @@ export function weighCorners(input: SheetInput): Sheet {
     wanted.push(...made.lines);
     return {
       title: `${'ABCD'[i]}: ${name}. ${Math.ceil(ml)} ml are wanted: ${input.weigh(dry)} dry, water to ${litres.toFixed(2)} l, SG ${TEST_SG}`,
-      rows: made.lines.map((line) => [
-        line.name,
-        line.addition ? 'addition' : '',
-        input.weigh(line.grams),
-      ]),
+      rows: made.lines.map((line) => [line.name, line.addition ? 'addition' : '', input.weigh(line.grams)]),
     };
   });
   const used = corners.flatMap(
@@ -121,11 +116,7 @@ export function weighVariants(input: SheetInput): Sheet {
       title: `${input.weigh(dryG)} dry each`,
       rows: mixes.map(({ mix, label }) => {
         const share = Object.values(mix.shares)[0] ?? 0;
-        return [
-          label,
-          `${input.weigh(dryG * (1 - share))} body`,
-          `${input.weigh(dryG * share)} glaze`,
-        ];
+        return [label, `${input.weigh(dryG * (1 - share))} body`, `${input.weigh(dryG * share)} glaze`];
       }),
     });
   else {
@@ -138,11 +129,7 @@ export function weighVariants(input: SheetInput): Sheet {
       rounded.push(...made.lines);
       groups.push({
         title: `Base for all: ${name}, ${input.weigh(order.root.baseGrams)} dry`,
-        rows: made.lines.map((line) => [
-          line.name,
-          line.addition ? 'addition' : '',
-          input.weigh(line.grams),
-        ]),
+        rows: made.lines.map((line) => [line.name, line.addition ? 'addition' : '', input.weigh(line.grams)]),
       });
     }
     groups.push({
@@ -179,9 +166,7 @@ function shiftWords(
 }
 
 /** Weights that a scale rounds by more than 2 %, in words: "The scale rounds Cobalt carbonate by 10 %". */
-export function roundedWords(
-  lines: readonly { name: string; exact: number; grams: number }[],
-): string {
+export function roundedWords(lines: readonly { name: string; exact: number; grams: number }[]): string {
   const off = lines.flatMap(({ name, exact, grams }) => {
     const by = exact > 0 ? Math.abs(grams - exact) / exact : 0;
     return by > SHIFT ? [`${name} by ${Math.round(100 * by)} %`] : [];

@@ -12,8 +12,8 @@ import type { Found } from './find-records';
 const SHOWN = 8;
 
 /**
- * Do a cell's colours answer the asked-for ones? What a grey told of its pieces says it, with the colours that take a good
- * part; where nothing was measured, the commonest words have to be among them.
+ * Do a cell's colours answer the asked-for ones? What a grey told of its pieces says it, with the colours
+ * that take a good part; where nothing was measured, the commonest words have to be among them.
  */
 function inColours(cell: CellFound, wanted: readonly string[]): string | null {
   const answers = (words: string): boolean => likeness(words, wanted) > 0;
@@ -48,7 +48,7 @@ export async function cellsFor(
             ({ slug, ground }) =>
               (named.length === 0 || named.includes(slug)) &&
               (grounds.length === 0 || grounds.includes(ground)),
-          ) // prettier-ignore
+          )
           .map(({ id }) => id);
   const wanted = signs.filter(({ without }) => !without).map(({ key }) => key);
   const cells = await findCells(src, {
@@ -101,5 +101,5 @@ const share = (cell: CellFound, wanted: readonly string[]): number =>
   wanted.length === 0
     ? 0
     : Math.min(
-        ...wanted.map((sign) => (cell.signs.find((one) => one.sign === sign)?.pieces ?? 0) / cell.pieces), // prettier-ignore
+        ...wanted.map((sign) => (cell.signs.find((one) => one.sign === sign)?.pieces ?? 0) / cell.pieces),
       );

@@ -43,8 +43,7 @@ export async function byCode(
   const code = readCode(text);
   if (code.ok) {
     for (const piece of await listPieces(src, { codes: [code.code] }))
-      if (maySeePiece(person, piece))
-        found.push(pieceFound(piece, `${piece.form}, ${piece.bodyName}`));
+      if (maySeePiece(person, piece)) found.push(pieceFound(piece, `${piece.form}, ${piece.bodyName}`));
     if (found.length === 0)
       return {
         found,
@@ -79,8 +78,7 @@ export function namesOf({ bodies, coatings, kilns, people }: Studio): Named[] {
   const kept = <T extends { slug: string; name: string }>(
     kind: Named['kind'],
     all: readonly (T & Parameters<typeof entryAt>[0][number])[],
-  ): Named[] =>
-    all.map(({ slug, name }) => ({ kind, key: entryAt(all, slug)?.slug ?? slug, name }));
+  ): Named[] => all.map(({ slug, name }) => ({ kind, key: entryAt(all, slug)?.slug ?? slug, name }));
   return [
     ...kept(
       'coating',
@@ -146,11 +144,7 @@ export function entries(asked: Asked, { bodies, coatings, kilns, people }: Studi
 }
 
 /** Firings of a kiln that was named, the one of its number first. */
-export async function firingsOf(
-  src: Source,
-  asked: Asked,
-  kilns: readonly Kiln[],
-): Promise<Found[]> {
+export async function firingsOf(src: Source, asked: Asked, kilns: readonly Kiln[]): Promise<Found[]> {
   const filter = asked.chips.find((chip) => chip.filter.is === 'kiln')?.filter;
   const kiln = kilns.find(({ slug }) => slug === filter?.key);
   if (kiln === undefined) return [];
@@ -169,15 +163,10 @@ export async function firingsOf(
 }
 
 /** Pieces, firings and questions by the words in them; students find their own pieces so. */
-export async function byWords(
-  src: Source,
-  person: Person,
-  words: readonly string[],
-): Promise<Found[]> {
+export async function byWords(src: Source, person: Person, words: readonly string[]): Promise<Found[]> {
   const only = may(person, 'see records') ? null : { ownerId: person.id };
   const hits = await findWords(src, words, only);
-  const ids = (kind: string): string[] =>
-    hits.flatMap((hit) => (hit.kind === kind ? [hit.id] : []));
+  const ids = (kind: string): string[] => hits.flatMap((hit) => (hit.kind === kind ? [hit.id] : []));
   const [pieces, firings, questions] = await Promise.all([
     listPieces(src, { ids: ids('piece') }),
     listFirings(src, { ids: ids('firing') }),

@@ -70,9 +70,7 @@ const MOST = 25;
 function saysOfItself(asked: Asked, coatings: readonly Coating[], any: boolean): Found[] {
   // Of a plain colour there are many; a name such as celadon is a kind of glaze.
   const colours = asked.chips.flatMap(({ filter }) =>
-    filter.is === 'colour' && (any || plainColours(filter.key)[0] !== filter.key)
-      ? [filter.key]
-      : [],
+    filter.is === 'colour' && (any || plainColours(filter.key)[0] !== filter.key) ? [filter.key] : [],
   );
   return coatings
     .filter(({ archived, trial, whatItDoes }) => {
@@ -133,9 +131,7 @@ export async function search(src: Source, person: Person, text: string): Promise
   ]);
   const studio: Studio = { bodies, coatings, kilns, people };
   const asked = readAsked(text, namesOf(studio));
-  const shows = asked.chips.filter(
-    ({ filter }) => !['kiln', 'person', 'waiting'].includes(filter.is),
-  );
+  const shows = asked.chips.filter(({ filter }) => !['kiln', 'person', 'waiting'].includes(filter.is));
   const waits = asked.chips.find(({ filter }) => filter.is === 'waiting')?.filter.key;
   const only = records ? null : { ownerId: person.id };
   const { found: coded, hint } = await byCode(src, person, typed);
@@ -146,9 +142,7 @@ export async function search(src: Source, person: Person, text: string): Promise
       : { cells: [], left: null },
     byWords(src, person, typed.split(/[^\p{L}\p{N}]+/u)),
     firingsOf(src, asked, kilns),
-    waits === undefined
-      ? []
-      : findWaiting(src, waits, only).then((ids) => listPieces(src, { ids })),
+    waits === undefined ? [] : findWaiting(src, waits, only).then((ids) => listPieces(src, { ids })),
   ]);
   const { cells, left } = nearest;
   const named = [...entries(asked, studio), ...saysOfItself(asked, coatings, cells.length === 0)];
@@ -156,9 +150,7 @@ export async function search(src: Source, person: Person, text: string): Promise
   const questions = words.filter(({ kind }) => kind === 'question');
   const found = [
     ...coded,
-    ...waiting.map((piece) =>
-      pieceFound(piece, `waits for a ${waits}: ${piece.form}, ${piece.bodyName}`),
-    ),
+    ...waiting.map((piece) => pieceFound(piece, `waits for a ${waits}: ${piece.form}, ${piece.bodyName}`)),
     ...(acts.length > 0 && asked.chips.length === 0 ? acts : []),
     ...(alone ? named : []),
     ...(asked.words.length > 0 ? firings : []),

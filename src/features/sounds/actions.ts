@@ -67,7 +67,7 @@ export const typeUp = operation({
     const one = await spoken(act, soundId);
     // Two people listen at once: the second one sees what the first one wrote.
     if ((one.words ?? '') !== (before ?? ''))
-      throw conflict(`${one.wordsByName ?? 'Somebody'} wrote meanwhile: ${one.words ?? 'nothing'}`); // prettier-ignore
+      throw conflict(`${one.wordsByName ?? 'Somebody'} wrote meanwhile: ${one.words ?? 'nothing'}`);
     await writeWords(act.trx, soundId, words === '' ? null : words, act.person.id, act.now);
   },
 });

@@ -15,7 +15,12 @@ export const speakSchema = z
     soundId: z.uuid(),
     pieceId: z.uuid().nullable(),
     firingId: z.uuid().nullable(),
-    lengthS: z.number().min(0).max(2 * LONGEST_S).nullable().default(null), // prettier-ignore
+    lengthS: z
+      .number()
+      .min(0)
+      .max(2 * LONGEST_S)
+      .nullable()
+      .default(null),
     spokenAt: momentField,
   })
   .refine(({ pieceId, firingId }) => pieceId !== null || firingId !== null, {

@@ -22,9 +22,18 @@ test.each([
 test('a player gets the whole, or the part that it asked for', async () => {
   const sound = { media: 'audio/webm', bytes: Buffer.from('0123456789') };
   const whole = soundAnswer(sound, null);
-  expect([whole.status, whole.headers.get('accept-ranges'), await whole.text()]).toEqual([200, 'bytes', '0123456789']); // prettier-ignore
+  expect([whole.status, whole.headers.get('accept-ranges'), await whole.text()]).toEqual([
+    200,
+    'bytes',
+    '0123456789',
+  ]);
   const part = soundAnswer(sound, 'bytes=2-4');
-  expect([part.status, part.headers.get('content-range'), part.headers.get('content-length'), await part.text()]).toEqual([206, 'bytes 2-4/10', '3', '234']); // prettier-ignore
+  expect([
+    part.status,
+    part.headers.get('content-range'),
+    part.headers.get('content-length'),
+    await part.text(),
+  ]).toEqual([206, 'bytes 2-4/10', '3', '234']);
 });
 
 /** How such files begin: RFC 8794 (EBML), RFC 3533 (Ogg), ISO/IEC 14496-12 (MP4), and WAVE from memory. */

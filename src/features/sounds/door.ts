@@ -5,7 +5,10 @@ import type { Person } from '@/data/people';
 import type { PictureStore } from '@/platform/objects';
 import { may, mayTouchPiece } from '../people';
 
-/** A part of a file as a request asks for it (RFC 9110, 14.1.2): null for the whole, also where it makes no sense. */
+/**
+ * A part of a file as a request asks for it (RFC 9110, 14.1.2): null for the whole, also where it makes no
+ * sense.
+ */
 export function rangeOf(asked: string | null, size: number): { from: number; to: number } | null {
   const found = /^bytes=(\d*)-(\d*)$/.exec(asked ?? '');
   if (found === null || (found[1] === '' && found[2] === '')) return null;

@@ -1,6 +1,6 @@
 /**
- * What kind of sound a file is, by how it begins: WebM (EBML, RFC 8794), Ogg (RFC 3533), MP4 (ISO/IEC 14496-12) and WAVE
- * are what browsers record. Null for anything else.
+ * What kind of sound a file is, by how it begins: WebM (EBML, RFC 8794), Ogg (RFC 3533), MP4 (ISO/IEC
+ * 14496-12) and WAVE are what browsers record. Null for anything else.
  */
 export function mediaOf(bytes: Buffer): string | null {
   if (bytes.length < 12) return null;

@@ -31,10 +31,20 @@ afterAll(async () => {
   await studio.db.destroy();
 });
 
-const SPEAK = Object.values(soundsOperations).find(({ contract }) => contract.name === 'sounds.speak') as Operation; // prettier-ignore
+const SPEAK = Object.values(soundsOperations).find(
+  ({ contract }) => contract.name === 'sounds.speak',
+) as Operation;
 /** WebM begins with the mark of EBML (RFC 8794). */
-const webm = (words: string): Buffer => Buffer.concat([Buffer.from([0x1a, 0x45, 0xdf, 0xa3]), Buffer.from(words.padEnd(40))]); // prettier-ignore
-const spoken = (rest: object = {}) => ({ soundId: v7(), pieceId: mine, firingId, lengthS: 4.2, spokenAt: '2026-05-01T10:00:00.000Z', ...rest }); // prettier-ignore
+const webm = (words: string): Buffer =>
+  Buffer.concat([Buffer.from([0x1a, 0x45, 0xdf, 0xa3]), Buffer.from(words.padEnd(40))]);
+const spoken = (rest: object = {}) => ({
+  soundId: v7(),
+  pieceId: mine,
+  firingId,
+  lengthS: 4.2,
+  spokenAt: '2026-05-01T10:00:00.000Z',
+  ...rest,
+});
 const speak = (
   input: ReturnType<typeof spoken>,
   bytes: Buffer,
@@ -58,7 +68,11 @@ test('what is spoken is kept once, in the order of speaking, with its speaker, a
   const heard = await soundFor(studio.db, pictureStore(), studio.student, input.soundId);
   expect(heard?.bytes.equals(bytes)).toBe(true);
   const part = soundAnswer(heard!, 'bytes=4-10');
-  expect([part.status, part.headers.get('content-range'), await part.text()]).toEqual([206, `bytes 4-10/${bytes.length}`, 'it came']); // prettier-ignore
+  expect([part.status, part.headers.get('content-range'), await part.text()]).toEqual([
+    206,
+    `bytes 4-10/${bytes.length}`,
+    'it came',
+  ]);
 });
 
 test('nobody hears or speaks of what is not theirs, and no file of another kind is kept', async () => {
@@ -67,12 +81,18 @@ test('nobody hears or speaks of what is not theirs, and no file of another kind 
     ok: false,
     problem: { message: 'You can speak of your own pieces only.' },
   });
-  expect(await speak(spoken({ pieceId: null }), webm('x'), studio.student)).toMatchObject({ ok: false }); // prettier-ignore
-  expect(await speak(spoken({ pieceId: null, firingId: null }), webm('x'))).toMatchObject({ ok: false, problem: { code: 'invalid' } }); // prettier-ignore
-  expect(await speak(spoken(), Buffer.from('<html>no sound at all</html>'))).toMatchObject({ ok: false, problem: { message: expect.stringContaining('not a sound') } }); // prettier-ignore
+  expect(await speak(spoken({ pieceId: null }), webm('x'), studio.student)).toMatchObject({ ok: false });
+  expect(await speak(spoken({ pieceId: null, firingId: null }), webm('x'))).toMatchObject({
+    ok: false,
+    problem: { code: 'invalid' },
+  });
+  expect(await speak(spoken(), Buffer.from('<html>no sound at all</html>'))).toMatchObject({
+    ok: false,
+    problem: { message: expect.stringContaining('not a sound') },
+  });
   await speak(ofTheirs, webm('only for those who keep records'));
   expect(await soundFor(studio.db, pictureStore(), studio.student, ofTheirs.soundId)).toBeNull();
-  expect(await soundFor(studio.db, pictureStore(), studio.teacher, ofTheirs.soundId)).not.toBeNull(); // prettier-ignore
+  expect(await soundFor(studio.db, pictureStore(), studio.teacher, ofTheirs.soundId)).not.toBeNull();
   expect(await soundFor(studio.db, pictureStore(), studio.teacher, 'no-such')).toBeNull();
 });
 
@@ -99,7 +119,7 @@ test('a student finds the words of own pieces alone', async () => {
   for (const pieceId of [mine, theirs]) {
     const input = spoken({ pieceId });
     await speak(input, webm(`x ${pieceId}`));
-    await studio.must('sounds.type-up', { soundId: input.soundId, words: 'a feathery rim', before: null }); // prettier-ignore
+    await studio.must('sounds.type-up', { soundId: input.soundId, words: 'a feathery rim', before: null });
   }
   const own = await findWords(studio.db, ['feathery'], { ownerId: studio.student.id });
   expect(own.map(({ id }) => id)).toEqual([mine]);
@@ -113,5 +133,8 @@ test('put away it is gone from its piece, and comes back as it was', async () =>
   expect(await ids()).not.toContain(input.soundId);
   await studio.must('sounds.bin', { soundId: input.soundId, binned: false });
   expect(await ids()).toContain(input.soundId);
-  expect(await studio.act('sounds.bin', { soundId: v7(), binned: true })).toMatchObject({ ok: false, problem: { code: 'not-found' } }); // prettier-ignore
+  expect(await studio.act('sounds.bin', { soundId: v7(), binned: true })).toMatchObject({
+    ok: false,
+    problem: { code: 'not-found' },
+  });
 });

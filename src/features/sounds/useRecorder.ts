@@ -6,14 +6,13 @@ export type RecorderState = 'off' | 'asking' | 'on' | { why: string };
 
 /** What a browser may give: Opus first, which is small and speaks well. */
 const KINDS = ['audio/webm;codecs=opus', 'audio/ogg;codecs=opus', 'audio/mp4', 'audio/webm'];
-const ENDING: Record<string, string> = { 'audio/webm': 'webm', 'audio/ogg': 'ogg', 'audio/mp4': 'm4a' }; // prettier-ignore
+const ENDING: Record<string, string> = { 'audio/webm': 'webm', 'audio/ogg': 'ogg', 'audio/mp4': 'm4a' };
 
 /** Why there is no sound, and what can be done; by the names that browsers give (W3C Media Capture). */
 export function microphoneTrouble(name: string): string {
   if (name === 'NotAllowedError' || name === 'SecurityError')
     return 'The microphone was not allowed here. Allow it in the browser’s settings for this page, or type the note.';
-  if (name === 'NotFoundError')
-    return 'This device has no microphone that the browser finds. Type the note.';
+  if (name === 'NotFoundError') return 'This device has no microphone that the browser finds. Type the note.';
   if (name === 'NotReadableError' || name === 'AbortError')
     return 'Another program holds the microphone. Close it, then try again.';
   return 'The recording did not start. Type the note.';
@@ -25,8 +24,8 @@ export const hasMicrophone = (): boolean =>
 export type Recorded = { file: File; lengthS: number; startedAt: number };
 
 /**
- * Records what is spoken from `start` to `stop`. A phone that is locked or put away ends it, and what was said until then
- * is kept.
+ * Records what is spoken from `start` to `stop`. A phone that is locked or put away ends it, and what was
+ * said until then is kept.
  */
 export function useRecorder(onRecorded: (recorded: Recorded) => void) {
   const [state, setState] = useState<RecorderState>('off');
@@ -47,7 +46,9 @@ export function useRecorder(onRecorded: (recorded: Recorded) => void) {
     setState('asking');
     let stream: MediaStream;
     try {
-      stream = await navigator.mediaDevices.getUserMedia({ audio: { channelCount: 1, noiseSuppression: true } }); // prettier-ignore
+      stream = await navigator.mediaDevices.getUserMedia({
+        audio: { channelCount: 1, noiseSuppression: true },
+      });
     } catch (error) {
       setState({ why: microphoneTrouble((error as DOMException).name) });
       return;
@@ -59,7 +60,7 @@ export function useRecorder(onRecorded: (recorded: Recorded) => void) {
     };
     if (stopped.current) return end();
     const mimeType = KINDS.find((kind) => MediaRecorder.isTypeSupported(kind));
-    const made = new MediaRecorder(stream, { audioBitsPerSecond: 32_000, ...(mimeType && { mimeType }) }); // prettier-ignore
+    const made = new MediaRecorder(stream, { audioBitsPerSecond: 32_000, ...(mimeType && { mimeType }) });
     recorder.current = made;
     const parts: Blob[] = [];
     const startedAt = Date.now();
@@ -68,7 +69,7 @@ export function useRecorder(onRecorded: (recorded: Recorded) => void) {
       end();
       const lengthS = Math.round((Date.now() - startedAt) / 100) / 10;
       const type = made.mimeType.split(';')[0] ?? 'audio/webm';
-      const name = `${new Date(startedAt).toISOString().slice(0, 19).replace(/:/g, '')}.${ENDING[type] ?? 'webm'}`; // prettier-ignore
+      const name = `${new Date(startedAt).toISOString().slice(0, 19).replace(/:/g, '')}.${ENDING[type] ?? 'webm'}`;
       // A slip of the thumb says nothing.
       if (parts.length > 0 && lengthS >= 0.6)
         tell.current({ file: new File(parts, name, { type }), lengthS, startedAt });

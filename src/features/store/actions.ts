@@ -39,6 +39,5 @@ export const newVersion = operation({
 export const archive = operation({
   contract: contracts.archive,
   permit: permit('keep records'),
-  run: ({ trx, now }, { table, id, archived }) =>
-    setArchived(trx, table, id, archived ? now : null),
+  run: ({ trx, now }, { table, id, archived }) => setArchived(trx, table, id, archived ? now : null),
 });

@@ -1,11 +1,4 @@
-import {
-  addEntry,
-  createBucket,
-  emptyBucket,
-  listBuckets,
-  removeEntry,
-  updateBucket,
-} from '@/data/buckets';
+import { addEntry, createBucket, emptyBucket, listBuckets, removeEntry, updateBucket } from '@/data/buckets';
 import { newId } from '@/data/ids';
 import { takeMaterials } from '@/data/materials';
 import { operation } from '@/platform/operation';
@@ -55,8 +48,7 @@ export const logBucket = operation({
   run: async ({ trx, person, now }, { bucketId, entryId, ...entry }) => {
     const [bucket] = await listBuckets(trx, { id: bucketId });
     if (bucket === undefined) throw notFound('This bucket');
-    if (bucket.emptiedAt !== null)
-      throw refuse(`${bucket.name} was emptied. Take it into use again first.`);
+    if (bucket.emptiedAt !== null) throw refuse(`${bucket.name} was emptied. Take it into use again first.`);
     await addEntry(trx, bucketId, { id: entryId, ...entry }, person.id, now);
   },
 });

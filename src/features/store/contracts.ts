@@ -73,29 +73,17 @@ export const archiveSchema = z.object({
 export const archive = toggled(contract('store.archive', archiveSchema), 'archived');
 const words = (most: number) => z.string().trim().max(most, `At most ${most} characters.`);
 const positive = (what: string, most: number) =>
-  z
-    .number(`Give ${what}.`)
-    .positive('More than 0.')
-    .max(most, 'Check the unit: this is very much.');
+  z.number(`Give ${what}.`).positive('More than 0.').max(most, 'Check the unit: this is very much.');
 /** What takes up oxygen in the fire yields more than it weighed; its loss is below 0. */
-const yielded = z
-  .number('Give a number.')
-  .min(0, 'Not below 0.')
-  .max(250, 'No material yields that much.');
+const yielded = z.number('Give a number.').min(0, 'Not below 0.').max(250, 'No material yields that much.');
 /** An oxide whose field was left empty is not in the analysis. */
-const known = (
-  oxides: Partial<Record<Oxide, number | null | undefined>>,
-): Partial<Record<Oxide, number>> =>
-  Object.fromEntries(
-    Object.entries(oxides).filter(([, value]) => value !== null && value !== undefined),
-  );
+const known = (oxides: Partial<Record<Oxide, number | null | undefined>>): Partial<Record<Oxide, number>> =>
+  Object.fromEntries(Object.entries(oxides).filter(([, value]) => value !== null && value !== undefined));
 export const materialFields = z.object({
   name: words(120).min(1, 'Give a name.'),
   analysis: z
     .object({
-      oxides: z
-        .partialRecord(z.enum(OXIDES as [Oxide, ...Oxide[]]), yielded.nullish())
-        .transform(known),
+      oxides: z.partialRecord(z.enum(OXIDES as [Oxide, ...Oxide[]]), yielded.nullish()).transform(known),
       loi: z
         .number('Give a number.')
         .min(-150, 'No material gains that much.')
@@ -104,13 +92,11 @@ export const materialFields = z.object({
         .transform((value) => value ?? 0),
     })
     .refine(
-      ({ oxides, loi }) =>
-        Object.values(oxides).reduce((sum, value) => sum + value, 0) + loi <= 103,
+      ({ oxides, loi }) => Object.values(oxides).reduce((sum, value) => sum + value, 0) + loi <= 103,
       'Oxides and loss on ignition make more than 103 %: a figure is doubled or a comma is lost.',
     )
     .refine(
-      ({ oxides, loi }) =>
-        Object.values(oxides).reduce((sum, value) => sum + value, 0) + Math.abs(loi) > 0,
+      ({ oxides, loi }) => Object.values(oxides).reduce((sum, value) => sum + value, 0) + Math.abs(loi) > 0,
       'Everything is 0: leave the analysis out if it is not known.',
     )
     .nullable(),
@@ -167,11 +153,7 @@ export const bucketFields = z.object({
   shape: z.enum(['round', 'square']),
   widthMm: positive('a width in mm', 3000).nullable(),
   depthMm: positive('a depth in mm', 3000).nullable(),
-  litres: z
-    .number('Give litres.')
-    .min(0, 'Not below 0.')
-    .max(1000, 'More than 1000 l? Check.')
-    .nullable(),
+  litres: z.number('Give litres.').min(0, 'Not below 0.').max(1000, 'More than 1000 l? Check.').nullable(),
   advice: z.object({
     dips: z.number().int().min(1).max(10).nullable(),
     seconds: z.number().min(0).max(120, 'Longer than two minutes? Check.').nullable(),
@@ -184,9 +166,7 @@ export const mixSchema = z.object({
   versionId: z.uuid(),
   fields: bucketFields,
   weighed: z
-    .array(
-      z.object({ materialId: z.uuid(), name: words(120), grams: z.number().min(0).max(500_000) }),
-    )
+    .array(z.object({ materialId: z.uuid(), name: words(120), grams: z.number().min(0).max(500_000) }))
     .max(60)
     .nullable(),
 });

@@ -73,7 +73,13 @@ test('percents follow, additions over 100; with nothing in the base there are no
 
 test('what is swapped in takes the place of what goes out, or adds to what is there', () => {
   const lines = editable(kept);
-  const found = { amounts: [{ name: 'Talc', amount: 12.345 }, { name: 'Silica', amount: 2 }], off: [] }; // prettier-ignore
+  const found = {
+    amounts: [
+      { name: 'Talc', amount: 12.345 },
+      { name: 'Silica', amount: 2 },
+    ],
+    off: [],
+  };
   const next = swapIn(lines, lines[2]!, found, materials);
   expect(amounts(next)).toEqual([
     ['feldspar', '50'],
@@ -87,7 +93,7 @@ test('what is swapped in takes the place of what goes out, or adds to what is th
 
 test('a swap among additions does not touch the base', () => {
   const lines = editable(recipe(['Silica', 100], ['Iron', 8, true]));
-  const next = swapIn(lines, lines[1]!, { amounts: [{ name: 'Silica', amount: 3 }], off: [] }, materials); // prettier-ignore
+  const next = swapIn(lines, lines[1]!, { amounts: [{ name: 'Silica', amount: 3 }], off: [] }, materials);
   expect(next.map(({ materialId, amount, addition }) => [materialId, amount, addition])).toEqual([
     ['silica', '100', false],
     ['silica', '3', true],
@@ -95,9 +101,9 @@ test('a swap among additions does not touch the base', () => {
 });
 
 test('two versions are compared per 100 of base, not by what was typed', () => {
-  const same = editable(recipe(['Feldspar', 5], ['Silica', 3], ['Whiting', 2], ['Iron', 0.8, true])); // prettier-ignore
+  const same = editable(recipe(['Feldspar', 5], ['Silica', 3], ['Whiting', 2], ['Iron', 0.8, true]));
   expect(differenceInWords(kept, same, materials)).toBe('the same amounts.');
-  const other = editable(recipe(['Feldspar', 50], ['Silica', 25], ['Talc', 25], ['Iron', 8, true])); // prettier-ignore
+  const other = editable(recipe(['Feldspar', 50], ['Silica', 25], ['Talc', 25], ['Iron', 8, true]));
   expect(differenceInWords(kept, other, materials)).toBe(
     'Silica 30 → 25 g, Whiting 20 → 0 g, Talc 0 → 25 g.',
   );

@@ -31,8 +31,7 @@ export const editable = (recipe: Recipe | null): EditLine[] =>
     supply: line.supply,
   }));
 
-const nextKey = (lines: readonly EditLine[]): number =>
-  1 + Math.max(0, ...lines.map(({ key }) => key));
+const nextKey = (lines: readonly EditLine[]): number => 1 + Math.max(0, ...lines.map(({ key }) => key));
 
 /** The lines with an empty one at their end. */
 export const withBlank = (lines: readonly EditLine[]): EditLine[] => [
@@ -72,9 +71,7 @@ export function swapIn(
   let key = nextKey(lines);
   for (const { name, amount } of found.amounts) {
     const materialId = materials.find((one) => one.name === name)?.id ?? null;
-    const there = next.findIndex(
-      (line) => line.materialId === materialId && line.addition === out.addition,
-    );
+    const there = next.findIndex((line) => line.materialId === materialId && line.addition === out.addition);
     const held = next[there];
     if (held === undefined)
       next.splice(at, 0, {

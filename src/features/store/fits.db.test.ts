@@ -69,16 +69,9 @@ test('crazing that came weeks later is told from crazing at the opening; coats a
     });
   await studio.must(
     'opening.record',
-    recordInput(
-      firingId,
-      ids,
-      { surface: 'gloss', signs: [crazing] },
-      { place: 'desk', corrects: null },
-    ),
+    recordInput(firingId, ids, { surface: 'gloss', signs: [crazing] }, { place: 'desk', corrects: null }),
   );
-  const [own] = (await examinedPieces(studio.db, studio.body)).filter(({ pieceId }) =>
-    ids.includes(pieceId),
-  );
+  const [own] = (await examinedPieces(studio.db, studio.body)).filter(({ pieceId }) => ids.includes(pieceId));
   expect(own).toMatchObject({ slug: 'tarn', version: 1, found: 'crazed later', coats: 3 });
   expect(own!.days).toBeGreaterThan(20);
 });
@@ -92,7 +85,7 @@ test('a glaze without a recipe, a stack of two and another body say nothing here
   firingId = await planFiring(studio);
   await studio.must('loading.place', { firingId, pieceIds: ids, shelf: 1 });
   await advance(studio, firingId);
-  await studio.must('opening.record', recordInput(firingId, ids, { surface: 'gloss', signs: [crazing] })); // prettier-ignore
+  await studio.must('opening.record', recordInput(firingId, ids, { surface: 'gloss', signs: [crazing] }));
   expect((await bodyFits(studio.db, studio.body))[0]!.placed!.pieces).toBe(before);
   expect(await bodyFits(studio.db, '0193f7a0-0000-7000-8000-000000000999')).toEqual([]);
 });

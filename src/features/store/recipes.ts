@@ -24,8 +24,7 @@ export const saveRecipe = operation({
   permit: permit('keep records'),
   run: async ({ trx, now }, { coatingId, versionId, changed, unit, notes, lines }) => {
     const known = new Set((await listMaterials(trx)).map(({ id }) => id));
-    if (!lines.every((line) => known.has(line.materialId)))
-      throw notFound('One of these materials');
+    if (!lines.every((line) => known.has(line.materialId))) throw notFound('One of these materials');
     if (versionId === null) {
       const version = await addVersion(trx, coatingId, changed, now);
       await setRecipe(trx, version.id, { unit, notes, lines });

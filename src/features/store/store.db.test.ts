@@ -137,9 +137,7 @@ test('a price alone leaves a shipped analysis what it is', async () => {
 
 test('a recipe is kept with its version and has its chemistry', async () => {
   await studio.must('store.save-recipe', await saved('tarn'));
-  const recipe = (await recipesOf(studio.db, [studio.version('tarn')])).get(
-    studio.version('tarn'),
-  )!;
+  const recipe = (await recipesOf(studio.db, [studio.version('tarn')])).get(studio.version('tarn'))!;
   expect(recipe.lines.map(({ name, amount }) => [name, amount])).toEqual([
     ['Potash feldspar', 40],
     ['Silica', 30],
@@ -153,8 +151,7 @@ test('a recipe is kept with its version and has its chemistry', async () => {
 });
 
 test('recipes that sum to nothing, negative amounts and materials that are gone are refused', async () => {
-  const with_ = async (lines: object[]) =>
-    studio.act('store.save-recipe', await saved('tarn', { lines }));
+  const with_ = async (lines: object[]) => studio.act('store.save-recipe', await saved('tarn', { lines }));
   expect(await with_([])).toMatchObject({ ok: false });
   expect(await with_(textbook().map((line) => ({ ...line, amount: 0 })))).toMatchObject({
     problem: { message: expect.stringContaining('sums to nothing') as string },
@@ -162,9 +159,10 @@ test('recipes that sum to nothing, negative amounts and materials that are gone 
   expect(await with_(textbook().map((line) => ({ ...line, amount: -2 })))).toMatchObject({
     ok: false,
   });
-  expect(await with_([{ materialId: v7(), amount: 5, addition: false, supply: '' }])).toMatchObject(
-    { ok: false, problem: { code: 'not-found' } },
-  );
+  expect(await with_([{ materialId: v7(), amount: 5, addition: false, supply: '' }])).toMatchObject({
+    ok: false,
+    problem: { code: 'not-found' },
+  });
 });
 
 test('a version that has been fired cannot change; the next version can be made of it', async () => {
@@ -188,10 +186,7 @@ test('a version that has been fired cannot change; the next version can be made 
 
 test('a version of another coating is not written over', async () => {
   expect(
-    await studio.act(
-      'store.save-recipe',
-      await saved('tarn', { versionId: studio.version('pitch') }),
-    ),
+    await studio.act('store.save-recipe', await saved('tarn', { versionId: studio.version('pitch') })),
   ).toMatchObject({ ok: false, problem: { code: 'not-found' } });
 });
 

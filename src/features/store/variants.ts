@@ -31,7 +31,10 @@ export function readVariants(text: string, baseGrams: number): Variant[] {
   return variants;
 }
 
-/** A mixing tree as steps to follow one after another: what to do, and what to weigh or keep, as `weight` says it. */
+/**
+ * A mixing tree as steps to follow one after another: what to do, and what to weigh or keep, as `weight` says
+ * it.
+ */
 export function mixSteps(node: MixNode, weight: (grams: number) => string): string[][] {
   const rows: string[][] = node.weigh.map(({ name, grams }) => [
     `Add ${name} to the pot of ${weight(node.baseGrams)} base`,

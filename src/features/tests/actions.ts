@@ -8,10 +8,7 @@ import * as contracts from './contracts';
 import { listBodies } from '@/data/bodies';
 
 /** Coats of an exception: 0 leaves a layer out, a missing number keeps what was meant. */
-function doneOf(
-  meant: readonly LayerFields[],
-  coats: readonly number[] | undefined,
-): LayerFields[] {
+function doneOf(meant: readonly LayerFields[], coats: readonly number[] | undefined): LayerFields[] {
   return meant.flatMap((layer, i) => {
     const changed = coats?.[i] ?? layer.coats;
     return changed === 0 ? [] : [{ ...layer, coats: changed }];

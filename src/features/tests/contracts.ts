@@ -29,7 +29,10 @@ export const makeSchema = z
     marks: z.array(markField).max(200).default([]),
     ownerId: z.uuid().nullable(),
     layers: z.array(layerSchema).max(12, 'At most 12 layers.'),
-    /** Pieces of the lot that turned out otherwise: coats by layer (0: left out), and a doubt to be remembered. */
+    /**
+     * Pieces of the lot that turned out otherwise: coats by layer (0: left out), and a doubt to be
+     * remembered.
+     */
     exceptions: z
       .array(
         z.object({
@@ -46,9 +49,5 @@ export const makeSchema = z
     message: 'An exception names a piece beyond the number made.',
     path: ['exceptions'],
   });
-export const make = contract(
-  'tests.make',
-  makeSchema,
-  answers<{ codes: string[]; lotId: string | null }>(),
-);
+export const make = contract('tests.make', makeSchema, answers<{ codes: string[]; lotId: string | null }>());
 export type MakeInput = z.input<typeof makeSchema>;

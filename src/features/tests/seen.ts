@@ -10,15 +10,13 @@ import { groupRows } from '@/data/rows';
 export type SeenColumns = { surface: string; signs: string; cone: string; verdict: string };
 export const NOTHING_SEEN: SeenColumns = { surface: '', signs: '', cone: '', verdict: '' };
 
-export async function seenOf(
-  src: Source,
-  pieceIds: readonly string[],
-): Promise<Map<string, SeenColumns>> {
+export async function seenOf(src: Source, pieceIds: readonly string[]): Promise<Map<string, SeenColumns>> {
   const looks = await listObservations(src, { pieceIds, current: true });
   const firings = new Map(
-    (await listFirings(src, { ids: [...new Set(looks.map(({ firingId }) => firingId))] })).map(
-      (firing) => [firing.id, firing],
-    ),
+    (await listFirings(src, { ids: [...new Set(looks.map(({ firingId }) => firingId))] })).map((firing) => [
+      firing.id,
+      firing,
+    ]),
   );
   const glaze = looks.filter(({ firingId }) => firings.get(firingId)?.kind !== 'bisque');
   const byPiece = groupRows(
@@ -28,9 +26,7 @@ export async function seenOf(
   );
   return new Map(
     [...byPiece].map(([id, own]) => {
-      const state = stateOf(
-        own.map((one) => ({ ...one, by: one.seenBy, seenAt: one.seenAt.toISOString() })),
-      );
+      const state = stateOf(own.map((one) => ({ ...one, by: one.seenBy, seenAt: one.seenAt.toISOString() })));
       const firing = firings.get(own.at(-1)!.firingId);
       return [
         id,
@@ -39,13 +35,9 @@ export async function seenOf(
           signs: (state?.now.signs ?? [])
             .map(({ sign }) => signOf(sign)?.name.toLowerCase() ?? sign)
             .join(', '),
-          cone:
-            firing === undefined
-              ? ''
-              : coneWords({ known: firing.coneKnown, band: firing.coneBand }),
+          cone: firing === undefined ? '' : coneWords({ known: firing.coneKnown, band: firing.coneBand }),
           // The last word that was said stands.
-          verdict:
-            own.findLast(({ verdict, zone }) => zone === null && verdict !== null)?.verdict ?? '',
+          verdict: own.findLast(({ verdict, zone }) => zone === null && verdict !== null)?.verdict ?? '',
         },
       ];
     }),

@@ -35,8 +35,14 @@ test('a lot is recorded once with its exceptions: what was meant and what was do
   const pieces = await loadPieces(studio.db, { codes });
   const of = (code: string) => pieces.find((piece) => piece.code === code)!;
   const done = (i: number) => of(codes[i]!).done.map(({ coat, coats }) => [coat.slug, coats]);
-  expect(done(0)).toEqual([['pitch', 2], ['tarn', 1]]); // prettier-ignore
-  expect(done(1)).toEqual([['pitch', 1], ['tarn', 1]]); // prettier-ignore
+  expect(done(0)).toEqual([
+    ['pitch', 2],
+    ['tarn', 1],
+  ]);
+  expect(done(1)).toEqual([
+    ['pitch', 1],
+    ['tarn', 1],
+  ]);
   expect(done(2)).toEqual([['pitch', 2]]);
   for (const piece of pieces) expect(piece.meant).toHaveLength(2);
   expect(of(codes[2]!).flags.map(({ text }) => text)).toEqual(['gave when lifted']);
@@ -126,8 +132,7 @@ test('what belongs to somebody is found by others once its owner shows it; the s
 test('a student writes of own pieces only, and cannot give one away', async () => {
   const own = await makePieces(studio, [pitch()], { ownerId: studio.student.id });
   const other = await makePieces(studio, [pitch()]);
-  const say = (pieceIds: string[]) =>
-    studio.act('pieces.flag', { pieceIds, text: 'mine' }, studio.student);
+  const say = (pieceIds: string[]) => studio.act('pieces.flag', { pieceIds, text: 'mine' }, studio.student);
   expect((await say(own.ids)).ok).toBe(true);
   expect(await say(other.ids)).toMatchObject({
     problem: { message: 'You can write of your own pieces only.' },
@@ -165,8 +170,19 @@ test('the list of pieces shows surface, signs, cone and verdict as they are now'
   await studio.must('loading.place', { firingId, pieceIds: ids, shelf: 1 });
   await advance(studio, firingId);
   const sign = { sign: 'crazing', severity: 2, wanted: false };
-  await studio.must('opening.record', recordInput(firingId, [ids[0]!], { surface: 'satin', verdict: 'keep', signs: [sign] })); // prettier-ignore
-  await studio.must('opening.record', recordInput(firingId, [ids[0]!], { surface: 'gloss', verdict: 'second', signs: [] }, { corrects: null, place: 'desk' })); // prettier-ignore
+  await studio.must(
+    'opening.record',
+    recordInput(firingId, [ids[0]!], { surface: 'satin', verdict: 'keep', signs: [sign] }),
+  );
+  await studio.must(
+    'opening.record',
+    recordInput(
+      firingId,
+      [ids[0]!],
+      { surface: 'gloss', verdict: 'second', signs: [] },
+      { corrects: null, place: 'desk' },
+    ),
+  );
   const seen = await seenOf(studio.db, ids);
   expect(seen.get(ids[0]!)).toEqual({
     surface: 'gloss',

@@ -23,14 +23,13 @@ const sheet = (person: string, id = 'sheet/7/weigh') =>
           },
         ]}
       />{' '}
-      {/* prettier-ignore */}
     </SenderHost>,
     { person },
   );
 const row = (name: string) => screen.getByRole<HTMLInputElement>('checkbox', { name });
 
 test('what was ticked elsewhere is there; a tick here goes out under its own name', async () => {
-  const sent = server(({ path }) => ({ ok: true, data: path.startsWith('/api/ticks') ? ['0/1'] : null })); // prettier-ignore
+  const sent = server(({ path }) => ({ ok: true, data: path.startsWith('/api/ticks') ? ['0/1'] : null }));
   const hand = person();
   const own = me();
   sheet(own);
@@ -38,8 +37,11 @@ test('what was ticked elsewhere is there; a tick here goes out under its own nam
   expect(screen.getByText(/^1 of 2 done/)).toBeTruthy();
   await hand.click(row('Silica, 20 g'));
   await screen.findByText(/^2 of 2 done/);
-  await waitFor(() => expect(sent.filter(({ path }) => path === '/api/act/ticks.tick')).toHaveLength(1)); // prettier-ignore
-  expect(sent.at(-1)!.body).toMatchObject({ as: own, input: { sheet: 'sheet/7/weigh', line: '0/0', done: true } }); // prettier-ignore
+  await waitFor(() => expect(sent.filter(({ path }) => path === '/api/act/ticks.tick')).toHaveLength(1));
+  expect(sent.at(-1)!.body).toMatchObject({
+    as: own,
+    input: { sheet: 'sheet/7/weigh', line: '0/0', done: true },
+  });
   await press(hand, 'Start over');
   await screen.findByText(/^0 of 2 done/);
 });

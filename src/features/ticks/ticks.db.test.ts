@@ -45,8 +45,16 @@ test('begun anew nothing is ticked but what another device ticks after it', asyn
 });
 
 test('a clock far ahead is held back to now, and no row of another shape is kept', async () => {
-  await studio.must('ticks.tick', { sheet: SHEET, line: '3/0', done: true, at: '2199-01-01T00:00:00.000Z' }); // prettier-ignore
-  await studio.must('ticks.tick', { sheet: SHEET, line: '3/0', done: false, at: new Date(Date.now() + 1000).toISOString() }); // prettier-ignore
+  await studio.must('ticks.tick', { sheet: SHEET, line: '3/0', done: true, at: '2199-01-01T00:00:00.000Z' });
+  await studio.must('ticks.tick', {
+    sheet: SHEET,
+    line: '3/0',
+    done: false,
+    at: new Date(Date.now() + 1000).toISOString(),
+  });
   expect(await held()).not.toContain('3/0');
-  expect(await studio.act('ticks.tick', { sheet: SHEET, line: 'x', done: true, at: at(1) })).toMatchObject({ ok: false, problem: { code: 'invalid' } }); // prettier-ignore
+  expect(await studio.act('ticks.tick', { sheet: SHEET, line: 'x', done: true, at: at(1) })).toMatchObject({
+    ok: false,
+    problem: { code: 'invalid' },
+  });
 });

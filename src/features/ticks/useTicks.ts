@@ -28,7 +28,8 @@ function remember(key: string, known: Known): void {
 }
 
 /**
- * A sheet's ticks, one's own: what the server has, as it was last heard of, and what was ticked here and has not gone out.
+ * A sheet's ticks, one's own: what the server has, as it was last heard of, and what was ticked here and has
+ * not gone out.
  */
 export function useTicks(sheet: string): {
   ticked: ReadonlySet<string>;
@@ -58,7 +59,10 @@ export function useTicks(sheet: string): {
   }, [key, sheet]);
   const known = heard?.key === key ? heard.known : NOTHING;
   // What is touched on this page shows at once; the device follows a moment later.
-  const [touched, setTouched] = useState<{ key: string; lines: Readonly<Record<string, boolean>> }>({ key, lines: {} }); // prettier-ignore
+  const [touched, setTouched] = useState<{ key: string; lines: Readonly<Record<string, boolean>> }>({
+    key,
+    lines: {},
+  });
   const here = touched.key === key ? touched.lines : NO_LINES;
   const ticked = useMemo(() => {
     const done = ticksWith(known, items ?? []);

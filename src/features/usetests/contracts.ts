@@ -12,7 +12,13 @@ export const doneSchema = z
     pieceId: z.uuid(),
     kind: z.string().refine((kind) => testKind(kind) !== undefined, 'No test that is known.'),
     outcome: z.string(),
-    rounds: z.number().int('A whole number.').min(1, 'At least one.').max(5000, 'At most 5000.').nullable().default(null), // prettier-ignore
+    rounds: z
+      .number()
+      .int('A whole number.')
+      .min(1, 'At least one.')
+      .max(5000, 'At most 5000.')
+      .nullable()
+      .default(null),
     dryG: grams.default(null),
     wetG: grams.default(null),
     note: z.string().trim().max(500, 'At most 500 characters.').default(''),
@@ -20,10 +26,12 @@ export const doneSchema = z
     dueOn: day.nullable().default(null),
   })
   .superRefine(({ kind, outcome, dryG, wetG, doneOn, dueOn }, context) => {
-    const say = (path: string, message: string): void => context.addIssue({ code: 'custom', path: [path], message }); // prettier-ignore
+    const say = (path: string, message: string): void =>
+      context.addIssue({ code: 'custom', path: [path], message });
     if (outcomeOfTest(kind, outcome) === undefined) say('outcome', 'Say what was found.');
-    if (testKind(kind)?.weighs && (dryG === null || wetG === null)) say('dryG', 'Both weights, dry and soaked.'); // prettier-ignore
-    if (dryG !== null && wetG !== null && wetG < dryG) say('wetG', 'Soaked it weighs no less than dry.'); // prettier-ignore
+    if (testKind(kind)?.weighs && (dryG === null || wetG === null))
+      say('dryG', 'Both weights, dry and soaked.');
+    if (dryG !== null && wetG !== null && wetG < dryG) say('wetG', 'Soaked it weighs no less than dry.');
     if (dueOn !== null && dueOn <= doneOn) say('dueOn', 'A day after it was done.');
   });
 /** A test of body or use, with what it found. */

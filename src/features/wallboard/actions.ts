@@ -20,9 +20,7 @@ import * as contracts from './contracts';
 import { framesOn, rowsOf, zonesOn } from './rows';
 
 /** Names are one where they differ in capitals and marks only, as in any table of past tests. */
-const everyNew = (
-  namings: readonly { name: string; id: string | null }[],
-): Record<string, string> =>
+const everyNew = (namings: readonly { name: string; id: string | null }[]): Record<string, string> =>
   Object.fromEntries(namings.flatMap(({ name, id }) => (id === null ? [[name, 'new']] : [])));
 
 const inUse = async (src: Source) => (await listCoatings(src)).filter(({ archived }) => !archived);
@@ -33,10 +31,10 @@ async function givenBack(
   rows: readonly ImportRow[],
   before: ReadonlySet<string>,
 ): Promise<string[]> {
-  const named = new Set(
-    rows.flatMap(({ coats }) => coats.map(({ coating }) => plainName(coating))),
+  const named = new Set(rows.flatMap(({ coats }) => coats.map(({ coating }) => plainName(coating))));
+  const fresh = (await listCoatings(trx)).filter(
+    ({ id, name, mergedInto }) => !before.has(id) && mergedInto === null && named.has(plainName(name)),
   );
-  const fresh = (await listCoatings(trx)).filter(({ id, name, mergedInto }) => !before.has(id) && mergedInto === null && named.has(plainName(name))); // prettier-ignore
   for (const { id, archived } of fresh) if (archived) await setArchived(trx, 'coating', id, null);
   return fresh.map(({ id }) => id);
 }
@@ -50,11 +48,20 @@ export const bringBoard = operation({
       if (wrong !== null) throw refuse(`${placeOf(row, column)}: ${wrong}`);
     }
     const kept = await keepPicture(pictureStore(), file.bytes);
-    const [bytes, card, coatings] = await Promise.all([pictureStore().read(pictureFile(kept.sha, 'large')), greyCard(db), listCoatings(db)]); // prettier-ignore
+    const [bytes, card, coatings] = await Promise.all([
+      pictureStore().read(pictureFile(kept.sha, 'large')),
+      greyCard(db),
+      listCoatings(db),
+    ]);
     const raster = await rasterOf(found(bytes, 'The file of this picture'));
-    const known = new Map(coatings.map(({ name, slug, kind, versions }) => [plainName(name), { slug, kind, version: versions.at(-1)!.no }])); // prettier-ignore
+    const known = new Map(
+      coatings.map(({ name, slug, kind, versions }) => [
+        plainName(name),
+        { slug, kind, version: versions.at(-1)!.no },
+      ]),
+    );
     const results = tiles.map(({ row, column, own, shape }) => {
-      const zones = zonesOn(board, tileOf(board, row, column, own), (name) => known.get(plainName(name))); // prettier-ignore
+      const zones = zonesOn(board, tileOf(board, row, column, own), (name) => known.get(plainName(name)));
       return measured(raster, framesOn(board, shape), zones, { steps: grey, card });
     });
     return { kept: { ...kept, originalName: file.name }, card, results };
@@ -63,13 +70,28 @@ export const bringBoard = operation({
     telling(operationId, async (tell) => {
       const rows = rowsOf(input);
       const asked = await planRows(trx, rows, { bodies: {}, coatings: {}, kilns: {} });
-      const planned = await planRows(trx, rows, { bodies: everyNew(asked.bodies), coatings: everyNew(asked.coatings), kilns: {} }); // prettier-ignore
-      const options = { kilnForRest: input.kilnId ?? 'new', method: input.method, conesShown: input.conesShown }; // prettier-ignore
+      const planned = await planRows(trx, rows, {
+        bodies: everyNew(asked.bodies),
+        coatings: everyNew(asked.coatings),
+        kilns: {},
+      });
+      const options = {
+        kilnForRest: input.kilnId ?? 'new',
+        method: input.method,
+        conesShown: input.conesShown,
+      };
       const there = new Set((await inUse(trx)).map(({ id }) => id));
-      const { made, pieces } = await writeImport(trx, planned, options, input.name, person.id, now, tell); // prettier-ignore
+      const { made, pieces } = await writeImport(trx, planned, options, input.name, person.id, now, tell);
       tell(0.85, `Giving ${count(pieces.length, 'tile')} their part of the picture`);
       const list = pieces.map((one, i) => ({ ...one, frames: results[i]!.frames }));
-      await keepFor(trx, kept, list, input.grey === null ? null : { steps: input.grey, card: card ?? [] }, person.id, now); // prettier-ignore
+      await keepFor(
+        trx,
+        kept,
+        list,
+        input.grey === null ? null : { steps: input.grey, card: card ?? [] },
+        person.id,
+        now,
+      );
       await refreshCells(trx, pieces);
       const pieceIds = pieces.map(({ pieceId }) => pieceId);
       return {

@@ -42,15 +42,26 @@ export const bringBoardSchema = z.object({
   tiles: z
     .array(
       z.object({
-        row: z.number().int().min(0).max(MOST_SIDE - 1),
-        column: z.number().int().min(0).max(MOST_SIDE - 1),
+        row: z
+          .number()
+          .int()
+          .min(0)
+          .max(MOST_SIDE - 1),
+        column: z
+          .number()
+          .int()
+          .min(0)
+          .max(MOST_SIDE - 1),
         own: z.string().trim().max(200).nullable(),
         shape: cornersSchema,
-      }), // prettier-ignore
+      }),
     )
     .min(1, 'No tile hangs on this board.')
     .max(MOST_TILES, `At most ${MOST_TILES} tiles at a time.`)
-    .refine((list) => new Set(list.map(({ row, column }) => `${row}/${column}`)).size === list.length, 'Each place once.'), // prettier-ignore
+    .refine(
+      (list) => new Set(list.map(({ row, column }) => `${row}/${column}`)).size === list.length,
+      'Each place once.',
+    ),
   grey: z.array(spotSchema).min(1).max(24).nullable(),
 });
 

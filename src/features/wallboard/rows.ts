@@ -7,7 +7,11 @@ import type { BringBoard } from './contracts';
 
 /** The grounds of a tile’s faces, in the order of their numbers; halves lie side by side. */
 export const groundsOf = ({ halves }: Pick<BringBoard['board'], 'halves'>): Face[] =>
-  (halves === null ? ['bare' as const] : [halves.left, halves.right]).map((kind, i) => ({ no: i + 1, kind, slip: null })); // prettier-ignore
+  (halves === null ? ['bare' as const] : [halves.left, halves.right]).map((kind, i) => ({
+    no: i + 1,
+    kind,
+    slip: null,
+  }));
 
 export function rowsOf({ board, tiles, cone, atmosphere, firedOn }: BringBoard): ImportRow[] {
   return tiles.map(({ row, column, own }, i): ImportRow => {
@@ -65,4 +69,4 @@ export const framesOn = (
   board: Pick<BringBoard['board'], 'halves'>,
   shape: Corners,
 ): { face: number; shape: Corners; guessed: boolean }[] =>
-  split(shape, board.halves === null ? 1 : 2).map((part, i) => ({ face: i + 1, shape: part, guessed: true })); // prettier-ignore
+  split(shape, board.halves === null ? 1 : 2).map((part, i) => ({ face: i + 1, shape: part, guessed: true }));

@@ -33,15 +33,17 @@ export type OnBoard = BoardTile & OfPlace & { key: string; is: WallTile };
 const keyOf = ({ row, column }: Pick<BoardTile, 'row' | 'column'>): string => `${row}/${column}`;
 
 /** Every place of the board with what hangs there by what was said. */
-export const placesOn = (
-  tiles: readonly BoardTile[],
-  board: Said['board'],
-  places: Places,
-): OnBoard[] =>
+export const placesOn = (tiles: readonly BoardTile[], board: Said['board'], places: Places): OnBoard[] =>
   tiles.map((tile) => {
     const key = keyOf(tile);
     const own = places[key]?.own ?? '';
-    return { ...tile, key, own, hangs: places[key]?.hangs ?? !tile.empty, is: tileOf(board, tile.row, tile.column, own) }; // prettier-ignore
+    return {
+      ...tile,
+      key,
+      own,
+      hangs: places[key]?.hangs ?? !tile.empty,
+      is: tileOf(board, tile.row, tile.column, own),
+    };
   });
 
 /** Headings from one on: what was pasted fills the following ones, as many as there are. */
@@ -64,8 +66,11 @@ export const toBring = (
   list: readonly OnBoard[],
   grey: BringBoardInput['grey'],
 ): BringBoardInput => ({
-  // prettier-ignore
   ...said,
-  tiles: list.flatMap(({ row, column, own, hangs, corners }) => (hangs ? [{ row, column, own: own === '' ? null : own, shape: { kind: 'corners' as const, corners } }] : [])), // prettier-ignore
+  tiles: list.flatMap(({ row, column, own, hangs, corners }) =>
+    hangs
+      ? [{ row, column, own: own === '' ? null : own, shape: { kind: 'corners' as const, corners } }]
+      : [],
+  ),
   grey,
 });

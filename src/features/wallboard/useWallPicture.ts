@@ -1,5 +1,7 @@
 'use client';
-/** The picture of a board on this device: where the board lies in it, and its tiles, looked for in a worker. */
+/**
+ * The picture of a board on this device: where the board lies in it, and its tiles, looked for in a worker.
+ */
 import { useEffect, useRef, useState } from 'react';
 import { wrongWith, type Corners, type Spot } from '@/core/frame';
 import type { BoardTile, Card, Grid } from '@/core/sight';
@@ -17,7 +19,7 @@ const BY_HAND: Grid = {
   rows: 4,
   columns: 6,
 };
-const wrong = ({ corners }: Grid): string | null => wrongWith({ kind: 'corners', corners } satisfies Corners); // prettier-ignore
+const wrong = ({ corners }: Grid): string | null => wrongWith({ kind: 'corners', corners } satisfies Corners);
 
 /** A corner that is being moved is waited for. */
 const QUIET_MS = 300;

@@ -1,4 +1,6 @@
-/** A photographed wall board becomes tiles with their cells, colours and pictures, and is taken back as one. */
+/**
+ * A photographed wall board becomes tiles with their cells, colours and pictures, and is taken back as one.
+ */
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -33,16 +35,28 @@ beforeAll(async () => {
   // A scene of two rows and three columns, each tile of two halves.
   let seed = 1;
   let scene = drawScene(new Random(seed), PLAIN, 'board');
-  while (scene.grid!.rows !== 2 || scene.grid!.columns !== 3) scene = drawScene(new Random(++seed), PLAIN, 'board'); // prettier-ignore
+  while (scene.grid!.rows !== 2 || scene.grid!.columns !== 3)
+    scene = drawScene(new Random(++seed), PLAIN, 'board');
   scene.slabs.forEach((slab, i) => {
     const [lower, upper] = LIGHT[Math.floor(i / 3)]!;
-    const patch = (from: number, to: number, l: number) => ({ from, to, lab: [l, 0, 8] as Lab, mottle: 0.03, gloss: 0 }); // prettier-ignore
+    const patch = (from: number, to: number, l: number) => ({
+      from,
+      to,
+      lab: [l, 0, 8] as Lab,
+      mottle: 0.03,
+      gloss: 0,
+    });
     slab.patches = [patch(0, 0.5, lower), patch(0.5, 1, upper)];
   });
   scene.card!.steps = CARD.map((l): Lab => [l, 0, 0]);
   const picture = photograph(scene, { ...PLAIN, exposure: [-0.3, 0] }, seed, 960);
   bytes = await developed(picture);
-  const { width, height, card, outlines } = picture.truth as unknown as { width: number; height: number; card: { middles: [number, number][] }; outlines: [number, number][][] }; // prettier-ignore
+  const { width, height, card, outlines } = picture.truth as unknown as {
+    width: number;
+    height: number;
+    card: { middles: [number, number][] };
+    outlines: [number, number][][];
+  };
   const at = ([x, y]: readonly [number, number]) => ({ x: x / width, y: y / height });
   input = {
     name: 'The board by the sink',
@@ -62,7 +76,12 @@ beforeAll(async () => {
     kilnId: null,
     firedOn: null,
     method: 'dip',
-    tiles: outlines.map((corners, i) => ({ row: Math.floor(i / 3), column: i % 3, own: null, shape: { kind: 'corners', corners: corners.map(at) as never } })), // prettier-ignore
+    tiles: outlines.map((corners, i) => ({
+      row: Math.floor(i / 3),
+      column: i % 3,
+      own: null,
+      shape: { kind: 'corners', corners: corners.map(at) as never },
+    })),
     grey: card.middles.map(at),
   };
 });
@@ -71,28 +90,47 @@ afterAll(async () => {
   await rm(folder, { recursive: true });
 });
 
-const bring = (part: Partial<BringBoardInput> = {}, file = bytes, as = studio.technician) => studio.actWithFile<Brought>('wallboard.bring', { ...input, ...part }, file, as); // prettier-ignore
+const bring = (part: Partial<BringBoardInput> = {}, file = bytes, as = studio.technician) =>
+  studio.actWithFile<Brought>('wallboard.bring', { ...input, ...part }, file, as);
 const kept = async (part: Partial<BringBoardInput> = {}): Promise<Brought> => {
   const answer = await bring(part);
   if (!answer.ok) throw new Error(answer.problem.message);
   return answer.data;
 };
-const cells = () => studio.db('cell').whereNotNull('photo_sha').select('base_slug', 'over_slug', 'photo_cut'); // prettier-ignore
-const away = ({ lotId, coatingIds }: Brought, binned: boolean) => studio.must('exchange.away', { lotId, coatingIds, binned }); // prettier-ignore
+const cells = () => studio.db('cell').whereNotNull('photo_sha').select('base_slug', 'over_slug', 'photo_cut');
+const away = ({ lotId, coatingIds }: Brought, binned: boolean) =>
+  studio.must('exchange.away', { lotId, coatingIds, binned });
 
 test('six tiles stand in their cells with colours of their halves; new coatings are made; nothing is made up; it is taken back', async () => {
   const made = await kept();
-  expect(made).toMatchObject({ bodies: 0, measured: 6, chart: { body: 'peat', cone: '?6', atmosphere: 'oxidation' } }); // prettier-ignore
+  expect(made).toMatchObject({
+    bodies: 0,
+    measured: 6,
+    chart: { body: 'peat', cone: '?6', atmosphere: 'oxidation' },
+  });
   const pieces = await loadPieces(studio.db, { ids: made.pieceIds });
-  expect(pieces.map(({ mark, keyKnown }) => [mark, keyKnown]).sort()).toEqual([['A1', 'sure'], ['A2', 'sure'], ['A3', 'likely'], ['B1', 'sure'], ['B2', 'sure'], ['B3', 'likely']]); // prettier-ignore
+  expect(pieces.map(({ mark, keyKnown }) => [mark, keyKnown]).sort()).toEqual([
+    ['A1', 'sure'],
+    ['A2', 'sure'],
+    ['A3', 'likely'],
+    ['B1', 'sure'],
+    ['B2', 'sure'],
+    ['B3', 'likely'],
+  ]);
   // Where nobody said when and in which kiln, it stays unknown.
-  const firing = await studio.db('firing').join('kiln', 'kiln.id', 'firing.kiln_id').first('nobody_knows', 'planned_for', 'target_cone'); // prettier-ignore
+  const firing = await studio
+    .db('firing')
+    .join('kiln', 'kiln.id', 'firing.kiln_id')
+    .first('nobody_knows', 'planned_for', 'target_cone');
   expect(firing).toMatchObject({ nobody_knows: 1, planned_for: null, target_cone: '6' });
   const photos = await listPhotos(studio.db, { pieceIds: made.pieceIds });
   expect([photos.length, new Set(photos.map(({ sha }) => sha)).size]).toEqual([6, 1]);
   for (const [i, pieceId] of made.pieceIds.entries()) {
-    const own = await framesOf(studio.db, photos.filter((one) => one.pieceId === pieceId).map(({ id }) => id)); // prettier-ignore
-    const colours = own.flatMap((frame) => frame.colours).sort((a, b) => a.zone.localeCompare(b.zone)); // prettier-ignore
+    const own = await framesOf(
+      studio.db,
+      photos.filter((one) => one.pieceId === pieceId).map(({ id }) => id),
+    );
+    const colours = own.flatMap((frame) => frame.colours).sort((a, b) => a.zone.localeCompare(b.zone));
     expect(colours).toHaveLength(2);
     for (const [k, l] of LIGHT[Math.floor(i / 3)]!.entries())
       expect(deltaE(colours[k]!.lab, [l, 0, 8])).toBeLessThan(4);
@@ -106,7 +144,7 @@ test('six tiles stand in their cells with colours of their halves; new coatings 
   const listed = async (): Promise<number[]> => [
     (await listFirings(studio.db)).length,
     (await openFirings(studio.db)).length,
-    ...[...(await newestFirings(studio.db, 9)).values()].flatMap(({ newest, all }) => [newest.length, all]), // prettier-ignore
+    ...[...(await newestFirings(studio.db, 9)).values()].flatMap(({ newest, all }) => [newest.length, all]),
   ];
   expect(await listed()).toEqual([1, 0, 1, 1]);
   await away(made, true);
@@ -117,7 +155,8 @@ test('six tiles stand in their cells with colours of their halves; new coatings 
   expect(await listed()).toEqual([1, 0, 1, 1]);
   await away(made, true);
   // Coatings that only it had are put away with it; one that lies on a piece by then stays.
-  const shelved = async () => ((await studio.db('coating').whereNotNull('archived_at').pluck('name')) as string[]).sort(); // prettier-ignore
+  const shelved = async () =>
+    ((await studio.db('coating').whereNotNull('archived_at').pluck('name')) as string[]).sort();
   expect(await shelved()).toEqual(['Gull', 'Heron']);
   await away(made, false);
   expect(await shelved()).toEqual([]);
@@ -126,7 +165,10 @@ test('six tiles stand in their cells with colours of their halves; new coatings 
 
 test('a light and a dark half are two faces, each with its half of the tile; their cells never show the same part', async () => {
   const halves = { left: 'bare', right: 'dark-slip' } as const;
-  const made = await kept({ name: 'Two halves', board: { ...input.board, halves, top: { lower: 1, upper: 1 } } }); // prettier-ignore
+  const made = await kept({
+    name: 'Two halves',
+    board: { ...input.board, halves, top: { lower: 1, upper: 1 } },
+  });
   expect(made.coatingIds).toHaveLength(2);
   const [photo] = await listPhotos(studio.db, { pieceIds: [made.pieceIds[0]!] });
   const frames = await framesOf(studio.db, [photo!.id]);
@@ -134,7 +176,11 @@ test('a light and a dark half are two faces, each with its half of the tile; the
   const left = frames.find(({ face }) => face === 1)!.shape as { corners: { x: number }[] };
   const right = frames.find(({ face }) => face === 2)!.shape as { corners: { x: number }[] };
   expect(left.corners[1]).toEqual(right.corners[0]);
-  const rows = await studio.db('cell').where({ base_slug: 'pitch', over_slug: 'tarn' }).whereNotNull('photo_cut').select('slips', 'photo_cut'); // prettier-ignore
+  const rows = await studio
+    .db('cell')
+    .where({ base_slug: 'pitch', over_slug: 'tarn' })
+    .whereNotNull('photo_cut')
+    .select('slips', 'photo_cut');
   expect(new Set(rows.map(({ slips }) => slips))).toEqual(new Set(['', 'dark slip']));
   expect(Math.abs(rows[0].photo_cut.x - rows[1].photo_cut.x)).toBeGreaterThan(0.01);
   await away(made, true);
@@ -148,7 +194,7 @@ test('what cannot be is refused in words, and nothing is kept of it', async () =
     return answer.ok ? 'kept' : answer.problem.message;
   };
   const [one] = input.tiles;
-  const crossed = { ...one!, shape: { ...one!.shape, corners: [...one!.shape.corners].reverse() as never } }; // prettier-ignore
+  const crossed = { ...one!, shape: { ...one!.shape, corners: [...one!.shape.corners].reverse() as never } };
   const wrong: Partial<BringBoardInput>[] = [
     { tiles: [] },
     { tiles: [one!, one!] },

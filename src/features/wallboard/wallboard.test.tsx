@@ -5,17 +5,22 @@ import { lookerSees, picturesAre } from '../../../test-support/looker';
 import type { Grid } from '@/core/sight';
 import type { BringBoardInput } from './contracts';
 
-const square = (x: number, y: number, side: number) => [{ x, y: y + side }, { x: x + side, y: y + side }, { x: x + side, y }, { x, y }] as Grid['corners']; // prettier-ignore
+const square = (x: number, y: number, side: number) =>
+  [
+    { x, y: y + side },
+    { x: x + side, y: y + side },
+    { x: x + side, y },
+    { x, y },
+  ] as Grid['corners'];
 const tilesOf = ({ rows, columns }: Pick<Grid, 'rows' | 'columns'>) =>
   Array.from({ length: rows * columns }, (_, i) => {
     const [row, column] = [Math.floor(i / columns), i % columns];
-    return { row, column, corners: square(0.1 + 0.1 * column, 0.1 + 0.2 * row, 0.08), empty: i === 1 }; // prettier-ignore
+    return { row, column, corners: square(0.1 + 0.1 * column, 0.1 + 0.2 * row, 0.08), empty: i === 1 };
   });
 let sure = 1;
 const FOUND: Grid = { corners: square(0.1, 0.1, 0.7), rows: 2, columns: 3 };
-const looked = lookerSees(
-  ({ board }) =>
-  board === undefined ? { board: { ...FOUND, sure }, tiles: tilesOf(FOUND) } : { tiles: tilesOf(board) }, // prettier-ignore
+const looked = lookerSees(({ board }) =>
+  board === undefined ? { board: { ...FOUND, sure }, tiles: tilesOf(FOUND) } : { tiles: tilesOf(board) },
 );
 picturesAre({ width: 40, height: 30 });
 
@@ -24,9 +29,14 @@ const { NOTHING_SAID, headed } = await import('./said');
 
 const NAMES = { coatings: ['Tarn', 'Pitch'], bodies: ['Peat'] };
 const id = (n: number) => `0192c7cd-5baa-71a4-a619-90db87e8100${n}`;
-const open = (name = 'board.jpg') => fireEvent.change(screen.getByLabelText('Picture of the board'), { target: { files: [new File(['x'], name, { lastModified: 1 })] } }); // prettier-ignore
-const paste = (label: string, text: string) => fireEvent.paste(named(label), { clipboardData: { getData: () => text } }); // prettier-ignore
-const room = () => show(<WallboardRoom card={[30, 90]} names={NAMES} kilns={[{ id: id(5), name: 'Marta' }]} />); // prettier-ignore
+const open = (name = 'board.jpg') =>
+  fireEvent.change(screen.getByLabelText('Picture of the board'), {
+    target: { files: [new File(['x'], name, { lastModified: 1 })] },
+  });
+const paste = (label: string, text: string) =>
+  fireEvent.paste(named(label), { clipboardData: { getData: () => text } });
+const room = () =>
+  show(<WallboardRoom card={[30, 90]} names={NAMES} kilns={[{ id: id(5), name: 'Marta' }]} />);
 
 beforeEach(() => {
   localStorage.clear();
@@ -34,7 +44,17 @@ beforeEach(() => {
 });
 
 test('headings pasted once, an empty hook, a tile with words of its own: sent in one act, and taken back by one', async () => {
-  const sent = server(() => ({ ok: true, data: { lotId: id(9), pieceIds: [id(1), id(2)], coatingIds: [id(8)], bodies: 0, measured: 0, chart: { body: 'peat', cone: '?6', atmosphere: 'unknown' } } })); // prettier-ignore
+  const sent = server(() => ({
+    ok: true,
+    data: {
+      lotId: id(9),
+      pieceIds: [id(1), id(2)],
+      coatingIds: [id(8)],
+      bodies: 0,
+      measured: 0,
+      chart: { body: 'peat', cone: '?6', atmosphere: 'unknown' },
+    },
+  }));
   const hand = person();
   room();
   open();
@@ -44,7 +64,7 @@ test('headings pasted once, an empty hook, a tile with words of its own: sent in
   fireEvent.change(named('Body'), { target: { value: 'Peat' } });
   paste('Row A, coating', 'Pitch\nTarn');
   paste('Column 1, coating', 'Tarn\nHeron\nPitch\nToo many');
-  expect([named('Row B, coating').value, named('Column 3, coating').value]).toEqual(['Tarn', 'Pitch']); // prettier-ignore
+  expect([named('Row B, coating').value, named('Column 3, coating').value]).toEqual(['Tarn', 'Pitch']);
   expect(screen.getByText(/New in the store/).parentElement!.textContent).toContain('Heron. If');
   await press(hand, 'below once, above twice');
   await press(hand, 'B3, Tarn, then Pitch below, then Pitch ×2 above');
@@ -54,12 +74,28 @@ test('headings pasted once, an empty hook, a tile with words of its own: sent in
   await press(hand, 'A tile hangs here');
   await press(hand, 'Bring in 6 tiles');
   await screen.findByText('On record: 2 tiles of this board');
-  expect(screen.getByRole('link', { name: 'Look at the chart' }).getAttribute('href')).toBe('/chart?body=peat&cone=%3F6&atmosphere=unknown'); // prettier-ignore
+  expect(screen.getByRole('link', { name: 'Look at the chart' }).getAttribute('href')).toBe(
+    '/chart?body=peat&cone=%3F6&atmosphere=unknown',
+  );
   const input = sent.at(-1)!.body.input as BringBoardInput;
-  expect(input).toMatchObject({ name: 'By the sink', board: { body: 'Peat', top: { lower: 1, upper: 2 }, rows: { headings: ['Pitch', 'Tarn'] } }, firedOn: null, kilnId: null }); // prettier-ignore
-  expect(input.tiles.map(({ row, column, own }) => [row, column, own])).toEqual([[0, 0, null], [0, 1, null], [0, 2, null], [1, 0, null], [1, 1, null], [1, 2, 'none']]); // prettier-ignore
+  expect(input).toMatchObject({
+    name: 'By the sink',
+    board: { body: 'Peat', top: { lower: 1, upper: 2 }, rows: { headings: ['Pitch', 'Tarn'] } },
+    firedOn: null,
+    kilnId: null,
+  });
+  expect(input.tiles.map(({ row, column, own }) => [row, column, own])).toEqual([
+    [0, 0, null],
+    [0, 1, null],
+    [0, 2, null],
+    [1, 0, null],
+    [1, 1, null],
+    [1, 2, 'none'],
+  ]);
   await press(hand, 'Undo');
-  await waitFor(() => expect(sent.at(-1)!.body.input).toEqual({ lotId: id(9), coatingIds: [id(8)], binned: true })); // prettier-ignore
+  await waitFor(() =>
+    expect(sent.at(-1)!.body.input).toEqual({ lotId: id(9), coatingIds: [id(8)], binned: true }),
+  );
 });
 
 test('a row more is looked for anew; what is hard to see is said; where nothing is found the corners are drawn by hand', async () => {
@@ -89,7 +125,10 @@ test('a row more is looked for anew; what is hard to see is said; where nothing 
 });
 
 test('a card that was not seen is touched, step by step, and goes with the board', async () => {
-  const sent = server(() => ({ ok: true, data: { lotId: id(9), pieceIds: [id(1)], coatingIds: [], bodies: 0, measured: 5, chart: null } })); // prettier-ignore
+  const sent = server(() => ({
+    ok: true,
+    data: { lotId: id(9), pieceIds: [id(1)], coatingIds: [], bodies: 0, measured: 5, chart: null },
+  }));
   const hand = person();
   room();
   open();
@@ -110,7 +149,10 @@ test('a card that was not seen is touched, step by step, and goes with the board
   fireEvent.change(named('Body'), { target: { value: 'Peat' } });
   await press(hand, 'Bring in 5 tiles');
   await screen.findByText(/measured by the grey card/);
-  expect((sent.at(-1)!.body.input as BringBoardInput).grey).toEqual([{ x: 0.1, y: 0.95 }, { x: 0.2, y: 0.95 }]); // prettier-ignore
+  expect((sent.at(-1)!.body.input as BringBoardInput).grey).toEqual([
+    { x: 0.1, y: 0.95 },
+    { x: 0.2, y: 0.95 },
+  ]);
 });
 
 test('a refusal keeps everything that was said, and so does the device until it is brought in', async () => {
@@ -141,7 +183,7 @@ test('a refusal keeps everything that was said, and so does the device until it 
   const again = room();
   open();
   await screen.findByText(/5 tiles; 1 place/);
-  expect([named('Name of the board').value, named('Row B, coating').value]).toEqual(['By the sink!', 'Tarn']); // prettier-ignore
+  expect([named('Name of the board').value, named('Row B, coating').value]).toEqual(['By the sink!', 'Tarn']);
   again.unmount();
   const other = room();
   open('other.jpg');
@@ -152,7 +194,11 @@ test('a refusal keeps everything that was said, and so does the device until it 
   room();
   open();
   await screen.findByText(/5 tiles; 1 place/);
-  answer = { code: 'arrived', message: 'It did arrive.', details: { lotId: id(9), pieceIds: [id(1)], coatingIds: [], bodies: 0, measured: 0, chart: null } }; // prettier-ignore
+  answer = {
+    code: 'arrived',
+    message: 'It did arrive.',
+    details: { lotId: id(9), pieceIds: [id(1)], coatingIds: [], bodies: 0, measured: 0, chart: null },
+  };
   await press(hand, 'Bring in 5 tiles');
   await screen.findByText('On record: 1 tile of this board');
   expect(screen.getByText('It did arrive.')).toBeTruthy();

@@ -102,7 +102,7 @@ test('a backup holds the database and every picture once, and comes up with ever
   });
   expect(readdirSync(directory).some((name) => name.startsWith('scratch-'))).toBe(false);
   await shelf.tell(first.name, { at: new Date().toISOString(), ...trial });
-  expect((await shelf.list()).map(({ verified }) => verified?.ok ?? null).sort()).toEqual([null, true]); // prettier-ignore
+  expect((await shelf.list()).map(({ verified }) => verified?.ok ?? null).sort()).toEqual([null, true]);
 }, 120_000);
 
 test('it says so when a summary is not what the records say, or a picture on record is not in it', async () => {
@@ -230,16 +230,11 @@ describe('refused in words, with nothing left behind', () => {
       /not a backup/,
     );
     expect(
-      await refused((path) =>
-        repacked((name, content) => (name === 'manifest.json' ? null : content), path),
-      ),
+      await refused((path) => repacked((name, content) => (name === 'manifest.json' ? null : content), path)),
     ).toMatch(/not a backup/);
     expect(
       await refused((path) =>
-        repacked(
-          (name, content) => (name === 'manifest.json' ? Buffer.from('{"hello": 1}') : content),
-          path,
-        ),
+        repacked((name, content) => (name === 'manifest.json' ? Buffer.from('{"hello": 1}') : content), path),
       ),
     ).toMatch(/not a backup/);
   });
@@ -255,10 +250,7 @@ describe('refused in words, with nothing left behind', () => {
     ])
       expect(
         await refused((path) =>
-          repacked(
-            (name, content) => (name === 'manifest.json' ? inList(content, change) : content),
-            path,
-          ),
+          repacked((name, content) => (name === 'manifest.json' ? inList(content, change) : content), path),
         ),
       ).toMatch(/made by a newer version of the program/);
   });
@@ -326,7 +318,11 @@ test('what is forgotten takes along only pictures that no other backup holds; an
   const own = new Shelf(join(directory, 'own'));
   const making = () => makeBackup(server, nameOf(studio.db), own, 'asked');
   const first = await making();
-  const sha = await picture((await studio.db('piece').first('id')).id, (await studio.db('firing').first('id')).id, '#22aa55'); // prettier-ignore
+  const sha = await picture(
+    (await studio.db('piece').first('id')).id,
+    (await studio.db('firing').first('id')).id,
+    '#22aa55',
+  );
   const second = await making();
   await own.forget([second.name]);
   expect((await own.list()).map(({ name }) => name)).toEqual([first.name]);
@@ -342,9 +338,7 @@ test('what is forgotten takes along only pictures that no other backup holds; an
 test('a database that cannot be dumped leaves no backup behind', async () => {
   const own = new Shelf(join(directory, 'none'));
   mkdirSync(own.root);
-  await expect(makeBackup(server, 'test_no_such', own, 'asked')).rejects.toThrow(
-    /Unknown database/,
-  );
+  await expect(makeBackup(server, 'test_no_such', own, 'asked')).rejects.toThrow(/Unknown database/);
   expect(readdirSync(own.root)).toEqual([]);
 });
 

@@ -31,9 +31,7 @@ function finished(tool: ChildProcess, name: string): Promise<void> {
   return new Promise((resolve, reject) => {
     tool.once('error', () => reject(new Error(`“${name}” is missing; install mariadb-client.`)));
     tool.once('close', (code) =>
-      code === 0
-        ? resolve()
-        : reject(new Error(`${name} failed: ${words.trim() || `code ${code}`}`)),
+      code === 0 ? resolve() : reject(new Error(`${name} failed: ${words.trim() || `code ${code}`}`)),
     );
   });
 }

@@ -13,10 +13,7 @@ afterAll(() => rmSync(directory, { recursive: true, force: true }));
 /** A busy machine: whatever asks the disk for something waits its turn. */
 const busy = (): Promise<unknown> =>
   Promise.all(
-    Array.from(
-      { length: 8 },
-      () => new Promise((done) => pbkdf2('a', 'b', 200_000, 32, 'sha256', done)),
-    ),
+    Array.from({ length: 8 }, () => new Promise((done) => pbkdf2('a', 'b', 200_000, 32, 'sha256', done))),
   );
 
 test('a file appears whole, with its weight', async () => {

@@ -41,10 +41,7 @@ async function settle(path: string): Promise<void> {
 }
 
 /** Writes a file beside its place, has the disk keep it, and moves it there. */
-export async function writeWhole(
-  path: string,
-  write: (to: Writable) => Promise<void>,
-): Promise<Weight> {
+export async function writeWhole(path: string, write: (to: Writable) => Promise<void>): Promise<Weight> {
   const partial = `${path}.part`;
   const file = createWriteStream(partial, { mode: 0o600 });
   try {

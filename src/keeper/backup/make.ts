@@ -24,10 +24,7 @@ export const backupName = (now: Date, kind: BackupKind): string =>
   `${now.toISOString().slice(0, 16).replace(/:/g, '')}-${kind}-${randomBytes(2).toString('hex')}`;
 
 /** What the database says of itself; a studio that was not opened yet has no name. */
-async function described(
-  server: Dumped,
-  database: string,
-): Promise<{ studio: string; steps: string[] }> {
+async function described(server: Dumped, database: string): Promise<{ studio: string; steps: string[] }> {
   const db = openOn(server, database);
   try {
     const steps = (await db.schema.hasTable('knex_migrations'))
@@ -42,9 +39,7 @@ async function described(
 
 /** What was weighed once need not be read again: a picture's content is its name. */
 function weightsOf(backups: readonly Backup[]): Map<string, BackupFile> {
-  return new Map(
-    backups.flatMap(({ manifest }) => manifest.pictures.map((one) => [one.name, one] as const)),
-  );
+  return new Map(backups.flatMap(({ manifest }) => manifest.pictures.map((one) => [one.name, one] as const)));
 }
 
 async function picturesTaken(root: string, shelf: Shelf, said: Progress): Promise<BackupFile[]> {
@@ -113,15 +108,10 @@ export async function tidy(shelf: Shelf): Promise<string[]> {
 }
 
 /** Brings a backup to another shelf: one on another disk. */
-export async function copyBackup(
-  from: Shelf,
-  to: Shelf,
-  { name, manifest }: Backup,
-): Promise<void> {
+export async function copyBackup(from: Shelf, to: Shelf, { name, manifest }: Backup): Promise<void> {
   await mkdir(to.root, { recursive: true, mode: 0o700 });
   for (const one of manifest.pictures) await to.take(from.picture(one.name), one.name);
   const { sha256 } = await copyWhole(from.path(manifest.dump.name), to.path(manifest.dump.name));
-  if (sha256 !== manifest.dump.sha256)
-    throw new Error('The copy of the database is not what was copied.');
+  if (sha256 !== manifest.dump.sha256) throw new Error('The copy of the database is not what was copied.');
   await to.close(name, manifest);
 }

@@ -38,16 +38,13 @@ export function readManifest(text: string, where: string): Manifest {
   try {
     said = JSON.parse(text);
   } catch {
-    throw new NotABackup(
-      `${where} is not a backup of a studio: its list of contents cannot be read.`,
-    );
+    throw new NotABackup(`${where} is not a backup of a studio: its list of contents cannot be read.`);
   }
   const marked = z.object({ jiten: z.literal('backup'), format: z.number() }).safeParse(said);
   if (!marked.success) throw new NotABackup(`${where} is not a backup of a studio.`);
   if (marked.data.format > FORMAT) throw newer(where);
   const manifest = shape.safeParse(said);
-  if (!manifest.success)
-    throw new NotABackup(`${where} is broken: its list of contents is not whole.`);
+  if (!manifest.success) throw new NotABackup(`${where} is broken: its list of contents is not whole.`);
   const known = new Set(MIGRATIONS.map(({ name }) => name));
   if (manifest.data.steps.some((step) => !known.has(step))) throw newer(where);
   return manifest.data;

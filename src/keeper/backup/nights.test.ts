@@ -41,13 +41,9 @@ test('night after night for two years: 7 days, 4 weeks and 12 months are there, 
     for (let back = 0; back < KEPT.days; back++)
       expect(days.has(now.subtract(back, 'day').format('YYYY-MM-DD'))).toBe(true);
     for (let back = 0; back < KEPT.weeks; back++)
-      expect(
-        kept.some(({ made }) => dayjs(made).isSame(now.subtract(back, 'week'), 'isoWeek')),
-      ).toBe(true);
+      expect(kept.some(({ made }) => dayjs(made).isSame(now.subtract(back, 'week'), 'isoWeek'))).toBe(true);
     for (let back = 0; back < KEPT.months; back++)
-      expect(
-        kept.some(({ made }) => dayjs(made).isSame(now.subtract(back, 'month'), 'month')),
-      ).toBe(true);
+      expect(kept.some(({ made }) => dayjs(made).isSame(now.subtract(back, 'month'), 'month'))).toBe(true);
     expect(kept.length).toBeLessThanOrEqual(KEPT.days + KEPT.weeks + KEPT.months);
   }
 });
@@ -63,9 +59,7 @@ test('nights that were missed do not shorten what is kept; what was asked for is
   const gone = new Set(toForget(rare));
   // The seven newest are of seven days, though they reach back over three weeks.
   expect(rare.slice(0, 7).some(({ name }) => gone.has(name))).toBe(false);
-  const asked = Array.from({ length: 12 }, (_, i) =>
-    night(new Date(Date.UTC(2026, 5, 1, i)), 'asked'),
-  );
+  const asked = Array.from({ length: 12 }, (_, i) => night(new Date(Date.UTC(2026, 5, 1, i)), 'asked'));
   expect(toForget(asked)).toEqual([asked[1]!.name, asked[0]!.name]);
   expect(toForget([])).toEqual([]);
 });

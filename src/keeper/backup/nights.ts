@@ -21,9 +21,10 @@ export function lastNight(now: Date): Date {
   return (today.isAfter(now) ? today.subtract(1, 'day') : today).toDate();
 }
 
-/** Has the night passed without a backup? One that was slept through is made up as soon as somebody is awake. */
-export const isDue = (now: Date, last: Date | null): boolean =>
-  last === null || last < lastNight(now);
+/**
+ * Has the night passed without a backup? One that was slept through is made up as soon as somebody is awake.
+ */
+export const isDue = (now: Date, last: Date | null): boolean => last === null || last < lastNight(now);
 
 type Kept = { name: string; kind: BackupKind; made: Date };
 
@@ -40,11 +41,7 @@ export function toForget(backups: readonly Kept[]): string[] {
   const nights = sorted.filter(({ kind }) => kind === 'night');
   const keep = new Set<Kept>([
     ...newestOf(nights, (made) => dayjs(made).format('YYYY-MM-DD'), KEPT.days),
-    ...newestOf(
-      nights,
-      (made) => dayjs(made).isoWeek() + '/' + dayjs(made).isoWeekYear(),
-      KEPT.weeks,
-    ),
+    ...newestOf(nights, (made) => dayjs(made).isoWeek() + '/' + dayjs(made).isoWeekYear(), KEPT.weeks),
     ...newestOf(nights, (made) => dayjs(made).format('YYYY-MM'), KEPT.months),
   ]);
   for (const [kind, most] of Object.entries(OTHERS_KEPT))

@@ -19,8 +19,7 @@ export async function packInto(shelf: Shelf, { manifest }: Backup, to: Writable)
   const pack = tar.pack();
   const add = async (path: string, one: BackupFile, name: string): Promise<void> => {
     const { size } = await stat(path);
-    if (size !== one.bytes)
-      throw new NotABackup(`${one.name} is not what it was; verify the backup.`);
+    if (size !== one.bytes) throw new NotABackup(`${one.name} is not what it was; verify the backup.`);
     await new Promise<void>((resolve, reject) => {
       const entry = pack.entry({ name, size }, (error) => (error ? reject(error) : resolve()));
       pipeline(createReadStream(path), entry as unknown as Writable).catch(reject);
@@ -29,8 +28,7 @@ export async function packInto(shelf: Shelf, { manifest }: Backup, to: Writable)
   const fill = async (): Promise<void> => {
     pack.entry({ name: LIST }, JSON.stringify(manifest));
     await add(shelf.path(manifest.dump.name), manifest.dump, manifest.dump.name);
-    for (const one of manifest.pictures)
-      await add(shelf.picture(one.name), one, `pictures/${one.name}`);
+    for (const one of manifest.pictures) await add(shelf.picture(one.name), one, `pictures/${one.name}`);
     pack.finalize();
   };
   await Promise.all([
@@ -98,17 +96,13 @@ async function read(
     );
   if (manifest === null) throw new NotABackup('This file is not a backup of a studio.');
   if (waiting.size > 0)
-    throw new NotABackup(
-      `This backup is cut off: ${waiting.size} of the things it lists are missing.`,
-    );
+    throw new NotABackup(`This backup is cut off: ${waiting.size} of the things it lists are missing.`);
   return manifest;
 }
 
 /** A disk or a database that fails is not the file's fault. */
 const isOurs = (error: unknown): boolean =>
-  ['ENOSPC', 'EACCES', 'EROFS', 'EDQUOT', 'ENOENT'].includes(
-    (error as NodeJS.ErrnoException).code ?? '',
-  );
+  ['ENOSPC', 'EACCES', 'EROFS', 'EDQUOT', 'ENOENT'].includes((error as NodeJS.ErrnoException).code ?? '');
 
 /** Puts a packed backup on a shelf. Errors: NotABackup for what is foreign, newer, altered or cut off. */
 export async function unpack(from: string, shelf: Shelf): Promise<Backup> {
@@ -122,8 +116,7 @@ export async function unpack(from: string, shelf: Shelf): Promise<Backup> {
         name = backupName(new Date(made), kind);
       },
       async (one, content, { dump }) => {
-        const path =
-          one.name === dump.name ? shelf.path(`${name}.sql.gz`) : shelf.picture(one.name);
+        const path = one.name === dump.name ? shelf.path(`${name}.sql.gz`) : shelf.picture(one.name);
         await mkdir(dirname(path), { recursive: true, mode: 0o700 });
         const { sha256 } = await copyWhole(content, `${path}.come`);
         written.push(`${path}.come`);

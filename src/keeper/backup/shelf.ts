@@ -44,13 +44,9 @@ export class Shelf {
   /** All that lie here, newest first; what cannot be read is left out of the list, never thrown away. */
   async list(): Promise<Backup[]> {
     if (!existsSync(this.root)) return [];
-    const names = (await readdir(this.root)).filter(
-      (name) => name.endsWith(LIST) && !name.endsWith(WORD),
-    );
+    const names = (await readdir(this.root)).filter((name) => name.endsWith(LIST) && !name.endsWith(WORD));
     const found = await Promise.all(names.map((name) => this.read(name.slice(0, -LIST.length))));
-    return found
-      .filter((one) => one !== null)
-      .sort((a, b) => b.manifest.made.localeCompare(a.manifest.made));
+    return found.filter((one) => one !== null).sort((a, b) => b.manifest.made.localeCompare(a.manifest.made));
   }
 
   private async read(name: string): Promise<Backup | null> {
@@ -101,8 +97,7 @@ export class Shelf {
     if (names.length === 0) return;
     for (const name of names) {
       // The list goes first: without it the rest is no backup any more.
-      for (const end of [LIST, WORD, '.sql.gz'])
-        await rm(this.path(`${name}${end}`), { force: true });
+      for (const end of [LIST, WORD, '.sql.gz']) await rm(this.path(`${name}${end}`), { force: true });
     }
     const lists = await this.everyList();
     if (lists === null) return;
@@ -114,9 +109,7 @@ export class Shelf {
   /** Null when one list cannot be read: then nobody knows which pictures may go. */
   private async everyList(): Promise<Manifest[] | null> {
     try {
-      const names = (await readdir(this.root)).filter(
-        (name) => name.endsWith(LIST) && !name.endsWith(WORD),
-      );
+      const names = (await readdir(this.root)).filter((name) => name.endsWith(LIST) && !name.endsWith(WORD));
       return await Promise.all(names.map((name) => this.manifest(name.slice(0, -LIST.length))));
     } catch (error) {
       if (error instanceof NotABackup) return null;
@@ -129,11 +122,7 @@ export class Shelf {
     const dump = await wrong(this.path(manifest.dump.name), manifest.dump, 'The database');
     if (dump !== null) return dump;
     for (const one of manifest.pictures) {
-      const found = await wrong(
-        this.picture(one.name),
-        one,
-        `The picture ${one.name.slice(0, 12)}…`,
-      );
+      const found = await wrong(this.picture(one.name), one, `The picture ${one.name.slice(0, 12)}…`);
       if (found !== null) return found;
     }
     return null;

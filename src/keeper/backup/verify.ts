@@ -45,8 +45,7 @@ async function lostPictures(db: Database, { manifest }: Pick<Backup, 'manifest'>
   const there = new Set(manifest.pictures.map(({ name }) => name));
   const wanted: string[] = await db('photo').distinct().pluck('sha');
   // A backup from before there were any has no such table.
-  if (await db.schema.hasTable('sound'))
-    wanted.push(...(await db('sound').distinct().pluck('sha')));
+  if (await db.schema.hasTable('sound')) wanted.push(...(await db('sound').distinct().pluck('sha')));
   return wanted.filter((sha) => !there.has(`${sha}.original`)).length;
 }
 
@@ -98,8 +97,7 @@ async function tried(db: Database, backup: Backup, said: Progress): Promise<Tria
   const [pieces, firings] = [await count('piece'), await count('firing')];
   const whole = `${pieces} pieces, ${firings} firings and ${await count('photo')} pictures come up`;
   // A newer program follows newer rules: what follows from the records is then another.
-  if (steps.length > 0)
-    return { ok: true, said: `${whole}, brought up to date by ${steps.length} steps.` };
+  if (steps.length > 0) return { ok: true, said: `${whole}, brought up to date by ${steps.length} steps.` };
   said('making its summaries again');
   await freshen(db);
   const kept = await following(db);

@@ -85,5 +85,7 @@ export async function startCaddy(folder: string, place: LanPlace): Promise<Runni
 /** The last thing it said, out of its lines of JSON. */
 function reason(said: string): string {
   const line = said.trim().split('\n').at(-1) ?? '';
-  return /"(?:error|msg)":"((?:[^"\\]|\\.)*)"/.exec(line)?.[1] ?? (line === '' ? 'is caddy installed?' : line); // prettier-ignore
+  return (
+    /"(?:error|msg)":"((?:[^"\\]|\\.)*)"/.exec(line)?.[1] ?? (line === '' ? 'is caddy installed?' : line)
+  );
 }

@@ -4,7 +4,13 @@ import { answersTo } from './name';
 import { addressOf, hostName, ownAddresses, trustAddressOf } from './place';
 import { trustPage } from './trust-page';
 
-const PLACE = { name: 'kiln-lane.local', addresses: ['192.168.1.7'], port: 8443, plainPort: 8080, upstream: 3000 }; // prettier-ignore
+const PLACE = {
+  name: 'kiln-lane.local',
+  addresses: ['192.168.1.7'],
+  port: 8443,
+  plainPort: 8080,
+  upstream: 3000,
+};
 
 test.each([
   ['Kiln-Lane.local ', 'kiln-lane.local'],
@@ -25,7 +31,8 @@ test('the address that stays, and the one where a phone learns to trust it', () 
 });
 
 test('addresses by which others reach it: of IPv4, not its own loop', () => {
-  const one = (address: string, rest: object = {}) => ({ address, family: 'IPv4', internal: false, ...rest }) as NetworkInterfaceInfo; // prettier-ignore
+  const one = (address: string, rest: object = {}) =>
+    ({ address, family: 'IPv4', internal: false, ...rest }) as NetworkInterfaceInfo;
   const found = ownAddresses({
     lo: [one('127.0.0.1', { internal: true })],
     wlan0: [one('192.168.1.7'), one('fe80::1', { family: 'IPv6' })],
@@ -35,8 +42,8 @@ test('addresses by which others reach it: of IPv4, not its own loop', () => {
 });
 
 test('a question for the name is answered with its addresses, in whatever case it is asked; others are not', () => {
-  const ask = (name: string, type = 'A') => answersTo([{ name, type }], PLACE.name, PLACE.addresses); // prettier-ignore
-  expect(ask('Kiln-Lane.LOCAL')).toEqual([{ name: PLACE.name, type: 'A', ttl: 120, data: '192.168.1.7' }]); // prettier-ignore
+  const ask = (name: string, type = 'A') => answersTo([{ name, type }], PLACE.name, PLACE.addresses);
+  expect(ask('Kiln-Lane.LOCAL')).toEqual([{ name: PLACE.name, type: 'A', ttl: 120, data: '192.168.1.7' }]);
   expect(ask(PLACE.name, 'ANY')).toHaveLength(1);
   expect(ask('other.local')).toEqual([]);
   expect(ask(PLACE.name, 'AAAA')).toEqual([]);

@@ -12,7 +12,7 @@ export const answersTo = (
   name: string,
   addresses: readonly string[],
 ): Answer[] =>
-  questions.some((one) => one.name.toLowerCase() === name && (one.type === 'A' || one.type === 'ANY')) // prettier-ignore
+  questions.some((one) => one.name.toLowerCase() === name && (one.type === 'A' || one.type === 'ANY'))
     ? addresses.map((data) => ({ name, type: 'A', ttl: TTL_S, data }))
     : [];
 

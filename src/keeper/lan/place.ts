@@ -25,8 +25,10 @@ export const trustAddressOf = ({ addresses, name, plainPort }: LanPlace): string
 /** A name as hosts have them. Errors: anything else, in words. */
 export function hostName(asked: string): string {
   const name = asked.trim().toLowerCase();
-  if (name.length > 200 || !/^[a-z0-9]([a-z0-9-]*[a-z0-9])?(\.[a-z0-9]([a-z0-9-]*[a-z0-9])?)*$/.test(name)) // prettier-ignore
-    throw new Error(`“${asked}” is no host name. Take letters, digits, dots and hyphens, as in ${DEFAULT_NAME}.`); // prettier-ignore
+  if (name.length > 200 || !/^[a-z0-9]([a-z0-9-]*[a-z0-9])?(\.[a-z0-9]([a-z0-9-]*[a-z0-9])?)*$/.test(name))
+    throw new Error(
+      `“${asked}” is no host name. Take letters, digits, dots and hyphens, as in ${DEFAULT_NAME}.`,
+    );
   return name;
 }
 

@@ -1,5 +1,4 @@
-const escaped = (text: string): string =>
-  text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
+const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
 
 /** What a phone sees first: how it learns to trust the studio's certificate, and where it goes then. */
 export const trustPage = (address: string): string => `<!doctype html>

@@ -1,6 +1,7 @@
 /**
- * The clock of this device beside the studio's. Phones are wrong by minutes, and some by a day: what is written
- * without a network bears the moment by the studio's clock, as far as the difference was ever measured.
+ * The clock of this device beside the studio's. Phones are wrong by minutes, and some by a day: what is
+ * written without a network bears the moment by the studio's clock, as far as the difference was ever
+ * measured.
  */
 const KEY = 'jiten-clock-ahead';
 /** A server says its time in whole seconds: a smaller difference is none. */

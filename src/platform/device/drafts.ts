@@ -4,8 +4,7 @@
  */
 export type DraftKey = { person: string; form: string; thing: string };
 
-const nameOf = ({ person, form, thing }: DraftKey): string =>
-  `jiten-draft/${person}/${form}/${thing}`;
+const nameOf = ({ person, form, thing }: DraftKey): string => `jiten-draft/${person}/${form}/${thing}`;
 
 /** A device whose storage is full or forbidden keeps no drafts; forms work all the same. */
 function tried<T>(work: () => T, otherwise: T): T {

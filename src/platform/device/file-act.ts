@@ -7,12 +7,11 @@ import { useDevicePerson } from './person';
 /** The acts that are not known to be on record, by what tells their files apart. */
 type Acts = Readonly<Record<string, string>>;
 
-const signature = ({ name, size, lastModified }: File): string =>
-  JSON.stringify([name, size, lastModified]);
+const signature = ({ name, size, lastModified }: File): string => JSON.stringify([name, size, lastModified]);
 
 /**
- * The id under which one file is brought in. One file is one act, however it is read and whatever is said of it,
- * also after the page was left: a lost answer would double it otherwise. Another file is another.
+ * The id under which one file is brought in. One file is one act, however it is read and whatever is said of
+ * it, also after the page was left: a lost answer would double it otherwise. Another file is another.
  */
 export function useFileAct(form: string): {
   idOf: (file: File) => string;

@@ -16,5 +16,7 @@ export function DevicePerson({ id, children }: { id: string; children: ReactNode
 /** The id of who is signed in on this device; null outside of the studio. */
 export const useDevicePerson = (): string | null => useContext(Context);
 
-/** For whom this page was made: its writes say so, since somebody else may sign in in another tab meanwhile. */
+/**
+ * For whom this page was made: its writes say so, since somebody else may sign in in another tab meanwhile.
+ */
 export const pagePerson = (): string | null => here;

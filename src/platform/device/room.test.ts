@@ -1,7 +1,9 @@
 import { isFull, roomLeft, roomWords } from './room';
 
 const storage = (said: object | Error) =>
-  ({ estimate: () => (said instanceof Error ? Promise.reject(said) : Promise.resolve(said)) }) as unknown as StorageManager; // prettier-ignore
+  ({
+    estimate: () => (said instanceof Error ? Promise.reject(said) : Promise.resolve(said)),
+  }) as unknown as StorageManager;
 
 test('room is what the browser allows less what is used; one that does not say says nothing', async () => {
   expect(await roomLeft(storage({ quota: 1000, usage: 400 }))).toBe(600);

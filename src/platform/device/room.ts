@@ -27,6 +27,8 @@ export function roomWords(left: number | null): string | null {
 
 /** Did it fail because the device is full? Browsers say so in two ways, and Dexie wraps both. */
 export function isFull(error: unknown): boolean {
-  const names = [error, (error as { inner?: unknown })?.inner].map((one) => (one as { name?: string } | undefined)?.name); // prettier-ignore
+  const names = [error, (error as { inner?: unknown })?.inner].map(
+    (one) => (one as { name?: string } | undefined)?.name,
+  );
   return names.includes('QuotaExceededError');
 }

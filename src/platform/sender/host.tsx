@@ -39,7 +39,9 @@ export function SenderHost({ children }: { children: ReactNode }) {
     // It comes with the page, but not before it: nothing is drawn by it.
     void import('./live').then(({ startSender, watchItems }) => {
       if (gone) return;
-      const [started, end] = startSender(person, () => setNow({ sending: started.sending, trouble: started.trouble })); // prettier-ignore
+      const [started, end] = startSender(person, () =>
+        setNow({ sending: started.sending, trouble: started.trouble }),
+      );
       const unwatch = watchItems(person, 'open', setOpen);
       stop = () => {
         unwatch();
@@ -81,7 +83,10 @@ function useWatched<T>(
   return found;
 }
 
-/** All that this device knows of a page's acts, those that were sent included; null until it has been looked through. */
+/**
+ * All that this device knows of a page's acts, those that were sent included; null until it has been looked
+ * through.
+ */
 export const useItemsAbout = (about: string): readonly Item[] | null =>
   useWatched<Item[]>((live, person, tell) => live.watchItems(person, { about }, tell), about);
 

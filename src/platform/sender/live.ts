@@ -34,7 +34,10 @@ export function startSender(person: string, changed: () => void): [Sender, () =>
   ];
 }
 
-/** Tells what a person has on this device, now and whenever it changes, in any tab. Ends when what comes back is called. */
+/**
+ * Tells what a person has on this device, now and whenever it changes, in any tab. Ends when what comes back
+ * is called.
+ */
 export function watchItems(
   person: string,
   wanted: { about: string } | 'open',
@@ -43,19 +46,20 @@ export function watchItems(
   const { items } = ofDevice();
   const found = (): Promise<Item[]> =>
     wanted === 'open'
-      ? items.where('[person+state]').anyOf(['waiting', 'sending', 'refused'].map((state) => [person, state])).sortBy('seq') // prettier-ignore
+      ? items
+          .where('[person+state]')
+          .anyOf(['waiting', 'sending', 'refused'].map((state) => [person, state]))
+          .sortBy('seq')
       : items.where('[person+about]').equals([person, wanted.about]).sortBy('seq');
   const watched = liveQuery(found).subscribe(tell);
   return () => watched.unsubscribe();
 }
 
 /** Tells what lies in a page's tray, in the order of taking. */
-export function watchTray(
-  person: string,
-  about: string,
-  tell: (items: TrayItem[]) => void,
-): () => void {
+export function watchTray(person: string, about: string, tell: (items: TrayItem[]) => void): () => void {
   const { tray } = ofDevice();
-  const watched = liveQuery(() => tray.where('[person+about]').equals([person, about]).sortBy('at')).subscribe(tell); // prettier-ignore
+  const watched = liveQuery(() =>
+    tray.where('[person+about]').equals([person, about]).sortBy('at'),
+  ).subscribe(tell);
   return () => watched.unsubscribe();
 }

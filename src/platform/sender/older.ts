@@ -1,4 +1,7 @@
-/** What an earlier version kept on a device, all acts of an opening in one record: it goes out by the one sender. */
+/**
+ * What an earlier version kept on a device, all acts of an opening in one record: it goes out by the one
+ * sender.
+ */
 import { del, get, keys } from 'idb-keyval';
 import type { Sender, ToKeep } from './sender';
 
@@ -27,7 +30,10 @@ function kept(item: OldAct | OldPicture, firingId: string): ToKeep {
   };
 }
 
-/** Takes over what waits from before, for whoever is signed in: its writer was not on record. Twice it takes nothing more. */
+/**
+ * Takes over what waits from before, for whoever is signed in: its writer was not on record. Twice it takes
+ * nothing more.
+ */
 export async function takeOver(sender: Sender): Promise<void> {
   for (const key of await keys()) {
     if (typeof key !== 'string' || !key.startsWith(OPENING)) continue;

@@ -9,7 +9,14 @@ beforeEach(() => {
 });
 afterEach(() => store.delete());
 
-const act = (id: string, rest: object = {}) => ({ id, name: 'test.act', input: { id }, label: id, about: 'test', ...rest }); // prettier-ignore
+const act = (id: string, rest: object = {}) => ({
+  id,
+  name: 'test.act',
+  input: { id },
+  label: id,
+  about: 'test',
+  ...rest,
+});
 const done: Delivery = { outcome: 'done' };
 const away: Delivery = { outcome: 'later', message: 'no connection' };
 const refusal: Delivery = { outcome: 'refused', problem: { code: 'conflict', message: 'no' } };
@@ -23,7 +30,8 @@ function sending(answer: (item: Item) => Delivery, person = 'iben', locks: Locks
   };
   return { sender: new Sender(store, person, deliver, undefined, locks), sent };
 }
-const states = async () => (await store.items.orderBy('seq').toArray()).map(({ id, state }) => `${id} ${state}`); // prettier-ignore
+const states = async () =>
+  (await store.items.orderBy('seq').toArray()).map(({ id, state }) => `${id} ${state}`);
 const drained = async (sender: Sender): Promise<void> => {
   await sender.flush();
   await sender.flush();
@@ -161,7 +169,7 @@ test('two tabs write and send at once: nothing is lost, nothing goes twice, the 
   expect(sent).toHaveLength(40);
   const order = (await store.items.orderBy('seq').toArray()).map(({ id }) => id);
   for (const tab of ['0', '1'])
-    expect(order.filter((id) => id.startsWith(tab))).toEqual(order.filter((id) => id.startsWith(tab)).sort()); // prettier-ignore
+    expect(order.filter((id) => id.startsWith(tab))).toEqual(order.filter((id) => id.startsWith(tab)).sort());
   expect((await states()).every((one) => one.endsWith('sent'))).toBe(true);
 });
 

@@ -1,7 +1,8 @@
 /**
- * What was written on this device and is not yet on the server. Each act is a row of its own, so that tabs do not
- * overwrite one another; it is sent in the order of writing, by one tab at a time, under its writer's name alone, and
- * leaves the device only when the server has it. What the server refuses is set aside and holds up nothing.
+ * What was written on this device and is not yet on the server. Each act is a row of its own, so that tabs do
+ * not overwrite one another; it is sent in the order of writing, by one tab at a time, under its writer's
+ * name alone, and leaves the device only when the server has it. What the server refuses is set aside and
+ * holds up nothing.
  */
 import { v7 } from 'uuid';
 import { clockAhead, studioNow } from '../device/clock';
@@ -73,8 +74,8 @@ export class Sender {
   }
 
   /**
-   * Takes an act back: one that nobody has sent is as if never written; after one that the server has, or may have, its
-   * opposite is sent.
+   * Takes an act back: one that nobody has sent is as if never written; after one that the server has, or may
+   * have, its opposite is sent.
    */
   async takeBack(id: string): Promise<void> {
     const { store } = this;
@@ -83,10 +84,7 @@ export class Sender {
       if (item === undefined) return;
       if (item.state === 'waiting' || item.state === 'refused') return this.forget(item);
       if (item.back === null) return;
-      await this.keep(
-        { ...item.back, id: v7(), label: `Not: ${item.label}`, about: item.about }, // prettier-ignore
-        null,
-      );
+      await this.keep({ ...item.back, id: v7(), label: `Not: ${item.label}`, about: item.about }, null);
     });
     void this.flush();
   }
@@ -113,7 +111,9 @@ export class Sender {
     await this.store.items.delete(item.seq!);
   }
 
-  /** Sends what waits, in order, until something cannot be sent now. Called while it runs, it looks once more. */
+  /**
+   * Sends what waits, in order, until something cannot be sent now. Called while it runs, it looks once more.
+   */
   flush(): Promise<void> {
     if (this.flushing !== null) {
       this.again = true;
@@ -135,9 +135,7 @@ export class Sender {
     do {
       this.again = false;
       const send = (): Promise<void> => this.sendAll();
-      await (this.locks === undefined
-        ? send()
-        : this.locks.request(`jiten-sender-${this.person}`, send));
+      await (this.locks === undefined ? send() : this.locks.request(`jiten-sender-${this.person}`, send));
     } while (this.again && this.trouble === null);
   }
 
@@ -178,7 +176,7 @@ export class Sender {
         this.trouble = delivery.message;
         return false;
       }
-      const problem = { code: 'failed', message: `${delivery.message} It was tried ${tries} times.` }; // prettier-ignore
+      const problem = { code: 'failed', message: `${delivery.message} It was tried ${tries} times.` };
       await store.items.update(seq, { state: 'refused', problem, tries });
     } else if (delivery.outcome === 'refused')
       await store.items.update(seq, { state: 'refused', problem: delivery.problem });

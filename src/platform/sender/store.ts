@@ -19,8 +19,8 @@ export type Item = {
   at: number;
   ahead: number | null;
   /**
-   * `sending` may be with the server already; `refused` waits for its writer; `sent` is kept a while without its
-   * file, for pages that were made before.
+   * `sending` may be with the server already; `refused` waits for its writer; `sent` is kept a while without
+   * its file, for pages that were made before.
    */
   state: 'waiting' | 'sending' | 'refused' | 'sent';
   /** How often the server answered that it could not. */

@@ -9,13 +9,20 @@ let online = false;
 beforeEach(() => {
   online = false;
   const store = new DeviceStore(`tray-${++no}`, { indexedDB, IDBKeyRange });
-  sender = new Sender(store, 'iben', () => Promise.resolve(online ? { outcome: 'done' } : { outcome: 'later', message: 'away' }), undefined, undefined); // prettier-ignore
+  sender = new Sender(
+    store,
+    'iben',
+    () => Promise.resolve(online ? { outcome: 'done' } : { outcome: 'later', message: 'away' }),
+    undefined,
+    undefined,
+  );
 });
 afterEach(() => sender.store.delete());
 
 const file = (name: string) => new File([name], name, { type: 'image/jpeg' });
-const put = (name: string) => putDown(sender, { about: 'opening/f', kind: 'picture', file: file(name), thumb: null }); // prettier-ignore
-const act = { name: 'media.add-picture', input: { pieceId: 'p' }, label: 'Picture', about: 'opening/f' }; // prettier-ignore
+const put = (name: string) =>
+  putDown(sender, { about: 'opening/f', kind: 'picture', file: file(name), thumb: null });
+const act = { name: 'media.add-picture', input: { pieceId: 'p' }, label: 'Picture', about: 'opening/f' };
 const counts = async () => {
   const { tray, items, files } = sender.store;
   return { tray: await tray.count(), items: await items.count(), files: await files.count() };
@@ -26,7 +33,11 @@ test('what is laid on a piece leaves the tray and goes out with its file, under 
   expect(await counts()).toEqual({ tray: 1, items: 0, files: 1 });
   await layOn(sender, id, act);
   expect(await counts()).toEqual({ tray: 0, items: 1, files: 1 });
-  expect((await sender.store.items.toArray())[0]).toMatchObject({ ...act, fileName: 'a.jpg', person: 'iben' }); // prettier-ignore
+  expect((await sender.store.items.toArray())[0]).toMatchObject({
+    ...act,
+    fileName: 'a.jpg',
+    person: 'iben',
+  });
   online = true;
   await sender.flush();
   await sender.flush();
@@ -58,7 +69,7 @@ test('what the studio has already is taken off by what its answer says, or by wh
   await sender.flush();
   await sender.flush();
   expect(await picture()).toBe('taken off');
-  const sound = await layOn(sender, await put('b.webm'), { ...act, back: { name: 'test.unsay', input: 1 } }); // prettier-ignore
+  const sound = await layOn(sender, await put('b.webm'), { ...act, back: { name: 'test.unsay', input: 1 } });
   await sender.flush();
   await sender.flush();
   expect(await sound()).toBe('taken off');

@@ -1,6 +1,6 @@
 /**
- * Pictures and sounds that were taken before anybody said of what: they lie on this device in the order of taking, and
- * become acts when they are laid on a piece.
+ * Pictures and sounds that were taken before anybody said of what: they lie on this device in the order of
+ * taking, and become acts when they are laid on a piece.
  */
 import { v7 } from 'uuid';
 import type { Sender, ToKeep } from './sender';
@@ -9,7 +9,7 @@ import type { DeviceStore, TrayItem } from './store';
 /** Puts something down; resolves when it is safe on the device. */
 export async function putDown(
   { store, person }: Pick<Sender, 'store' | 'person'>,
-  { about, kind, file, thumb }: { about: string; kind: TrayItem['kind']; file: File; thumb: Blob | null }, // prettier-ignore
+  { about, kind, file, thumb }: { about: string; kind: TrayItem['kind']; file: File; thumb: Blob | null },
 ): Promise<string> {
   const id = v7();
   await store.transaction('rw', store.tray, store.files, async () => {
@@ -26,9 +26,9 @@ type Opposite = { name: string; input: unknown } | null;
 export type TakenBack = 'picked up' | 'taken off' | 'gone out';
 
 /**
- * Lays it on something: it leaves the tray and goes out as an act, in one step, so that it is never both or neither.
- * What comes back picks it up again, as long as nobody has sent it (`picked up`). What the server has already is taken off
- * by `off`, made of the server's answer (`taken off`), or stays (`gone out`).
+ * Lays it on something: it leaves the tray and goes out as an act, in one step, so that it is never both or
+ * neither. What comes back picks it up again, as long as nobody has sent it (`picked up`). What the server
+ * has already is taken off by `off`, made of the server's answer (`taken off`), or stays (`gone out`).
  */
 export async function layOn(
   sender: Sender,

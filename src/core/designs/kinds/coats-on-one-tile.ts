@@ -27,9 +27,7 @@ export const coatsOnOneTile = defineDesign({
     return [
       draft(
         0,
-        coatings.length === 1
-          ? `1 to ${most} coats`
-          : `${over(coatings)}, up to ${most} coats each`,
+        coatings.length === 1 ? `1 to ${most} coats` : `${over(coatings)}, up to ${most} coats each`,
         { coating: coatings.join(' + '), coats: `1 to ${all.length}` },
         all.map((coating, i) => {
           const bare = i / all.length;

@@ -14,14 +14,8 @@ export const coats = defineDesign({
   asked: () => ['coats', 'body'],
   tiles: ({ coating, coats, controls }, { layer, draft }) =>
     unique(coats).map((one, i) =>
-      draft(
-        i,
-        count(one, 'coat'),
-        { coating, coats: String(one) },
-        [layer(coating, { coats: one })],
-        {
-          control: controls && one === 1,
-        },
-      ),
+      draft(i, count(one, 'coat'), { coating, coats: String(one) }, [layer(coating, { coats: one })], {
+        control: controls && one === 1,
+      }),
     ),
 });

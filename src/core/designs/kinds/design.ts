@@ -1,13 +1,7 @@
 /** What a kind of design is: the words of the bench, its parts, and the tiles that it makes. */
 import { z } from 'zod';
 import type { Stretch } from '../../zones';
-import {
-  applicationSchema,
-  type Application,
-  type Mix,
-  type PlannedLayer,
-  type PlannedTile,
-} from '../terms';
+import { applicationSchema, type Application, type Mix, type PlannedLayer, type PlannedTile } from '../terms';
 import type { Part, Parts } from './parts';
 
 /** What every design has besides its own parts. */
@@ -78,8 +72,7 @@ export type Kind<K extends string = string, P extends Parts = Parts> = {
 
 export const ALL: Stretch = { from: 0, to: 1 };
 
-export const unique = (values: readonly number[]): number[] =>
-  [...new Set(values)].sort((a, b) => a - b);
+export const unique = (values: readonly number[]): number[] => [...new Set(values)].sort((a, b) => a - b);
 
 export const percent = (value: number): string => `${Number(value.toFixed(2))} %`;
 
@@ -92,6 +85,4 @@ export const added = (base: string, additions: Mix['additions']): Mix => ({
 });
 
 /** Defines a design; the schema of its own parts is made from them. */
-export const defineDesign = <const K extends string, P extends Parts>(
-  kind: Kind<K, P>,
-): Kind<K, P> => kind;
+export const defineDesign = <const K extends string, P extends Parts>(kind: Kind<K, P>): Kind<K, P> => kind;

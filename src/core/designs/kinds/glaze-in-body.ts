@@ -12,13 +12,10 @@ export const glazeInBody = defineDesign({
   asked: () => ['share of glaze', 'body'],
   tiles: ({ glaze, percents }, { draft }) =>
     unique(percents).map((value, i) =>
-      draft(
-        i,
-        `${percent(value)} ${glaze} in the clay`,
-        { glaze, 'share of glaze': percent(value) },
-        [],
-        { mix: { shares: { [glaze]: value / 100 }, additions: {} }, control: value === 0 },
-      ),
+      draft(i, `${percent(value)} ${glaze} in the clay`, { glaze, 'share of glaze': percent(value) }, [], {
+        mix: { shares: { [glaze]: value / 100 }, additions: {} },
+        control: value === 0,
+      }),
     ),
   mixing: (_, tiles) => 8 * tiles,
 });

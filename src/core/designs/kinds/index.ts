@@ -5,14 +5,7 @@ import { coats } from './coats';
 import { coatsOnOneTile } from './coats-on-one-tile';
 import { colourant } from './colourant';
 import { crazing } from './crazing';
-import {
-  commonParts,
-  type Bench,
-  type Common,
-  type Design as Of,
-  type Draft,
-  type Having,
-} from './design';
+import { commonParts, type Bench, type Common, type Design as Of, type Draft, type Having } from './design';
 import { factorial } from './factorial';
 import { glazeInBody } from './glaze-in-body';
 import { grid } from './grid';

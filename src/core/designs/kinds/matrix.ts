@@ -4,17 +4,18 @@ import { defineDesign, unique, type Draft } from './design';
 import { coatings, coats, oneOf, yes } from './parts';
 
 const WHERE = NAMED_STRETCHES.map(({ name }) => ({ value: name, label: name }));
-const stretchNamed = (name: string): Stretch =>
-  NAMED_STRETCHES.find((one) => one.name === name)!.stretch;
+const stretchNamed = (name: string): Stretch => NAMED_STRETCHES.find((one) => one.name === name)!.stretch;
 const [LOWER, UPPER] = [
   { from: 0, to: 2 / 3 },
   { from: 1 / 3, to: 1 },
 ].map(
-  ({ from, to }) =>
-    NAMED_STRETCHES.find(({ stretch }) => stretch.from === from && stretch.to === to)!.name,
+  ({ from, to }) => NAMED_STRETCHES.find(({ stretch }) => stretch.from === from && stretch.to === to)!.name,
 ) as [string, string];
 
-/** Every base under every over, by every number of coats; a coating never over itself; singles are the controls. */
+/**
+ * Every base under every over, by every number of coats; a coating never over itself; singles are the
+ * controls.
+ */
 export const matrix = defineDesign({
   kind: 'matrix',
   name: 'Over and under',
@@ -61,8 +62,7 @@ export const matrix = defineDesign({
       below.forEach((base, row) =>
         upper.forEach((one, column) => {
           const key = `${base}/${one}`;
-          if (base !== one && !pairs.has(key))
-            pairs.set(key, { base, one, row: from + row, column });
+          if (base !== one && !pairs.has(key)) pairs.set(key, { base, one, row: from + row, column });
         }),
       );
     block(bases, overs, 0);

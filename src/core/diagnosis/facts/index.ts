@@ -1,6 +1,6 @@
 /**
- * The published list of facts. Thresholds are rules of thumb and judgement unless a source stands beside them; what
- * is read from records is read as these values too, so that a case can be written down by hand.
+ * The published list of facts. Thresholds are rules of thumb and judgement unless a source stands beside
+ * them; what is read from records is read as these values too, so that a case can be written down by hand.
  */
 import type { Fact } from '../fact-types';
 import { chemistry } from './chemistry';

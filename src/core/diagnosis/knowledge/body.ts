@@ -60,19 +60,16 @@ export const slips: readonly Cause[] = [
       do: ['A little frit in it', 'Bisque it hotter'],
     },
   ),
-  cause(
-    'slip-clay',
-    'A clay that shrinks much',
-    'coating',
-    'Ball clay and bentonite crack like mud.',
-    {
-      source: 'published',
-      shares: { 'slip-crackle': 35 },
-      evidence: [...RECIPE.map((one) => ({ ...one, weights: { everywhere: 0.6, sound: -0.8 } })), says('slip-clay', { shrinking: 0.6, calcined: -1 })], // prettier-ignore
-      tests: ['t-without'],
-      do: ['Half of it calcined'],
-    },
-  ),
+  cause('slip-clay', 'A clay that shrinks much', 'coating', 'Ball clay and bentonite crack like mud.', {
+    source: 'published',
+    shares: { 'slip-crackle': 35 },
+    evidence: [
+      ...RECIPE.map((one) => ({ ...one, weights: { everywhere: 0.6, sound: -0.8 } })),
+      says('slip-clay', { shrinking: 0.6, calcined: -1 }),
+    ],
+    tests: ['t-without'],
+    do: ['Half of it calcined'],
+  }),
   cause('slip-fast', 'Dried too fast', 'piece', 'The skin shrinks before what is under it.', {
     shares: { 'slip-crackle': 10 },
     evidence: [says('slip-dried', { fast: 0.6, covered: -0.6 })],
@@ -124,18 +121,12 @@ export const bodies: readonly Cause[] = [
       do: ['Compress it', 'Thinner, dried upside down'],
     },
   ),
-  cause(
-    'clay-shrinks',
-    'Thick, or very plastic clay',
-    'body',
-    'Much water leaves, and it has far to go.',
-    {
-      source: 'published',
-      shares: { 'drying-crack': 15 },
-      evidence: [...BODY, says('plastic', { much: 0.6, usual: -0.6 })],
-      do: ['Grog', 'Thinner'],
-    },
-  ),
+  cause('clay-shrinks', 'Thick, or very plastic clay', 'body', 'Much water leaves, and it has far to go.', {
+    source: 'published',
+    shares: { 'drying-crack': 15 },
+    evidence: [...BODY, says('plastic', { much: 0.6, usual: -0.6 })],
+    do: ['Grog', 'Thinner'],
+  }),
   cause('lifted', 'Lifted by the rim', 'piece', 'A bone-dry rim bears nothing.', {
     shares: { 'handling-crack': 55 },
     evidence: [
@@ -146,10 +137,7 @@ export const bodies: readonly Cause[] = [
   }),
   cause('hidden-crack', 'A hidden drying crack opened', 'piece', 'It was there, and waited.', {
     shares: { 'handling-crack': 30 },
-    evidence: [
-      says('crack', { joint: 0.7, rim: 0.3, star: -0.8 }),
-      says('handled', { no: 0.1, rim: -0.3 }),
-    ],
+    evidence: [says('crack', { joint: 0.7, rim: 0.3, star: -0.8 }), says('handled', { no: 0.1, rim: -0.3 })],
     do: ['Ring it, wet the edge of dry clay and look'],
   }),
   cause('knocked', 'Knocked or pressed', 'piece', 'In packing, waxing or cleaning.', {
@@ -205,19 +193,13 @@ export const bodies: readonly Cause[] = [
     evidence: [says('count', { few: 0.6, many: -1 })],
     do: ['Wedge, sieve'],
   }),
-  cause(
-    'dark-clay',
-    'An organic, dense, dark body',
-    'body',
-    'There is much to burn and no way out.',
-    {
-      source: 'published',
-      shares: { 'black-core': 25 },
-      evidence: [...BODY, says('ground', { dark: 0.4, white: -1 })],
-      tests: ['t-two-bodies'],
-      do: ['Thin walls, a slow bisque'],
-    },
-  ),
+  cause('dark-clay', 'An organic, dense, dark body', 'body', 'There is much to burn and no way out.', {
+    source: 'published',
+    shares: { 'black-core': 25 },
+    evidence: [...BODY, says('ground', { dark: 0.4, white: -1 })],
+    tests: ['t-two-bodies'],
+    do: ['Thin walls, a slow bisque'],
+  }),
   cause('span', 'A form that cannot hold itself', 'piece', 'Flat, wide, thin or top-heavy.', {
     shares: { slump: 30 },
     evidence: [says('form', { wide: 0.6, upright: -0.6 })],
@@ -236,29 +218,20 @@ export const bodies: readonly Cause[] = [
     ],
     do: ['A flat shelf', 'Glaze both sides'],
   }),
-  cause(
-    'lime',
-    'Lime in the clay',
-    'body',
-    'Burnt lime slakes with the damp of the air and swells.',
-    {
-      source: 'published',
-      shares: { 'lime-pop': 55 },
-      evidence: [
-        says('pop', { hard: 0.6, soft: -0.8, grit: -0.6 }),
-        says('added', { local: 0.6, none: -0.2 }),
-        says('plaster', { near: -0.2 }),
-      ],
-      do: ['Sieve it', 'Throw the lot away'],
-    },
-  ),
+  cause('lime', 'Lime in the clay', 'body', 'Burnt lime slakes with the damp of the air and swells.', {
+    source: 'published',
+    shares: { 'lime-pop': 55 },
+    evidence: [
+      says('pop', { hard: 0.6, soft: -0.8, grit: -0.6 }),
+      says('added', { local: 0.6, none: -0.2 }),
+      says('plaster', { near: -0.2 }),
+    ],
+    do: ['Sieve it', 'Throw the lot away'],
+  }),
   cause('plaster', 'Plaster in the clay', 'body', 'A chip of a bat or mould.', {
     source: 'published',
     shares: { 'lime-pop': 40 },
-    evidence: [
-      says('plaster', { near: 0.5, none: -1 }),
-      says('pop', { soft: 0.7, hard: -0.6, grit: -0.8 }),
-    ],
+    evidence: [says('plaster', { near: 0.5, none: -1 }), says('pop', { soft: 0.7, hard: -0.6, grit: -0.8 })],
     do: ['Scrap of the plaster room in its own bin', 'New bats'],
   }),
   cause('shell', 'Shell or limestone in grog or sand', 'body', 'A grain of it fizzes in acid.', {
@@ -285,20 +258,14 @@ export const specks: readonly Cause[] = [
     'Dark, beneath an element or a controller’s rod.',
     {
       shares: { spot: 20 },
-      evidence: [
-        says('spot-look', { dark: 0.6, gritty: -1, coat: -1 }),
-        says('place', { one: 0.4 }),
-      ],
+      evidence: [says('spot-look', { dark: 0.6, gritty: -1, coat: -1 }), says('place', { one: 0.4 })],
       do: ['Vacuum the grooves, when it is cold and off'],
       caution: 'Off at the isolator before anybody reaches in.',
     },
   ),
   cause('drip', 'A drip from above', 'firing', 'The coat of the piece on the shelf above.', {
     shares: { spot: 20 },
-    evidence: [
-      says('spot-look', { coat: 1, gritty: -1, dark: -0.4 }),
-      says('spot-faces', { under: -1 }),
-    ],
+    evidence: [says('spot-look', { coat: 1, gritty: -1, dark: -0.4 }), says('spot-faces', { under: -1 })],
     do: ['A waster above'],
   }),
   cause('bucket-dirt', 'Dirt in the bucket or the body', 'bucket', 'It is everywhere.', {
@@ -314,10 +281,7 @@ export const specks: readonly Cause[] = [
     {
       source: 'published',
       shares: { scum: 50 },
-      evidence: [
-        says('white-before', { yes: 2, no: -1 }),
-        says('red-body', { yes: 0.5, no: -0.3 }),
-      ],
+      evidence: [says('white-before', { yes: 2, no: -1 }), says('red-body', { yes: 0.5, no: -0.3 })],
       do: ['Slow, even drying', 'Barium carbonate, by the supplier'],
       caution: 'Barium carbonate is poison.',
     },
@@ -335,15 +299,9 @@ export const specks: readonly Cause[] = [
       do: ['A frit instead', 'Use it fresh'],
     },
   ),
-  cause(
-    'last-slop',
-    'The last of the slop, drips, hard water',
-    'piece',
-    'It dried where it hung.',
-    {
-      shares: { scum: 15 },
-      evidence: [says('where', { foot: 0.7, rim: -0.3, whole: -0.6 })],
-      do: ['Clean water, no drips'],
-    },
-  ),
+  cause('last-slop', 'The last of the slop, drips, hard water', 'piece', 'It dried where it hung.', {
+    shares: { scum: 15 },
+    evidence: [says('where', { foot: 0.7, rim: -0.3, whole: -0.6 })],
+    do: ['Clean water, no drips'],
+  }),
 ];

@@ -1,15 +1,5 @@
 /** Colour: what the air, the heat, the coat and its neighbours made of it. */
-import {
-  BATCH,
-  BODY,
-  cause,
-  IN_REDUCTION,
-  LOAD,
-  says,
-  STACK,
-  THICK,
-  type Cause,
-} from '../cause-types';
+import { BATCH, BODY, cause, IN_REDUCTION, LOAD, says, STACK, THICK, type Cause } from '../cause-types';
 
 export const colour: readonly Cause[] = [
   cause(
@@ -40,7 +30,7 @@ export const colour: readonly Cause[] = [
       source: 'published',
       shares: { 'copper-red': 15, celadon: 4 },
       needs: IN_REDUCTION,
-      evidence: [says('sheltered', { good: 0.6, lost: -0.6 }), says('celadons', { blue: 0.2, yellow: -0.4 })], // prettier-ignore
+      evidence: [says('sheltered', { good: 0.6, lost: -0.6 }), says('celadons', { blue: 0.2, yellow: -0.4 })],
       do: ['Close the kiln at shut-off'],
     },
   ),
@@ -74,26 +64,17 @@ export const colour: readonly Cause[] = [
       do: ['A clean kaolin, a white body', 'A white slip beneath'],
     },
   ),
-  cause(
-    'much-iron',
-    'Too much iron',
-    'coating',
-    'Above two to three per cent a celadon is olive.',
-    {
-      source: 'published',
-      shares: { celadon: 10 },
-      evidence: [says('iron-content', { high: 0.6, low: -0.6 })],
-      tests: ['t-without'],
-      do: ['Half the iron'],
-    },
-  ),
+  cause('much-iron', 'Too much iron', 'coating', 'Above two to three per cent a celadon is olive.', {
+    source: 'published',
+    shares: { celadon: 10 },
+    evidence: [says('iron-content', { high: 0.6, low: -0.6 })],
+    tests: ['t-without'],
+    do: ['Half the iron'],
+  }),
   cause('smoked', 'Carbon caught in it', 'firing', 'Smoke before the melt sealed stays as grey.', {
     shares: { celadon: 10 },
     needs: IN_REDUCTION,
-    evidence: [
-      says('smoky', { yes: 0.6, no: -0.6 }),
-      says('reduction', { early: 0.5, late: -0.8 }),
-    ],
+    evidence: [says('smoky', { yes: 0.6, no: -0.6 }), says('reduction', { early: 0.5, late: -0.8 })],
     do: ['Cleaner up to 900 °C'],
   }),
   cause(
@@ -117,7 +98,7 @@ export const colour: readonly Cause[] = [
     {
       source: 'published',
       shares: { iron: 20 },
-      evidence: [says('cooling', { slower: 0.5, faster: 0.5, usual: -0.8 }), says('lens', { crystals: 0.5 })], // prettier-ignore
+      evidence: [says('cooling', { slower: 0.5, faster: 0.5, usual: -0.8 }), says('lens', { crystals: 0.5 })],
       tests: ['t-two-coolings'],
       do: ['The cooling of the good firings'],
     },
@@ -181,23 +162,20 @@ export const colour: readonly Cause[] = [
       do: ['Less chrome'],
     },
   ),
-  cause(
-    'pink-reduced',
-    'Reduction',
-    'firing',
-    'Tin and chrome both change in it: no pink is left.',
-    {
-      source: 'published',
-      shares: { 'chrome-tin': 4 },
-      needs: IN_REDUCTION,
-      evidence: [says('air', { reduction: 1.5 })],
-      do: ['Oxidise'],
-    },
-  ),
+  cause('pink-reduced', 'Reduction', 'firing', 'Tin and chrome both change in it: no pink is left.', {
+    source: 'published',
+    shares: { 'chrome-tin': 4 },
+    needs: IN_REDUCTION,
+    evidence: [says('air', { reduction: 1.5 })],
+    do: ['Oxidise'],
+  }),
   cause('zinc-chrome', 'Zinc and chrome in one coat', 'coating', 'They make a brown together.', {
     source: 'published',
     shares: { 'chrome-brown': 70 },
-    evidence: [says('zinc', { yes: 1, none: -2 }), says('stack', { alone: 0.3, 'together-thick': -1.5, together: -0.6 })], // prettier-ignore
+    evidence: [
+      says('zinc', { yes: 1, none: -2 }),
+      says('stack', { alone: 0.3, 'together-thick': -1.5, together: -0.6 }),
+    ],
     tests: ['t-without'],
     do: ['A base without zinc'],
   }),
@@ -222,7 +200,7 @@ export const colour: readonly Cause[] = [
   }),
   cause('cobalt-strong', 'Too much cobalt, or too thick', 'coating', 'A thick cobalt is black.', {
     shares: { cobalt: 25 },
-    evidence: [says('thickness', { 'only-thick': 0.8, 'worse-thick': 0.5, 'only-thin': -1, alike: -0.4 })], // prettier-ignore
+    evidence: [says('thickness', { 'only-thick': 0.8, 'worse-thick': 0.5, 'only-thin': -1, alike: -0.4 })],
     tests: ['t-thin-thick: thin', 't-without'],
     do: ['Half of it'],
   }),
@@ -293,42 +271,24 @@ export const colour: readonly Cause[] = [
       do: ['Another clear'],
     },
   ),
-  cause(
-    'hidden',
-    'Hidden under a thick or milky cover',
-    'piece',
-    'It is there and cannot be seen.',
-    {
-      shares: { underglaze: 15 },
-      evidence: [says('cover', { milky: 1, thick: 0.5, clear: -1, none: -2 })],
-      tests: ['t-without'],
-      do: ['A clear, thin', 'Wipe it back to the hollows'],
-    },
-  ),
-  cause(
-    'smeared',
-    'Smeared, soluble or washed off',
-    'piece',
-    'It left with the dip or the brush.',
-    {
-      shares: { underglaze: 6, bleed: 15 },
-      evidence: [says('smear', { blurred: 2, sharp: -1 })],
-      do: ['Bisque it on', 'Dip instead of brushing'],
-    },
-  ),
-  cause(
-    'manganese-base',
-    'The base makes manganese brown',
-    'coating',
-    'Violet in alkali, brown in lime.',
-    {
-      source: 'published',
-      shares: { manganese: 30 },
-      evidence: [says('base', { lime: 0.4, alkali: -0.8 })],
-      tests: ['t-without'],
-      do: ['An alkaline base; but it crazes'],
-    },
-  ),
+  cause('hidden', 'Hidden under a thick or milky cover', 'piece', 'It is there and cannot be seen.', {
+    shares: { underglaze: 15 },
+    evidence: [says('cover', { milky: 1, thick: 0.5, clear: -1, none: -2 })],
+    tests: ['t-without'],
+    do: ['A clear, thin', 'Wipe it back to the hollows'],
+  }),
+  cause('smeared', 'Smeared, soluble or washed off', 'piece', 'It left with the dip or the brush.', {
+    shares: { underglaze: 6, bleed: 15 },
+    evidence: [says('smear', { blurred: 2, sharp: -1 })],
+    do: ['Bisque it on', 'Dip instead of brushing'],
+  }),
+  cause('manganese-base', 'The base makes manganese brown', 'coating', 'Violet in alkali, brown in lime.', {
+    source: 'published',
+    shares: { manganese: 30 },
+    evidence: [says('base', { lime: 0.4, alkali: -0.8 })],
+    tests: ['t-without'],
+    do: ['An alkaline base; but it crazes'],
+  }),
   cause(
     'manganese-foam',
     'Manganese foamed, hot or thick',
@@ -411,10 +371,7 @@ export const colour: readonly Cause[] = [
     'Smoke is caught where soda ash has come to the surface and melts early.',
     {
       shares: { 'carbon-missing': 30 },
-      evidence: [
-        says('soda', { rich: -0.4, low: 0.6 }),
-        says('batch', { began: 0.6, older: -0.6 }),
-      ],
+      evidence: [says('soda', { rich: -0.4, low: 0.6 }), says('batch', { began: 0.6, older: -0.6 })],
       tests: ['t-batch'],
       do: ['Slow drying', 'A fresh batch'],
     },

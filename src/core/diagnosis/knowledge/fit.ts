@@ -86,10 +86,7 @@ export const fit: readonly Cause[] = [
       },
       evidence: BATCH,
       tests: ['t-batch'],
-      do: [
-        'Old and new side by side in one firing',
-        'Weigh it again, and correct or throw it away',
-      ],
+      do: ['Old and new side by side in one firing', 'Weigh it again, and correct or throw it away'],
     },
   ),
   cause(
@@ -132,11 +129,7 @@ export const fit: readonly Cause[] = [
     {
       source: 'published',
       shares: { shivering: 15, dunt: 12 },
-      evidence: [
-        ...BODY,
-        says('long-hot', { yes: 0.6, no: -0.2 }),
-        says('porcelain', { yes: -0.6 }, 'dunt'),
-      ],
+      evidence: [...BODY, says('long-hot', { yes: 0.6, no: -0.2 }), says('porcelain', { yes: -0.6 }, 'dunt')],
       tests: ['t-two-bodies'],
       do: ['A body with less fine silica', 'Less time above 1200 °C'],
     },
@@ -176,10 +169,7 @@ export const fit: readonly Cause[] = [
     {
       source: 'published',
       shares: { dunt: 32 },
-      evidence: [
-        says('opened', { hot: 0.6, cool: -1 }),
-        says('crack-edges', { sharp: 0.2, rounded: -0.5 }),
-      ],
+      evidence: [says('opened', { hot: 0.6, cool: -1 }), says('crack-edges', { sharp: 0.2, rounded: -0.5 })],
       tests: ['t-two-coolings'],
       do: ['Slow through 600 to 500 °C', 'Open under 80 °C'],
     },
@@ -192,10 +182,7 @@ export const fit: readonly Cause[] = [
     {
       source: 'published',
       shares: { dunt: 20 },
-      evidence: [
-        says('glazed', { inside: 1, both: -0.6 }),
-        says('fit', { 'far-below': 0.6, below: 0.2 }),
-      ],
+      evidence: [says('glazed', { inside: 1, both: -0.6 }), says('fit', { 'far-below': 0.6, below: 0.2 })],
       do: ['Glaze both sides, evenly', 'A glaze that fits more loosely'],
     },
   ),
@@ -206,10 +193,7 @@ export const fit: readonly Cause[] = [
     'Base and wall cool at different times, and a base that sticks cannot shrink.',
     {
       shares: { dunt: 20 },
-      evidence: [
-        says('section', { uneven: 0.6, even: -0.6 }),
-        says('crack', { 'from-base': 0.8 }, 'dunt'),
-      ],
+      evidence: [says('section', { uneven: 0.6, even: -0.6 }), says('crack', { 'from-base': 0.8 }, 'dunt')],
       do: ['Sand under the base', 'Walls and base alike'],
     },
   ),

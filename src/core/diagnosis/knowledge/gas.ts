@@ -42,10 +42,7 @@ export const gas: readonly Cause[] = [
         says('where', { bottom: 0.6, overlap: 0.3 }, 'blister', 'cloudy', 'pinhole', 'pit'),
       ],
       tests: ['t-thin-thick: thin'],
-      do: [
-        'A shorter dip, or a thinner bucket',
-        'One coat less; but colour and surface change with it',
-      ],
+      do: ['A shorter dip, or a thinner bucket', 'One coat less; but colour and surface change with it'],
     },
   ),
   cause(
@@ -185,10 +182,7 @@ export const gas: readonly Cause[] = [
       source: 'published',
       shares: { pit: 8, crater: 10, blister: 3, froth: 35 },
       needs: { 'silicon-carbide': ['yes'] },
-      evidence: [
-        says('silicon-carbide', { yes: 1 }),
-        says('thickness', { 'only-thick': 0.6, alike: -0.3 }),
-      ],
+      evidence: [says('silicon-carbide', { yes: 1 }), says('thickness', { 'only-thick': 0.6, alike: -0.3 })],
       tests: ['t-without', 't-thin-thick: thin'],
       do: ['Half of it, or finer', 'Thinner', 'Or accept it: not for use'],
     },
@@ -268,17 +262,11 @@ export const gas: readonly Cause[] = [
       do: ['Clean up to 900 °C'],
     },
   ),
-  cause(
-    'grit',
-    'A grain of shelf, metal or plaster',
-    'piece',
-    'One grain gives off gas, or fell in.',
-    {
-      shares: { crater: 10, pit: 3 },
-      evidence: [says('count', { few: 0.6, many: -1 }), says('bottom', { speck: 0.9, body: -0.3 })],
-      do: ['Sieve the bucket', 'Brush the undersides of the shelves'],
-    },
-  ),
+  cause('grit', 'A grain of shelf, metal or plaster', 'piece', 'One grain gives off gas, or fell in.', {
+    shares: { crater: 10, pit: 3 },
+    evidence: [says('count', { few: 0.6, many: -1 }), says('bottom', { speck: 0.9, body: -0.3 })],
+    do: ['Sieve the bucket', 'Brush the undersides of the shelves'],
+  }),
   cause(
     'stiff',
     'A stiff melt that pulls itself together',

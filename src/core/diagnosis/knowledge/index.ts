@@ -30,7 +30,9 @@ export function factsThatBear(complaint: string): ReadonlySet<string> {
   const found = new Set(
     (its.length === 0 ? CAUSES : its).flatMap(({ evidence, needs }) => [
       ...Object.keys(needs),
-      ...evidence.flatMap(({ fact, of }) => (its.length > 0 && of?.includes(complaint) === false ? [] : [fact])), // prettier-ignore
+      ...evidence.flatMap(({ fact, of }) =>
+        its.length > 0 && of?.includes(complaint) === false ? [] : [fact],
+      ),
     ]),
   );
   bearing.set(complaint, found);

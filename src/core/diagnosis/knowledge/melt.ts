@@ -32,22 +32,13 @@ export const melt: readonly Cause[] = [
       do: ['To its cone, with a hold; but others may run', 'A hotter place'],
     },
   ),
-  cause(
-    'hotter-glaze',
-    'A glaze for a hotter cone',
-    'coating',
-    'It was never meant to melt here.',
-    {
-      source: 'published',
-      shares: { dry: 15 },
-      evidence: [
-        says('range', { hotter: 1, fits: -0.8 }),
-        says('before', { good: -2, never: 0.2 }),
-      ],
-      tests: ['t-half-cone: hotter'],
-      do: ['Another recipe', 'More flux, by a target'],
-    },
-  ),
+  cause('hotter-glaze', 'A glaze for a hotter cone', 'coating', 'It was never meant to melt here.', {
+    source: 'published',
+    shares: { dry: 15 },
+    evidence: [says('range', { hotter: 1, fits: -0.8 }), says('before', { good: -2, never: 0.2 })],
+    tests: ['t-half-cone: hotter'],
+    do: ['Another recipe', 'More flux, by a target'],
+  }),
   cause(
     'neat-oxide',
     'Oxide neat, or too much pigment',
@@ -137,7 +128,10 @@ export const melt: readonly Cause[] = [
     {
       source: 'published',
       shares: { gloss: 12 },
-      evidence: [says('lens', { crystals: -1, grains: 0.4 }), says('heat', { upper: 0.2, above: 0.5, lower: -0.5 })], // prettier-ignore
+      evidence: [
+        says('lens', { crystals: -1, grains: 0.4 }),
+        says('heat', { upper: 0.2, above: 0.5, lower: -0.5 }),
+      ],
       tests: ['t-half-cone: cooler'],
       do: ['A true matt recipe'],
     },
@@ -178,7 +172,7 @@ export const melt: readonly Cause[] = [
     {
       source: 'published',
       shares: { cutlery: 12 },
-      evidence: [says('dishwasher', { many: 0.8, new: -0.8 }), says('metal', { dull: 0.5, cleans: -0.5 })], // prettier-ignore
+      evidence: [says('dishwasher', { many: 0.8, new: -0.8 }), says('metal', { dull: 0.5, cleans: -0.5 })],
       do: ['Another glaze for tableware'],
     },
   ),
@@ -200,24 +194,15 @@ export const melt: readonly Cause[] = [
   cause('dirt-holder', 'A dry matt holds dirt', 'coating', 'Nothing is broken: it is rough.', {
     source: 'published',
     shares: { staining: 30 },
-    evidence: [
-      says('surface', { dry: 0.7, matt: 0.5, gloss: -1 }),
-      says('stain', { broad: 0.1, lines: -1 }),
-    ],
+    evidence: [says('surface', { dry: 0.7, matt: 0.5, gloss: -1 }), says('stain', { broad: 0.1, lines: -1 })],
     do: ['A smoother recipe'],
   }),
-  cause(
-    'foot-drinks',
-    'The bare foot or rim drinks',
-    'body',
-    'An open body takes water up from below.',
-    {
-      source: 'published',
-      shares: { staining: 15 },
-      evidence: [says('stain', { ring: 0.7, lines: -0.6 }), says('absorption', { tight: -1, porous: 0.3 })], // prettier-ignore
-      do: ['A tighter body', 'Glaze or seal the foot; but then it needs stilts'],
-    },
-  ),
+  cause('foot-drinks', 'The bare foot or rim drinks', 'body', 'An open body takes water up from below.', {
+    source: 'published',
+    shares: { staining: 15 },
+    evidence: [says('stain', { ring: 0.7, lines: -0.6 }), says('absorption', { tight: -1, porous: 0.3 })],
+    do: ['A tighter body', 'Glaze or seal the foot; but then it needs stilts'],
+  }),
   cause(
     'unbalanced',
     'Too little silica or alumina',

@@ -38,11 +38,7 @@ export const movement: readonly Cause[] = [
     'The coat never touched the body there, and lets go first.',
     {
       shares: { crawling: 25, 'raw-flakes': 28 },
-      evidence: [
-        says('shape', { fingers: 1, network: -0.5 }),
-        says('washed', { no: 0.1, yes: -1 }),
-        ...HAND,
-      ],
+      evidence: [says('shape', { fingers: 1, network: -0.5 }), says('washed', { no: 0.1, yes: -1 }), ...HAND],
       tests: ['t-wiped-half'],
       do: [
         { do: 'Wipe with a damp sponge and let it dry', school: 'many; some only blow it off' },
@@ -75,10 +71,7 @@ export const movement: readonly Cause[] = [
   ),
   cause('damp', 'Damp ware heated fast', 'firing', 'Steam lifts the coat off.', {
     shares: { crawling: 6, 'raw-flakes': 6 },
-    evidence: [
-      says('shelf-flakes', { yes: 1, no: -0.2 }),
-      says('waited', { 'same-day': 0.4, day: -0.8 }),
-    ],
+    evidence: [says('shelf-flakes', { yes: 1, no: -0.2 }), says('waited', { 'same-day': 0.4, day: -0.8 })],
     do: ['Dry a day', 'Slow to 120 °C'],
     caution: 'Damp ware explodes.',
   }),
@@ -139,36 +132,24 @@ export const movement: readonly Cause[] = [
       do: ['A thinner wash'],
     },
   ),
-  cause(
-    'ran-down',
-    'It ran down to the shelf',
-    'piece',
-    'The same as running, with a shelf at its end.',
-    {
-      shares: { stuck: 45, 'refire-trouble': 20 },
-      evidence: [
-        says('scar', { 'run-line': 2, none: -2, side: -2, wash: -0.5 }),
-        says('moved', { ran: 0.6, little: -0.3, still: -1 }),
-      ],
-      do: ['As for running', 'A waster beneath'],
-      caution: 'Grind wet, with goggles.',
-    },
-  ),
-  cause(
-    'foot-dirty',
-    'Glaze on the foot, or too near it',
-    'piece',
-    'What is on the foot is on the shelf.',
-    {
-      shares: { stuck: 28 },
-      evidence: [
-        says('foot', { low: 1, clean: -1 }),
-        says('scar', { none: -1.5, 'run-line': -0.3, side: -2 }),
-        says('moved', { ran: -0.3 }),
-      ],
-      do: ['Wax and wipe', 'Five to ten millimetres bare'],
-    },
-  ),
+  cause('ran-down', 'It ran down to the shelf', 'piece', 'The same as running, with a shelf at its end.', {
+    shares: { stuck: 45, 'refire-trouble': 20 },
+    evidence: [
+      says('scar', { 'run-line': 2, none: -2, side: -2, wash: -0.5 }),
+      says('moved', { ran: 0.6, little: -0.3, still: -1 }),
+    ],
+    do: ['As for running', 'A waster beneath'],
+    caution: 'Grind wet, with goggles.',
+  }),
+  cause('foot-dirty', 'Glaze on the foot, or too near it', 'piece', 'What is on the foot is on the shelf.', {
+    shares: { stuck: 28 },
+    evidence: [
+      says('foot', { low: 1, clean: -1 }),
+      says('scar', { none: -1.5, 'run-line': -0.3, side: -2 }),
+      says('moved', { ran: -0.3 }),
+    ],
+    do: ['Wax and wipe', 'Five to ten millimetres bare'],
+  }),
   cause(
     'plucked',
     'A tight bare foot was plucked',
@@ -199,17 +180,11 @@ export const movement: readonly Cause[] = [
       caution: 'Scrape wet: the dust is for nobody’s lungs.',
     },
   ),
-  cause(
-    'touched',
-    'It touched a neighbour or a lid',
-    'firing',
-    'Two that touch are one when they melt.',
-    {
-      shares: { stuck: 8 },
-      evidence: [says('scar', { side: 2, glaze: -1, none: -1, 'run-line': -2, wash: -1 })],
-      do: ['More space', 'Wax and alumina on the gallery'],
-    },
-  ),
+  cause('touched', 'It touched a neighbour or a lid', 'firing', 'Two that touch are one when they melt.', {
+    shares: { stuck: 8 },
+    evidence: [says('scar', { side: 2, glaze: -1, none: -1, 'run-line': -2, wash: -1 })],
+    do: ['More space', 'Wax and alumina on the gallery'],
+  }),
   cause(
     'thin',
     'The coat is too thin',
@@ -228,7 +203,11 @@ export const movement: readonly Cause[] = [
         'carbon-missing': 12,
         breaking: 20,
       },
-      evidence: [...THIN, says('sg', { low: 0.4, high: -0.6 }), says('look', { pools: 0.5, pink: 0.2, liver: -1 }, 'copper-red')], // prettier-ignore
+      evidence: [
+        ...THIN,
+        says('sg', { low: 0.4, high: -0.6 }),
+        says('look', { pools: 0.5, pink: 0.2, liver: -1 }, 'copper-red'),
+      ],
       tests: ['t-thin-thick: thick'],
       do: ['A longer dip, or a thicker bucket', 'One coat more; but it may run'],
     },
@@ -255,10 +234,7 @@ export const movement: readonly Cause[] = [
     'Thin above and thick below: the last of a session dips in water.',
     {
       shares: { patchy: 20, 'too-thin': 40, dry: 5, mottling: 15 },
-      evidence: [
-        says('sg', { unstirred: 1, low: 0.8, high: 0, usual: -0.8 }),
-        says('hand', { one: 0.3 }),
-      ],
+      evidence: [says('sg', { unstirred: 1, low: 0.8, high: 0, usual: -0.8 }), says('hand', { one: 0.3 })],
       tests: ['t-bucket'],
       do: ['Stir, sieve, measure', 'Stir again after every ten pieces'],
     },
@@ -270,7 +246,7 @@ export const movement: readonly Cause[] = [
     'Where the tongs held, where two dips met, where it ran down.',
     {
       shares: { patchy: 20 },
-      evidence: [says('pattern', { overlap: 1, clouds: -0.6, brush: -0.8 }), says('where', { overlap: 0.5 })], // prettier-ignore
+      evidence: [says('pattern', { overlap: 1, clouds: -0.6, brush: -0.8 }), says('where', { overlap: 0.5 })],
       do: ['One dip', 'Shave the drips'],
     },
   ),
@@ -301,17 +277,11 @@ export const movement: readonly Cause[] = [
       do: ['Dip it', 'Or enjoy it'],
     },
   ),
-  cause(
-    'one-side',
-    'One side to flame or draught',
-    'firing',
-    'Heat and air that come from one side.',
-    {
-      shares: { patchy: 5 },
-      evidence: [says('pattern', { 'one-side': 0.8, overlap: -0.6, brush: -0.6 }), says('place', { one: 0.6 })], // prettier-ignore
-      do: ['Another place', 'Turn twins to see it'],
-    },
-  ),
+  cause('one-side', 'One side to flame or draught', 'firing', 'Heat and air that come from one side.', {
+    shares: { patchy: 5 },
+    evidence: [says('pattern', { 'one-side': 0.8, overlap: -0.6, brush: -0.6 }), says('place', { one: 0.6 })],
+    do: ['Another place', 'Turn twins to see it'],
+  }),
   cause(
     'sg-high',
     'Thick bucket, or a long dip',
@@ -339,33 +309,21 @@ export const movement: readonly Cause[] = [
       do: ['A hotter bisque; but it drinks less everywhere', 'Damp the ware'],
     },
   ),
-  cause(
-    'gelled',
-    'A gelled bucket',
-    'bucket',
-    'It stands like yoghurt at the right weight, and clings.',
-    {
-      shares: { 'too-thick': 20 },
-      evidence: [says('sg', { gelled: 1, usual: -0.3, high: -0.3 })],
-      tests: ['t-bucket'],
-      do: ['A few drops of deflocculant; but too much settles like stone'],
-    },
-  ),
-  cause(
-    'tight-bisque',
-    'Tight bisque',
-    'body',
-    'Fired too hot, it drinks too little to hold a coat.',
-    {
-      source: 'published',
-      shares: { 'too-thin': 30 },
-      evidence: [
-        says('bisque-cone', { hotter: 0.7, cooler: -0.8, usual: -0.3 }),
-        says('bisque-absorption', { tight: 0.8, thirsty: -0.8 }),
-      ],
-      do: ['A cooler bisque', 'Warm the pot'],
-    },
-  ),
+  cause('gelled', 'A gelled bucket', 'bucket', 'It stands like yoghurt at the right weight, and clings.', {
+    shares: { 'too-thick': 20 },
+    evidence: [says('sg', { gelled: 1, usual: -0.3, high: -0.3 })],
+    tests: ['t-bucket'],
+    do: ['A few drops of deflocculant; but too much settles like stone'],
+  }),
+  cause('tight-bisque', 'Tight bisque', 'body', 'Fired too hot, it drinks too little to hold a coat.', {
+    source: 'published',
+    shares: { 'too-thin': 30 },
+    evidence: [
+      says('bisque-cone', { hotter: 0.7, cooler: -0.8, usual: -0.3 }),
+      says('bisque-absorption', { tight: 0.8, thirsty: -0.8 }),
+    ],
+    do: ['A cooler bisque', 'Warm the pot'],
+  }),
   cause(
     'soaked',
     'Wet bisque, a second dip, or a thin soaked wall',

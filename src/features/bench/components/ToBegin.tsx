@@ -5,15 +5,7 @@ import Link from '@/ui/Link';
 import { Section } from '@/ui/Page';
 
 /** What a new studio needs before its first tile. */
-export function ToBegin({
-  bodies,
-  coatings,
-  kilns,
-}: {
-  bodies: number;
-  coatings: number;
-  kilns: number;
-}) {
+export function ToBegin({ bodies, coatings, kilns }: { bodies: number; coatings: number; kilns: number }) {
   return (
     <Section title="To begin">
       <Lines>
@@ -35,11 +27,7 @@ export function ToBegin({
         <Line
           figure={bodies > 0 ? '✓' : '1'}
           act={
-            <Button
-              component={Link}
-              href="/store/bodies/new"
-              variant={bodies > 0 ? 'text' : 'outlined'}
-            >
+            <Button component={Link} href="/store/bodies/new" variant={bodies > 0 ? 'text' : 'outlined'}>
               Add a body
             </Button>
           }
@@ -49,11 +37,7 @@ export function ToBegin({
         <Line
           figure={coatings > 0 ? '✓' : '2'}
           act={
-            <Button
-              component={Link}
-              href="/store/coatings/new"
-              variant={coatings > 0 ? 'text' : 'outlined'}
-            >
+            <Button component={Link} href="/store/coatings/new" variant={coatings > 0 ? 'text' : 'outlined'}>
               Add a coating
             </Button>
           }

@@ -12,15 +12,7 @@ import { ToBegin } from '../components/ToBegin';
 import { daySheet } from '../sheet';
 
 /** A part of the day sheet: its lines, or what to say and do when there are none; nothing without that. */
-function Part({
-  title,
-  lines,
-  none,
-}: {
-  title: string;
-  lines: readonly ReactElement[];
-  none?: ReactNode;
-}) {
+function Part({ title, lines, none }: { title: string; lines: readonly ReactElement[]; none?: ReactNode }) {
   if (lines.length === 0 && none === undefined) return null;
   return <Section title={title}>{lines.length === 0 ? none : <Lines>{lines}</Lines>}</Section>;
 }

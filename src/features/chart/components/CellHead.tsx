@@ -21,9 +21,7 @@ const knownWords = ({ known }: Cell): string =>
 /** "crazing came later on 2 pieces". */
 const since = (signs: Cell['later'], words: string): string =>
   signs
-    .map(
-      ({ sign, pieces }) => `${signOf(sign)?.name ?? sign} ${words} on ${count(pieces, 'piece')}`,
-    )
+    .map(({ sign, pieces }) => `${signOf(sign)?.name ?? sign} ${words} on ${count(pieces, 'piece')}`)
     .join('; ');
 
 /** One way the pair was put on, and how well it is known. */
@@ -55,9 +53,7 @@ export function CellHead({
     since(cell.later, 'came later'),
     since(cell.gone, 'is gone since'),
     cell.split > 0 ? `Testers differ about ${count(cell.split, 'piece')}` : '',
-    rated !== null && rated[1] - rated[0] >= 2
-      ? `Rated ${rated[0]} to ${rated[1]}: a matter of taste`
-      : '',
+    rated !== null && rated[1] - rated[0] >= 2 ? `Rated ${rated[0]} to ${rated[1]}: a matter of taste` : '',
   ].filter((note) => note !== '');
   return (
     <>
@@ -66,8 +62,7 @@ export function CellHead({
         {cell.refired ? ', after a refire' : ''}
       </Typography>
       <Typography>
-        <b>{standingWords(cell)}</b>: {count(cell.pieces, 'piece')} in{' '}
-        {count(cell.firings, 'firing')}
+        <b>{standingWords(cell)}</b>: {count(cell.pieces, 'piece')} in {count(cell.firings, 'firing')}
         {facts.length > 0 ? `, ${facts.join(', ')}` : ''}
       </Typography>
       <Typography variant="body2" color="text.secondary">
@@ -114,13 +109,12 @@ function DivisionNote({
   return (
     <Box sx={{ borderLeft: '4px solid', pl: 1, my: 0.5 }}>
       <Typography>
-        {sides.map((side) => `${side.count} ${words(side.value)}`).join(', ')}:{' '}
-        {toldWords(division)}.
+        {sides.map((side) => `${side.count} ${words(side.value)}`).join(', ')}: {toldWords(division)}.
       </Typography>
       {told.map((one) => (
         <Typography key={one.variable} variant="body2">
-          {one.variable} {one.values[0].join(', ')}: {words(most!.value)};{' '}
-          {one.values[1].join(', ')}: {others.map((side) => words(side.value)).join(' or ')}.
+          {one.variable} {one.values[0].join(', ')}: {words(most!.value)}; {one.values[1].join(', ')}:{' '}
+          {others.map((side) => words(side.value)).join(' or ')}.
         </Typography>
       ))}
     </Box>

@@ -53,12 +53,7 @@ function Marks({ position }: { position: Position }) {
       {(main.movementMm ?? 0) >= 1 && <RunArrow mm={main.movementMm as number} size={20} />}
       {shown.map((sign) => (
         <span key={sign.sign} className={sign.wanted ? css.wanted : css.sign}>
-          <Glyph
-            sign={sign.sign}
-            severity={sign.wanted ? 1 : sign.severity}
-            size={21}
-            label={false}
-          />
+          <Glyph sign={sign.sign} severity={sign.wanted ? 1 : sign.severity} size={21} label={false} />
         </span>
       ))}
       {ways > 1 && <span className={css.ways}>{ways} ways</span>}

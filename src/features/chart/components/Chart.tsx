@@ -86,8 +86,7 @@ export function Chart(props: ChartProps) {
     });
   };
   const cycle = (key: string, values: readonly string[], now: string): void => {
-    if (values.length > 1)
-      go({ [key]: values[(values.indexOf(now) + 1) % values.length] as string });
+    if (values.length > 1) go({ [key]: values[(values.indexOf(now) + 1) % values.length] as string });
   };
   const pairAt = (row: number, column: number): { base: string; over: string | null } => {
     const line = axis[row]!.slug;
@@ -213,8 +212,7 @@ export function Chart(props: ChartProps) {
           }
           onStep={(dr, dc) => {
             if (openBase === undefined || deep !== undefined) return;
-            const [line, other] =
-              turned && openOver ? [openOver, openBase] : [openBase, openOver ?? null];
+            const [line, other] = turned && openOver ? [openOver, openBase] : [openBase, openOver ?? null];
             const row = axis.findIndex((one) => one.slug === line) + dr;
             const column = (other ? axis.findIndex((one) => one.slug === other) + 1 : 0) + dc;
             if (row < 0 || row >= axis.length || column < 0 || column > axis.length) return;

@@ -73,9 +73,7 @@ export function ChartGrid({
                 {!impossible && (
                   <button
                     type="button"
-                    className={
-                      back ? `${css.button} ${css.back}` : position ? css.button : css.untried
-                    }
+                    className={back ? `${css.button} ${css.back}` : position ? css.button : css.untried}
                     data-row={row}
                     data-column={column}
                     tabIndex={row === 0 && column === 0 ? 0 : -1}
@@ -84,11 +82,7 @@ export function ChartGrid({
                     onClick={() => onOpen(pair)}
                   >
                     {position && (
-                      <CellPicture
-                        position={position}
-                        share={props.share}
-                        eager={row < 5 && column < 12}
-                      />
+                      <CellPicture position={position} share={props.share} eager={row < 5 && column < 12} />
                     )}
                   </button>
                 )}

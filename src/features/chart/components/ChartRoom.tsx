@@ -89,8 +89,7 @@ export function ChartRoom({
             ) : undefined
           }
         >
-          The chart fills as openings are written up. It begins with a body and its coatings in the
-          store.
+          The chart fills as openings are written up. It begins with a body and its coatings in the store.
         </Nothing>
       )}
       {board && (
@@ -110,7 +109,7 @@ export function ChartRoom({
 function Acts({ board, mayMake }: { board: BoardSent; mayMake: boolean }) {
   const { body, cone, atmosphere } = board?.chosen ?? {};
   // The board that is shown, for a page that begins with it.
-  const query = new URLSearchParams(body === undefined ? {} : { body, cone: cone!, atmosphere: atmosphere! }); // prettier-ignore
+  const query = new URLSearchParams(body === undefined ? {} : { body, cone: cone!, atmosphere: atmosphere! });
   return (
     <>
       <Button component={Link} href="/chart/what" variant="outlined">

@@ -39,9 +39,7 @@ export function ChartToolbar({
   filters: readonly BoardFilter[];
   show: string | null;
   onShow: (filter: string | null) => void;
-  onGo: (
-    part: Partial<Record<'body' | 'cone' | 'atmosphere' | 'ground' | 'refires', string | null>>,
-  ) => void;
+  onGo: (part: Partial<Record<'body' | 'cone' | 'atmosphere' | 'ground' | 'refires', string | null>>) => void;
 }) {
   const phone = useMediaQuery((theme: Theme) => theme.breakpoints.down('sm'));
   const [open, setOpen] = useState(false);

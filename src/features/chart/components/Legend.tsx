@@ -21,11 +21,7 @@ export function Legend({ signs, ways }: { signs: readonly string[]; ways: boolea
       }}
     >
       {STANDINGS.map((standing) => (
-        <Box
-          key={standing}
-          component="li"
-          sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}
-        >
+        <Box key={standing} component="li" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
           <Box sx={{ position: 'relative', width: 18, height: 24 }}>
             <StandingFrame standing={standing} />
           </Box>

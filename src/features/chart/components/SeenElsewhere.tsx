@@ -8,7 +8,10 @@ import { ZonePicture } from '@/ui/ZonePicture';
 import type { Zoom } from '../zoom';
 import { groundWords, pairWords } from '../words';
 
-/** The same coats on other bodies, cones, airs and grounds, side by side; a touch goes there, the cell stays open. */
+/**
+ * The same coats on other bodies, cones, airs and grounds, side by side; a touch goes there, the cell stays
+ * open.
+ */
 export function SeenElsewhere({
   zoom,
   name,

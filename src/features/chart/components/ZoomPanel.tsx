@@ -84,7 +84,7 @@ export function ZoomPanel(props: Props) {
     return () => {
       current = false;
     };
-  }, [again, base, over, cell, chosen.body, chosen.cone, chosen.atmosphere, chosen.slips, props.share]); // prettier-ignore
+  }, [again, base, over, cell, chosen.body, chosen.cone, chosen.atmosphere, chosen.slips, props.share]);
   const pictures =
     zoom?.pieces.flatMap((piece) =>
       piece.photos.map((photo) => ({ ...photo, code: piece.code, cellId: piece.cellId })),
@@ -175,9 +175,7 @@ export function ZoomPanel(props: Props) {
                 </Button>
               </>
             ) : (
-              props.share === null && (
-                <Typography>Ask a technician or teacher to make this tile.</Typography>
-              )
+              props.share === null && <Typography>Ask a technician or teacher to make this tile.</Typography>
             )}
           </Box>
         )}
@@ -246,11 +244,7 @@ export function ZoomPanel(props: Props) {
             {zoom.pieces
               .filter((piece) => piece.cellId === cell.id)
               .map((piece) => (
-                <ZoomPiece
-                  key={`${piece.pieceId}${piece.firingId}`}
-                  piece={piece}
-                  units={props.units}
-                />
+                <ZoomPiece key={`${piece.pieceId}${piece.firingId}`} piece={piece} units={props.units} />
               ))}
           </Box>
         ))}

@@ -3,7 +3,10 @@ import Box from '@mui/material/Box';
 import type { Cut } from '@/core/frame';
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';
 
-/** A picture to zoom into with wheel, pinch or double click, on the grey it is judged on; the zone that is meant is outlined. */
+/**
+ * A picture to zoom into with wheel, pinch or double click, on the grey it is judged on; the zone that is
+ * meant is outlined.
+ */
 export function ZoomPicture({
   src,
   alt,
@@ -22,11 +25,7 @@ export function ZoomPicture({
           contentStyle={{ width: '100%', height: '100%' }}
         >
           {/* eslint-disable-next-line @next/next/no-img-element -- sizes are made on the server */}
-          <img
-            src={src}
-            alt={alt}
-            style={{ width: '100%', height: '100%', objectFit: 'contain' }}
-          />
+          <img src={src} alt={alt} style={{ width: '100%', height: '100%', objectFit: 'contain' }} />
           {cut !== null && (
             <svg
               aria-hidden
@@ -39,9 +38,7 @@ export function ZoomPicture({
               ].map(({ stroke, width, opacity }) => (
                 <polygon
                   key={stroke}
-                  points={cut.outline
-                    .map(({ x, y }) => `${1000 * x},${1000 * cut.aspect * y}`)
-                    .join(' ')}
+                  points={cut.outline.map(({ x, y }) => `${1000 * x},${1000 * cut.aspect * y}`).join(' ')}
                   fill="none"
                   stroke={stroke}
                   strokeWidth={width}

@@ -53,8 +53,7 @@ export function ZoomPiece({ piece, units }: { piece: Piece; units: Units }) {
         </Typography>
         {(piece.movementMm ?? 0) > 0 && (
           <Box sx={{ display: 'flex', alignItems: 'center' }}>
-            <RunArrow mm={piece.movementMm as number} />{' '}
-            {formatLength(piece.movementMm as number, units)}
+            <RunArrow mm={piece.movementMm as number} /> {formatLength(piece.movementMm as number, units)}
           </Box>
         )}
         {piece.signs.map((sign) => (

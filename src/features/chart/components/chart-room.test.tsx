@@ -63,13 +63,31 @@ test('a corner that came with the page is shown at once, and counts nothing unti
 
 test('a stack of three coats is counted, and said to stand below the grid', async () => {
   const deep: NonNullable<BoardSent>['deeper'][number] = {
-    id: 'c1', slips: '', depth: 3, base: null, over: null, stackKey: 'tarn#1 dip×1 + tarn#1 dip×1 + tarn#1 dip×1',
-    standing: 'once', pieces: 1, firings: 1, surface: 'gloss', movementMm: null, rating: null, signs: [], later: [],
-    known: { read: 1 }, refired: false, photo: null, cut: null, example: null,
-  }; // prettier-ignore
+    id: 'c1',
+    slips: '',
+    depth: 3,
+    base: null,
+    over: null,
+    stackKey: 'tarn#1 dip×1 + tarn#1 dip×1 + tarn#1 dip×1',
+    standing: 'once',
+    pieces: 1,
+    firings: 1,
+    surface: 'gloss',
+    movementMm: null,
+    rating: null,
+    signs: [],
+    later: [],
+    known: { read: 1 },
+    refired: false,
+    photo: null,
+    cut: null,
+    example: null,
+  };
   server(() => ({ ok: true, data: board({ deeper: [deep] }) }));
   room(null);
-  expect(await screen.findByText(/1 combination seen, 1 of them of three coats and more, below the grid/)).toBeTruthy(); // prettier-ignore
+  expect(
+    await screen.findByText(/1 combination seen, 1 of them of three coats and more, below the grid/),
+  ).toBeTruthy();
   expect(screen.getByText('Three coats and more')).toBeTruthy();
 });
 

@@ -6,14 +6,10 @@ import { enter } from '@/platform/access';
 import { database } from '@/platform/database';
 
 /**
- * The board itself comes beside the page, which may be kept: what arrives with it is the corner in sight, as it was
- * when the page was made, until the board is there.
+ * The board itself comes beside the page, which may be kept: what arrives with it is the corner in sight, as
+ * it was when the page was made, until the board is there.
  */
-export async function ChartPage({
-  searchParams,
-}: {
-  searchParams: Promise<Record<string, string>>;
-}) {
+export async function ChartPage({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const { person, studio } = await enter(permit('see the chart'));
   const query = new URLSearchParams(await searchParams);
   // Turned round or sifted, another corner would be in sight.

@@ -13,8 +13,8 @@ export async function SharePage({ params }: { params: Promise<{ id: string }> })
   if (link === null || studio === null) {
     return (
       <Page title="This link does not open any more">
-        It was revoked or has run out, or it was opened in another browser. Follow the link again,
-        or ask the studio for another.
+        It was revoked or has run out, or it was opened in another browser. Follow the link again, or ask the
+        studio for another.
       </Page>
     );
   }

@@ -4,13 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import {
-  complaintOf,
-  COMPLAINTS,
-  complaintsOf,
-  confirmedWords,
-  type Complaint,
-} from '@/core/diagnosis';
+import { complaintOf, COMPLAINTS, complaintsOf, confirmedWords, type Complaint } from '@/core/diagnosis';
 import { count } from '@/core/units';
 import { useSend } from '@/platform/useSend';
 import { Caution } from '@/ui/Caution';
@@ -35,7 +29,10 @@ import { Tests } from './Tests';
 /** How many causes are worth a line at first. */
 const FIRST = 5;
 
-/** The sheet of a case: cautions, what to ask next, causes in order, what is known, what to try, what it turned out to be. */
+/**
+ * The sheet of a case: cautions, what to ask next, causes in order, what is known, what to try, what it
+ * turned out to be.
+ */
 export function CaseSheet({
   view,
   mayMake,
@@ -57,8 +54,7 @@ export function CaseSheet({
   const closed = one.closedAt !== null;
   const known = useMemo(() => factsOf(view.told, said), [view.told, said]);
   const found = useMemo(
-    () =>
-      reckoned({ confirmed: view.confirmed, disagreed: view.disagreed }, complaints, known.facts),
+    () => reckoned({ confirmed: view.confirmed, disagreed: view.disagreed }, complaints, known.facts),
     [complaints, known, view.confirmed, view.disagreed],
   );
   // What nobody knows is not asked again.
@@ -84,7 +80,7 @@ export function CaseSheet({
   const rename = async (to: readonly string[]): Promise<void> => {
     const before = complaints;
     setComplaints(to);
-    const answer = await act(contracts.name, { caseId: one.id, revision: one.revision, complaints: [...to] }); // prettier-ignore
+    const answer = await act(contracts.name, { caseId: one.id, revision: one.revision, complaints: [...to] });
     if (answer.ok) router.refresh();
     else setComplaints(before);
   };
@@ -144,9 +140,7 @@ export function CaseSheet({
               onSay={closed ? null : (fact, value) => void say(fact, value)}
             />
           </Box>
-          <Box
-            sx={{ order: { xs: 1, md: 0 }, gridColumn: { md: 2 }, gridRow: { md: '1 / span 2' } }}
-          >
+          <Box sx={{ order: { xs: 1, md: 0 }, gridColumn: { md: 2 }, gridRow: { md: '1 / span 2' } }}>
             <Section title="Why, likely">
               <Box
                 component="ol"
@@ -164,8 +158,7 @@ export function CaseSheet({
                 ))}
               </Box>
               <Typography sx={{ borderTop: '1px solid', borderColor: 'divider', pt: 1 }}>
-                Something that is not on this list: {Math.max(1, Math.round(found.other * 100))} in
-                100.
+                Something that is not on this list: {Math.max(1, Math.round(found.other * 100))} in 100.
               </Typography>
               {shown.length > FIRST && (
                 <Button onClick={() => setAll(!all)}>
@@ -175,8 +168,8 @@ export function CaseSheet({
             </Section>
             {view.test !== null && (
               <Typography sx={{ my: 1.5 }}>
-                <Link href={`/tests/questions/${view.test.no}`}>Question {view.test.no}</Link> was
-                made to tell: {waitWords(view.test, toldByTiles)}
+                <Link href={`/tests/questions/${view.test.no}`}>Question {view.test.no}</Link> was made to
+                tell: {waitWords(view.test, toldByTiles)}
               </Typography>
             )}
             {found.tests.length > 0 && !closed && (
@@ -223,13 +216,14 @@ function Naming({
 }) {
   const named = complaints.flatMap((id) => complaintOf(id) ?? []);
   const groups = new Set(named.map(({ group }) => group));
-  const alike = named.length === 0 ? complaintsOf('off-colour') : COMPLAINTS.filter(({ id, group }) => groups.has(group) && !complaints.includes(id)); // prettier-ignore
+  const alike =
+    named.length === 0
+      ? complaintsOf('off-colour')
+      : COMPLAINTS.filter(({ id, group }) => groups.has(group) && !complaints.includes(id));
   const [, ...rest] = complaints;
   const pick = (to: Complaint): void => onName([to.id, ...rest.filter((id) => id !== to.id)]);
   return (
-    <Section
-      title={named.length === 0 ? 'Which is it?' : named.map(({ name }) => name).join(' and ')}
-    >
+    <Section title={named.length === 0 ? 'Which is it?' : named.map(({ name }) => name).join(' and ')}>
       {named.map(({ id, look }) => (
         <Typography key={id} color="text.secondary">
           {look}
@@ -276,12 +270,7 @@ const Alikes = ({
     >
       <span>
         {one.name}
-        <Typography
-          component="span"
-          variant="body2"
-          color="text.secondary"
-          sx={{ display: 'block' }}
-        >
+        <Typography component="span" variant="body2" color="text.secondary" sx={{ display: 'block' }}>
           {one.look}
         </Typography>
       </span>

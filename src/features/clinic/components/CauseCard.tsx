@@ -58,10 +58,7 @@ export function CauseCard({
           {likelyWords(probability)}, {percent(probability)} in 100
         </Typography>
       </Box>
-      <Box
-        sx={{ height: 10, border: '1px solid', borderColor: 'text.primary', my: 0.5 }}
-        aria-hidden
-      >
+      <Box sx={{ height: 10, border: '1px solid', borderColor: 'text.primary', my: 0.5 }} aria-hidden>
         <Box
           sx={{
             height: '100%',

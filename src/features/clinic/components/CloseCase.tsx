@@ -37,18 +37,14 @@ export function CloseCase({ one, causes }: { one: CaseView['one']; causes: reado
             ? 'None of the causes that are known here.'
             : one.turnedOut.map((id) => causeOf(id)?.name ?? id).join('; ')}
         </Typography>
-        {one.closingNote !== '' && (
-          <Typography sx={{ whiteSpace: 'pre-line' }}>{one.closingNote}</Typography>
-        )}
+        {one.closingNote !== '' && <Typography sx={{ whiteSpace: 'pre-line' }}>{one.closingNote}</Typography>}
         <Typography variant="body2" color="text.secondary">
           {one.closedByName}
         </Typography>
         <ProblemNote>{problem}</ProblemNote>
         <Button
           disabled={busy}
-          onClick={() =>
-            void done(act(contracts.reopen, { caseId: one.id }), 'The case is open again')
-          }
+          onClick={() => void done(act(contracts.reopen, { caseId: one.id }), 'The case is open again')}
         >
           Open it again
         </Button>

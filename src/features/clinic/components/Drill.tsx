@@ -17,13 +17,7 @@ import { Specimen } from '../../drawings';
 type Score = Record<string, readonly [right: number, of: number]>;
 
 /** One picture after another: a touch names it, the reason follows; alone, or with a class and its hands. */
-export function Drill({
-  questions,
-  inClass,
-}: {
-  questions: readonly DrillQuestion[];
-  inClass: boolean;
-}) {
+export function Drill({ questions, inClass }: { questions: readonly DrillQuestion[]; inClass: boolean }) {
   const [at, setAt] = useState(0);
   const [rights, setRights] = useState(0);
   const key = `jiten-drill-${useDevicePerson()}`;

@@ -24,13 +24,7 @@ const textOf = (cause: Cause): string =>
   [cause.name, cause.how, ...cause.remedies.map((one) => one.do)].join(' ').toLowerCase();
 
 /** What the clinic knows, complaint by complaint: to be read, searched, and disagreed with. */
-export function Knowledge({
-  said,
-  mayDisagree,
-}: {
-  said: readonly SaidHere[];
-  mayDisagree: boolean;
-}) {
+export function Knowledge({ said, mayDisagree }: { said: readonly SaidHere[]; mayDisagree: boolean }) {
   const [search, setSearch] = useState('');
   const wanted = search.trim().toLowerCase();
   const here = new Map(said.map((one) => [one.cause, one]));
@@ -38,7 +32,9 @@ export function Knowledge({
     CAUSES.filter(
       (cause) =>
         cause.shares[id] !== undefined &&
-        (wanted === '' || textOf(cause).includes(wanted) || complaintOf(id)!.name.toLowerCase().includes(wanted)), // prettier-ignore
+        (wanted === '' ||
+          textOf(cause).includes(wanted) ||
+          complaintOf(id)!.name.toLowerCase().includes(wanted)),
     ).sort((a, b) => b.shares[id]! - a.shares[id]!);
   const found = COMPLAINTS.filter(({ id }) => causesOf(id).length > 0);
   return (
@@ -144,7 +140,12 @@ function DisagreeForm({ cause, said }: { cause: Cause; said: SaidHere | null }) 
   if (!open) return <Button onClick={() => setOpen(true)}>Not so here …</Button>;
   const save = async (): Promise<void> => {
     const off = choice === 'off';
-    const answer = await act(contracts.disagree, { cause: cause.id, off, factor: off ? 1 : Number(choice), reason }); // prettier-ignore
+    const answer = await act(contracts.disagree, {
+      cause: cause.id,
+      off,
+      factor: off ? 1 : Number(choice),
+      reason,
+    });
     if (!answer.ok) return;
     say(`${cause.name}: kept, with its reason`);
     setOpen(false);

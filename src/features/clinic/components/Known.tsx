@@ -64,9 +64,7 @@ function One({ one, onSay }: { one: KnownFact; onSay: Parameters<typeof Known>[0
           variant="standard"
           fullWidth
           value={one.value ?? ''}
-          onChange={(event) =>
-            onSay(one.fact, event.target.value === '' ? null : event.target.value)
-          }
+          onChange={(event) => onSay(one.fact, event.target.value === '' ? null : event.target.value)}
           slotProps={{
             htmlInput: { 'aria-label': one.question },
             select: { displayEmpty: true },

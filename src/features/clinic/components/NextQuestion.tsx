@@ -16,9 +16,7 @@ export function NextQuestion({
   return (
     <Box sx={{ border: '2px solid', borderColor: 'text.primary', p: 2, mb: 3 }} aria-live="polite">
       {fact === undefined ? (
-        <Typography>
-          Nothing more to ask: what is left is told apart by a test, or is clear.
-        </Typography>
+        <Typography>Nothing more to ask: what is left is told apart by a test, or is clear.</Typography>
       ) : (
         <>
           <Typography variant="h2" sx={{ mb: 1 }}>

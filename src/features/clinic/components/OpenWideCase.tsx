@@ -10,7 +10,10 @@ import * as contracts from '../contracts';
 
 export type WideSubject = { kind: 'coating' | 'bucket' | 'body' | 'firing'; id: string };
 
-/** Asks the clinic of everything with a coating, from a bucket or on a body: of a fault that was seen, or of another. */
+/**
+ * Asks the clinic of everything with a coating, from a bucket or on a body: of a fault that was seen, or of
+ * another.
+ */
 export function OpenWideCase({
   of,
   seen,

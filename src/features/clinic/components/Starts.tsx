@@ -11,7 +11,10 @@ import { Specimen } from '../../drawings';
 import * as contracts from '../contracts';
 import type { WideSubject } from './OpenWideCase';
 
-/** Faults in groups of look-alikes, drawn: the way in for whoever holds something in hand that is on no record. */
+/**
+ * Faults in groups of look-alikes, drawn: the way in for whoever holds something in hand that is on no
+ * record.
+ */
 export function Starts({ fuel, of = null }: { fuel: boolean; of?: WideSubject | null }) {
   const { act, busy, problem } = useSend();
   const router = useRouter();

@@ -44,7 +44,7 @@ export function Why({
     if (answer.ok) router.push(`/clinic/cases/${answer.data.id}`);
     else if (answer.problem.code === 'offline' && sender !== null) {
       const input = { id, ...of };
-      await sender.add({ id, name: contracts.open.name, input, label: 'Why?', about: 'clinic' }); // prettier-ignore
+      await sender.add({ id, name: contracts.open.name, input, label: 'Why?', about: 'clinic' });
       setKept(true);
     }
   };

@@ -34,7 +34,7 @@ const view = (rest: Partial<CaseView> = {}, one: Partial<CaseView['one']> = {}):
   ...rest,
 });
 const first = (): HTMLElement =>
-  within(screen.getByRole('list', { name: 'Causes, the likeliest first' })).getAllByRole('listitem')[0]!; // prettier-ignore
+  within(screen.getByRole('list', { name: 'Causes, the likeliest first' })).getAllByRole('listitem')[0]!;
 
 test('an answer changes the order before the server has said anything, and is sent as it was touched', async () => {
   const sent = server(() => ({ ok: true, data: null }));
@@ -68,9 +68,7 @@ test('what nobody knows is not asked again, and what the records say is shown wi
   const told = [{ fact: 'plaster', value: 'none', words: 'no plaster in this house' }];
   const said = [{ fact: 'plaster', value: 'near', by: 'Tomasz', at: '2026-01-01T00:00:00Z' }];
   show(<CaseSheet view={view({ told, said })} mayMake mayMix />);
-  expect(
-    screen.getByText(/the records say otherwise: no \(no plaster in this house\)/),
-  ).toBeTruthy();
+  expect(screen.getByText(/the records say otherwise: no \(no plaster in this house\)/)).toBeTruthy();
   const asked = screen.getByRole('heading', { name: 'What is at the bottom of the pop?' });
   await press(hand, 'Nobody knows');
   expect(asked.textContent).not.toBe('What is at the bottom of the pop?');
@@ -104,11 +102,18 @@ test('a test whose tiles are written up is asked before any look; tiles are made
     />,
   );
   expect(screen.queryByRole('button', { name: 'Make its tiles' })).toBeNull();
-  expect(screen.getAllByRole('heading').some(({ textContent }) => /^What did .* show\?$/.test(textContent ?? ''))).toBe(true); // prettier-ignore
+  expect(
+    screen.getAllByRole('heading').some(({ textContent }) => /^What did .* show\?$/.test(textContent ?? '')),
+  ).toBe(true);
 });
 
 test('a closed case says what it was, and asks nothing more', () => {
-  const closed = { turnedOut: ['plaster'], closedByName: 'Iben', closedAt: new Date(), closingNote: 'Under the lens.' }; // prettier-ignore
+  const closed = {
+    turnedOut: ['plaster'],
+    closedByName: 'Iben',
+    closedAt: new Date(),
+    closingNote: 'Under the lens.',
+  };
   show(<CaseSheet view={view({}, closed)} mayMake mayMix />);
   expect(screen.getByText('Under the lens.')).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Nobody knows' })).toBeNull();
@@ -118,13 +123,11 @@ test('a closed case says what it was, and asks nothing more', () => {
 test('“Why?” opens a case of what was seen, or goes on with the one that is open', async () => {
   const sent = server(() => ({ ok: true, data: { id: ID, no: 7 } }));
   const hand = person();
-  const { unmount } = show(<Why pieceId={ID} firingId={ID} signs={['pit', 'off-colour']} open={null} />); // prettier-ignore
+  const { unmount } = show(<Why pieceId={ID} firingId={ID} signs={['pit', 'off-colour']} open={null} />);
   await press(hand, 'Why?');
   expect(sent[0]!.body.input).toMatchObject({ pieceId: ID, complaints: ['pit'] });
   expect(router.push).toHaveBeenCalledWith(`/clinic/cases/${ID}`);
   unmount();
   show(<Why pieceId={ID} firingId={ID} signs={['pit']} open={ID} />);
-  expect(screen.getByText('Its case in the clinic').getAttribute('href')).toBe(
-    `/clinic/cases/${ID}`,
-  );
+  expect(screen.getByText('Its case in the clinic').getAttribute('href')).toBe(`/clinic/cases/${ID}`);
 });

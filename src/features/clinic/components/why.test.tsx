@@ -5,7 +5,7 @@ import { person, press, router, screen, server, show } from '../../../../test-su
 const { SenderHost, useSender } = await import('@/platform/sender/host');
 const { Why } = await import('./Why');
 
-const [PIECE, FIRING] = ['0192c7cd-5baa-71a4-a619-90db87e84771', '0192c7cd-5baa-71a4-a619-90db87e84772']; // prettier-ignore
+const [PIECE, FIRING] = ['0192c7cd-5baa-71a4-a619-90db87e84771', '0192c7cd-5baa-71a4-a619-90db87e84772'];
 /** The device has been looked through. */
 const Ready = () => (useSender().open === null ? null : <p>ready</p>);
 const why = (who: string) =>
@@ -33,12 +33,9 @@ test('asked where there is no network, it is kept on the device and asked as soo
   await waitFor(() => expect(asked()).toHaveLength(1), { timeout: 5000 });
   // The first try may have arrived after all: this is the same act, of the same case.
   const tried = lost.find(({ path }) => path === '/api/act/clinic.open');
-  expect([asked()[0]!.body.id, asked()[0]!.body.input]).toEqual([
-    tried!.body.id,
-    tried!.body.input,
-  ]);
+  expect([asked()[0]!.body.id, asked()[0]!.body.input]).toEqual([tried!.body.id, tried!.body.input]);
   // A colour that is off says not which: the sheet asks.
-  expect(asked()[0]!.body.input).toMatchObject({ pieceId: PIECE, firingId: FIRING, complaints: ['pit'] }); // prettier-ignore
+  expect(asked()[0]!.body.input).toMatchObject({ pieceId: PIECE, firingId: FIRING, complaints: ['pit'] });
 });
 
 test('asked with a network it leads to its sheet; a case that is open is gone on with', async () => {
@@ -49,5 +46,7 @@ test('asked with a network it leads to its sheet; a case that is open is gone on
   await waitFor(() => expect(router.push).toHaveBeenCalledWith('/clinic/cases/case-1'));
   unmount();
   show(<Why pieceId={PIECE} firingId={FIRING} signs={['pit']} open="case-1" />);
-  expect(screen.getByRole('link', { name: 'Its case in the clinic' }).getAttribute('href')).toBe('/clinic/cases/case-1'); // prettier-ignore
+  expect(screen.getByRole('link', { name: 'Its case in the clinic' }).getAttribute('href')).toBe(
+    '/clinic/cases/case-1',
+  );
 });

@@ -14,8 +14,10 @@ test('of a coating: a touch asks why of what was seen most; a colour that is off
     { sign: 'off-colour', name: 'Colour off', times: 16 },
   ];
   show(<OpenWideCase of={{ kind: 'coating', id: ID }} seen={seen} open={[{ id: ID, no: 3 }]} />);
-  expect(screen.getByRole('link', { name: 'Case 3' }).getAttribute('href')).toBe(`/clinic/cases/${ID}`); // prettier-ignore
-  expect(screen.getByRole('link', { name: /Something else/ }).getAttribute('href')).toBe(`/clinic?coating=${ID}`); // prettier-ignore
+  expect(screen.getByRole('link', { name: 'Case 3' }).getAttribute('href')).toBe(`/clinic/cases/${ID}`);
+  expect(screen.getByRole('link', { name: /Something else/ }).getAttribute('href')).toBe(
+    `/clinic?coating=${ID}`,
+  );
   await press(hand, 'Why pits? (22)');
   await press(hand, 'Why colour off? (16)');
   expect(sent.map(({ body }) => body.input)).toEqual([
@@ -28,14 +30,14 @@ test('of a coating: a touch asks why of what was seen most; a colour that is off
 test('what does not go together is shown, and asked again by a touch', async () => {
   const hand = person();
   const asked: string[] = [];
-  show(<Contradicts facts={{ stack: 'single', order: 'both' }} onAsk={(fact) => asked.push(fact)} />); // prettier-ignore
+  show(<Contradicts facts={{ stack: 'single', order: 'both' }} onAsk={(fact) => asked.push(fact)} />);
   expect(screen.getByRole('note').textContent).toContain('there is only one coat');
   await hand.click(screen.getAllByRole('button', { name: 'Put this right' })[1]!);
   expect(asked).toEqual(['order']);
 });
 
 test('what goes together says nothing; of several complaints each says what to do now', () => {
-  const { container, unmount } = show(<Contradicts facts={{ stack: 'single' }} onAsk={() => undefined} />); // prettier-ignore
+  const { container, unmount } = show(<Contradicts facts={{ stack: 'single' }} onAsk={() => undefined} />);
   expect(container.querySelector('[role=note]')).toBeNull();
   unmount();
   show(<NowWith complaints={['shivering', 'running']} one={false} />);

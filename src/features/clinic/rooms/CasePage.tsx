@@ -35,8 +35,7 @@ export async function CasePage({ params }: { params: Promise<{ id: string }> }) 
           )}
           {one.code === null && view.firing !== null && (
             <>
-              <Link href={`/kilns/firings/${view.firing.id}`}>{view.firing.title}</Link>, the whole
-              load;{' '}
+              <Link href={`/kilns/firings/${view.firing.id}`}>{view.firing.title}</Link>, the whole load;{' '}
             </>
           )}
           {one.code !== null && (
@@ -58,9 +57,7 @@ export async function CasePage({ params }: { params: Promise<{ id: string }> }) 
       <CaseSheet
         key={`${one.id}/${one.revision}`}
         view={view}
-        mayMake={
-          may(person, 'keep records') || (one.openedBy === person.id && one.questionId === null)
-        }
+        mayMake={may(person, 'keep records') || (one.openedBy === person.id && one.questionId === null)}
         mayMix={may(person, 'keep records')}
       />
       {view.over !== null && one.complaints[0] !== undefined && (

@@ -34,7 +34,10 @@ export async function ClinicPage({
   const [all, kilns] = await Promise.all([listCases(db), listKilns(db)]);
   const about = await subjectOf(db, await searchParams);
   const cases = all.filter((one) => maySeeCase(person, one));
-  const [open, closed] = [cases.filter((one) => one.closedAt === null), cases.filter((one) => one.closedAt !== null)]; // prettier-ignore
+  const [open, closed] = [
+    cases.filter((one) => one.closedAt === null),
+    cases.filter((one) => one.closedAt !== null),
+  ];
   const lines = (list: readonly ClinicCase[], words: (one: ClinicCase) => string) => (
     <Lines>
       {list.map((one) => (
@@ -77,8 +80,8 @@ export async function ClinicPage({
       <Section title="Open cases">
         {open.length === 0 ? (
           <Nothing>
-            Nothing is open. “Why?” on the page of a piece asks of what was written up there, with
-            all that the records say; below, of what you hold in your hand.
+            Nothing is open. “Why?” on the page of a piece asks of what was written up there, with all that
+            the records say; below, of what you hold in your hand.
           </Nothing>
         ) : (
           lines(

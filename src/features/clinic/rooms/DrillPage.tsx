@@ -31,11 +31,7 @@ export async function DrillPage({ searchParams }: { searchParams: Promise<{ clas
           : 'Ten pictures of this studio’s own pieces: what is it? Answers stay on this device.'
       }
       acts={
-        <Button
-          component={Link}
-          href={inClass ? '/clinic/drill' : '/clinic/drill?class'}
-          variant="outlined"
-        >
+        <Button component={Link} href={inClass ? '/clinic/drill' : '/clinic/drill?class'} variant="outlined">
           {inClass ? 'Alone' : 'With a class'}
         </Button>
       }
@@ -48,15 +44,11 @@ export async function DrillPage({ searchParams }: { searchParams: Promise<{ clas
             </Button>
           }
         >
-          The drill is made of this studio’s own pictures: pieces on which one fault or effect was
-          written up. There are not enough of them yet.
+          The drill is made of this studio’s own pictures: pieces on which one fault or effect was written up.
+          There are not enough of them yet.
         </Nothing>
       ) : (
-        <Drill
-          key={questions.map(({ sha }) => sha).join()}
-          questions={questions}
-          inClass={inClass}
-        />
+        <Drill key={questions.map(({ sha }) => sha).join()} questions={questions} inClass={inClass} />
       )}
     </Page>
   );

@@ -16,7 +16,10 @@ import { ZonePicture } from '@/ui/ZonePicture';
 import { MONO } from '@/ui/theme';
 import { Specimen } from '../../drawings';
 
-/** How to get it: what brings an effect about, what it costs, and which of the studio's own pieces come nearest. */
+/**
+ * How to get it: what brings an effect about, what it costs, and which of the studio's own pieces come
+ * nearest.
+ */
 export async function EffectsPage() {
   const { person } = await enter(permit('see the chart'));
   const db = database();
@@ -62,20 +65,14 @@ export async function EffectsPage() {
                   </Link>
                   <Typography variant="body2">{stack(one.stackKey)}</Typography>
                   {may(person, 'keep records') && (
-                    <Button
-                      component={Link}
-                      href={`/tests/ask?design=coats&match=${one.code}`}
-                      size="small"
-                    >
+                    <Button component={Link} href={`/tests/ask?design=coats&match=${one.code}`} size="small">
                       Try from it
                     </Button>
                   )}
                 </Box>
               ))}
               {(seen.get(sign ?? '') ?? []).length === 0 && (
-                <Typography color="text.secondary">
-                  Nobody here has written it up as wanted yet.
-                </Typography>
+                <Typography color="text.secondary">Nobody here has written it up as wanted yet.</Typography>
               )}
             </Box>
           </Section>

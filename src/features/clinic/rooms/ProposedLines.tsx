@@ -9,10 +9,7 @@ import Link from '@/ui/Link';
 import { proposalsFor } from '../queries';
 
 /** Openings under way whose unrelated stacks share a fault, as lines of the day sheet. */
-export async function proposedLines(
-  src: Source,
-  opened: readonly OpenFiring[],
-): Promise<ReactElement[]> {
+export async function proposedLines(src: Source, opened: readonly OpenFiring[]): Promise<ReactElement[]> {
   const lines: ReactElement[] = [];
   // One after the other: the first reads for all of them.
   for (const { firing } of opened) {

@@ -11,7 +11,7 @@ const in100 = (share: number): string =>
   share > 0 && share < 0.005 ? 'under 1' : String(Math.round(share * 100));
 const rate = ({ with: shown, of, interval: { low, high } }: Rate): string =>
   `${shown} of ${of} (${in100(low)} to ${in100(high)} in 100)`;
-const times = (ratio: number): string => (ratio >= 9.5 ? String(Math.round(ratio)) : ratio.toFixed(1)); // prettier-ignore
+const times = (ratio: number): string => (ratio >= 9.5 ? String(Math.round(ratio)) : ratio.toFixed(1));
 
 /** With and without one circumstance: as bars of the same length, with how sure the share is. */
 function One({ factor }: { factor: Factor }) {
@@ -45,18 +45,32 @@ function Side({ words, of, unit }: { words: string; of: Rate; unit: Factor['unit
       }}
     >
       {' '}
-      {/* prettier-ignore */}
       <Typography variant="body2">{words}</Typography>
       <Box
         aria-hidden
         sx={{ position: 'relative', height: 12, borderBottom: '1px solid', borderColor: 'divider' }}
       >
         {' '}
-        {/* prettier-ignore */}
-        <Box sx={{ position: 'absolute', top: 4, height: 4, left: `${low * 100}%`, width: `${(high - low) * 100}%`, bgcolor: 'text.disabled' }} />{' '}
-        {/* prettier-ignore */}
-        <Box sx={{ position: 'absolute', top: 0, height: 12, width: 3, left: `${(of.with / of.of) * 100}%`, bgcolor: 'text.primary' }} />{' '}
-        {/* prettier-ignore */}
+        <Box
+          sx={{
+            position: 'absolute',
+            top: 4,
+            height: 4,
+            left: `${low * 100}%`,
+            width: `${(high - low) * 100}%`,
+            bgcolor: 'text.disabled',
+          }}
+        />{' '}
+        <Box
+          sx={{
+            position: 'absolute',
+            top: 0,
+            height: 12,
+            width: 3,
+            left: `${(of.with / of.of) * 100}%`,
+            bgcolor: 'text.primary',
+          }}
+        />{' '}
       </Box>
       <Typography variant="body2">
         {rate(of)}
@@ -93,8 +107,7 @@ export async function Rates({
   return (
     <Section title="What goes with it in our records">
       <Typography>
-        {found.name}: {rate(found.all)} of the pieces {over}, out of{' '}
-        {count(found.firings, 'firing')}.{' '}
+        {found.name}: {rate(found.all)} of the pieces {over}, out of {count(found.firings, 'firing')}.{' '}
         {found.looked === 0
           ? 'There is too little yet to compare.'
           : `${count(found.looked, 'circumstance was', 'circumstances were')} looked at, in ${count(found.compared, 'comparison')}; ${
@@ -110,8 +123,8 @@ export async function Rates({
         </More>
       )}
       <Typography variant="body2" color="text.secondary">
-        What goes together need not be the cause; it does not move the likelihoods above. What a
-        firing gives all of its load is counted by firings: those that show more of it than usual.
+        What goes together need not be the cause; it does not move the likelihoods above. What a firing gives
+        all of its load is counted by firings: those that show more of it than usual.
       </Typography>
     </Section>
   );

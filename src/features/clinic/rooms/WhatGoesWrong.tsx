@@ -19,8 +19,7 @@ const faultsAmong = keepRead({
     // A piece shows a fault once, however many of its stretches do.
     const pieces = new Map<string, Set<string>>();
     for (const { faults, pieceId, firingId } of await comparedSightings(src, among))
-      for (const sign of faults)
-        pieces.set(sign, (pieces.get(sign) ?? new Set()).add(pieceId + firingId));
+      for (const sign of faults) pieces.set(sign, (pieces.get(sign) ?? new Set()).add(pieceId + firingId));
     return [...pieces]
       .map(([sign, { size }]) => ({ sign, name: signOf(sign)?.name ?? sign, times: size }))
       .sort((a, b) => b.times - a.times || (a.sign < b.sign ? -1 : 1))

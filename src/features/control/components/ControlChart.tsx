@@ -15,13 +15,16 @@ Chart.register(LinearScale, LineElement, PointElement, Tooltip);
 /** The control firing by firing, one line at a time, with its limits and what stands out. */
 export default function ControlChart({ series }: { series: readonly Series[] }) {
   const ink = useInk();
-  const [name, setName] = useState(series.find(({ said }) => said.length > 0)?.name ?? series[0]!.name); // prettier-ignore
+  const [name, setName] = useState(series.find(({ said }) => said.length > 0)?.name ?? series[0]!.name);
   const shown = series.find((one) => one.name === name) ?? series[0]!;
   const { points, limits, said } = shown;
   const out = new Set(limits?.signals.map(({ at }) => at));
   const last = points.length - 1;
   const level = (y: number, dashed: boolean) => ({
-    data: [{ x: 0, y }, { x: last, y }], // prettier-ignore
+    data: [
+      { x: 0, y },
+      { x: last, y },
+    ],
     showLine: true,
     pointRadius: 0,
     borderColor: ink.accent,
@@ -71,13 +74,18 @@ export default function ControlChart({ series }: { series: readonly Series[] }) 
             maintainAspectRatio: false,
             plugins: {
               legend: { display: false },
-              tooltip: { callbacks: { label: ({ dataIndex, datasetIndex }) => (datasetIndex === 0 ? `Firing ${points[dataIndex]!.no}: ${points[dataIndex]!.words}` : '') } }, // prettier-ignore
+              tooltip: {
+                callbacks: {
+                  label: ({ dataIndex, datasetIndex }) =>
+                    datasetIndex === 0 ? `Firing ${points[dataIndex]!.no}: ${points[dataIndex]!.words}` : '',
+                },
+              },
             },
             scales: {
               x: {
                 ...scale,
                 grid: { display: false },
-                ticks: { color: ink.text, stepSize: 1, callback: (at) => points[Number(at)]?.no ?? '' }, // prettier-ignore
+                ticks: { color: ink.text, stepSize: 1, callback: (at) => points[Number(at)]?.no ?? '' },
               },
               y: { ...scale, grid: { display: false } },
             },

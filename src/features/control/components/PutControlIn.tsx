@@ -7,14 +7,7 @@ import { useSay } from '@/ui/Undo';
 import { place } from '../../loading/contracts';
 
 /** Puts a waiting control tile into a load; where it stands is said with the rest of the load. */
-export function PutControlIn({
-  firingId,
-  piece,
-}: {
-  firingId: string;
-  piece: { id: string; code: string };
-}) {
-  // prettier-ignore
+export function PutControlIn({ firingId, piece }: { firingId: string; piece: { id: string; code: string } }) {
   const router = useRouter();
   const say = useSay();
   const { act, busy, problem } = useSend();

@@ -9,7 +9,10 @@ import Link from '@/ui/Link';
 import { PutControlIn } from '../components/PutControlIn';
 import { namedStack } from '../named';
 
-/** Of a glaze load without a control tile: the one that waits, to be put in with one touch; nothing where there is one. */
+/**
+ * Of a glaze load without a control tile: the one that waits, to be put in with one touch; nothing where
+ * there is one.
+ */
 export async function ControlInLoad({ src, firingId }: { src: Source; firingId: string }) {
   const control = await readControl(src);
   if (control === null) return null;

@@ -17,9 +17,8 @@ export async function ControlOfKiln({ src, kilnId }: { src: Source; kilnId: stri
     return (
       <Section title="The control">
         <Typography>
-          No stack is the studio’s control yet. On the <Link href="/chart">chart</Link>, open one
-          that is fired often and make it the control: then drift shows here before a customer sees
-          it.
+          No stack is the studio’s control yet. On the <Link href="/chart">chart</Link>, open one that is
+          fired often and make it the control: then drift shows here before a customer sees it.
         </Typography>
       </Section>
     );

@@ -9,7 +9,9 @@ import { Strip } from './WaitingStrip';
 /** A page that is no older than this is of now, ms. */
 const OLD_MS = 120_000;
 
-/** Keeps what is at hand on this device; where a newer application is here, its reader says when to use it. */
+/**
+ * Keeps what is at hand on this device; where a newer application is here, its reader says when to use it.
+ */
 export function Keeping({
   madeAt,
   offer = true,
@@ -40,8 +42,8 @@ export function Keeping({
     return (
       <Strip>
         The studio cannot be reached. This page is of{' '}
-        {new Date(madeAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}; what
-        was said elsewhere since is not in it.
+        {new Date(madeAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}; what was said
+        elsewhere since is not in it.
       </Strip>
     );
   if (use === null || !offer) return null;

@@ -42,7 +42,9 @@ export function OnThisDevice() {
     const taken = await takeInUnsent(sender, new Uint8Array(await file.arrayBuffer()));
     setWhy(taken.ok ? null : taken.why);
     if (taken.ok)
-      say(`${count(taken.taken, 'entry', 'entries')} taken in${taken.known > 0 ? `, ${taken.known} known already` : ''}`); // prettier-ignore
+      say(
+        `${count(taken.taken, 'entry', 'entries')} taken in${taken.known > 0 ? `, ${taken.known} known already` : ''}`,
+      );
   };
   return (
     <>
@@ -91,8 +93,8 @@ export function OnThisDevice() {
       </Section>
       <Section title="Carried by hand">
         <Typography sx={{ mb: 1 }}>
-          If the studio has another address now, save here what waits, open the new address on this
-          phone, sign in as the same person, and take it in there.
+          If the studio has another address now, save here what waits, open the new address on this phone,
+          sign in as the same person, and take it in there.
         </Typography>
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           <Button variant="outlined" disabled={open.length === 0} onClick={() => void save()}>
@@ -124,17 +126,13 @@ export function OnThisDevice() {
 /** What the studio said no to: sent as it is all the same, tried again, or left out. */
 function Refused({ item }: { item: Item }) {
   const { sender } = useSender();
-  const settle = (instead: unknown): void => void sender?.settle(item.id, { id: v7(), input: instead }); // prettier-ignore
+  const settle = (instead: unknown): void => void sender?.settle(item.id, { id: v7(), input: instead });
   return (
     <Line
       figure={time(item.at)}
       act={
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-          <Button
-            size="small"
-            variant="outlined"
-            onClick={() => settle(item.anyway?.input ?? item.input)}
-          >
+          <Button size="small" variant="outlined" onClick={() => settle(item.anyway?.input ?? item.input)}>
             {item.anyway === null ? 'Try again' : 'Send it all the same'}
           </Button>
           <Button size="small" onClick={() => void sender?.settle(item.id, null)}>
@@ -154,8 +152,8 @@ function ClockNote() {
   const minutes = Math.round(Math.abs(ahead) / 60_000);
   return (
     <Typography role="note">
-      The clock of this device is {count(minutes, 'minute')} {ahead > 0 ? 'ahead of' : 'behind'} the
-      studio’s. What is written here bears the studio’s time.
+      The clock of this device is {count(minutes, 'minute')} {ahead > 0 ? 'ahead of' : 'behind'} the studio’s.
+      What is written here bears the studio’s time.
     </Typography>
   );
 }
@@ -173,15 +171,15 @@ function KeptNote() {
     <Section title="Without a network">
       {!canKeep() ? (
         <Typography>
-          This browser keeps no pages of an address without TLS. What you write is kept all the
-          same, as long as the page stays open.
+          This browser keeps no pages of an address without TLS. What you write is kept all the same, as long
+          as the page stays open.
         </Typography>
       ) : kept === null ? (
         <Typography role="status">What is at hand is being brought here …</Typography>
       ) : (
         <Typography role="status">
-          {kept.pages} of {kept.of} pages and pictures are on this device, since {time(kept.at)}:
-          the Bench, and every firing that is loaded, burns, cools or is being opened.
+          {kept.pages} of {kept.of} pages and pictures are on this device, since {time(kept.at)}: the Bench,
+          and every firing that is loaded, burns, cools or is being opened.
         </Typography>
       )}
     </Section>

@@ -49,7 +49,7 @@ test('what cannot be sent is kept, said on every page, and sent when somebody as
   const hand = device();
   await screen.findByText('All that was written here is on the studio’s server.');
   await press(hand, '812');
-  expect(await screen.findByText(/1 entry on this device, not yet on the studio’s server/)).toBeTruthy(); // prettier-ignore
+  expect(await screen.findByText(/1 entry on this device, not yet on the studio’s server/)).toBeTruthy();
   expect(screen.getByText('Reading 812')).toBeTruthy();
   await waits();
   const sent = server(() => ({ ok: true, data: null }));
@@ -66,7 +66,7 @@ test('what the studio doubts is settled by its writer: sent all the same, as its
   await press(hand, '812');
   await screen.findByText('Reading 812');
   await waits();
-  server(() => ({ ok: false, problem: { code: 'invalid', message: 'That is 300° more than before.' } })); // prettier-ignore
+  server(() => ({ ok: false, problem: { code: 'invalid', message: 'That is 300° more than before.' } }));
   await press(hand, 'Send now');
   expect(await screen.findByText(/That is 300° more than before/)).toBeTruthy();
   expect(screen.getByRole('link', { name: 'Settle it' }).getAttribute('href')).toBe('/device');
@@ -93,7 +93,7 @@ test('what waits before it goes first: with something behind, a new act waits it
 
 test('a page that the device had kept says of when it is; one of now says nothing', () => {
   const { unmount } = show(<Keeping madeAt={Date.now() - 3_600_000} />);
-  expect(screen.getByRole('status').textContent).toMatch(/cannot be reached\. This page is of \d\d:\d\d/); // prettier-ignore
+  expect(screen.getByRole('status').textContent).toMatch(/cannot be reached\. This page is of \d\d:\d\d/);
   unmount();
   show(<Keeping madeAt={Date.now()} />);
   expect(screen.queryByRole('status')).toBeNull();

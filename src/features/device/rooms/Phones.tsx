@@ -9,8 +9,8 @@ export async function Phones() {
   if (!address || !trust)
     return (
       <Typography>
-        Phones reach the studio when it is started with <code>./start --lan</code>: it then has an
-        address on the local network, with TLS, and shows it here as a QR code.
+        Phones reach the studio when it is started with <code>./start --lan</code>: it then has an address on
+        the local network, with TLS, and shows it here as a QR code.
       </Typography>
     );
   const codes = await Promise.all(
@@ -33,8 +33,8 @@ export async function Phones() {
         />
       </Box>
       <Typography variant="body2" sx={{ mt: 1 }}>
-        Keep to this one address: what waits on a phone belongs to the address under which it was
-        written. Found under an old one, it can be <Link href="/device">carried over by hand</Link>.
+        Keep to this one address: what waits on a phone belongs to the address under which it was written.
+        Found under an old one, it can be <Link href="/device">carried over by hand</Link>.
       </Typography>
     </>
   );
@@ -51,7 +51,6 @@ function Code({
   address: string;
   words: string;
 }) {
-  // prettier-ignore
   return (
     <Box sx={{ maxWidth: 240 }}>
       <Typography variant="h3">{title}</Typography>

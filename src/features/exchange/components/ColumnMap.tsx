@@ -28,10 +28,7 @@ export function ColumnMap({
       {untaken.length > 0 && (
         <Typography role="status" sx={{ mb: 1.5, fontWeight: 650 }}>
           Not understood, and going into the note of each piece:{' '}
-          {untaken
-            .map((title) => (title === '' ? 'a column without heading' : `“${title}”`))
-            .join(', ')}
-          .
+          {untaken.map((title) => (title === '' ? 'a column without heading' : `“${title}”`)).join(', ')}.
         </Typography>
       )}
       <Box

@@ -46,9 +46,7 @@ export function ImportRoom() {
       return call<ImportPlan>('/api/import/plan', { method: 'POST', body: form });
     };
     const answer = await request();
-    return !answer.ok && answer.problem.code === 'not-signed-in' && (await askSignIn())
-      ? request()
-      : answer;
+    return !answer.ok && answer.problem.code === 'not-signed-in' && (await askSignIn()) ? request() : answer;
   };
   const dryRun = async (from: File, next: ImportOptionsInput): Promise<void> => {
     setFile(from);
@@ -84,11 +82,13 @@ export function ImportRoom() {
   const takeBack = async ({ lotId, coatingIds, pieces }: Imported): Promise<void> => {
     const answer = await act(contracts.putAway, { lotId, coatingIds, binned: true });
     if (!answer.ok) return;
-    say(`${count(pieces, 'piece')} taken back: ${pieces === 1 ? 'it is' : 'they are'} in the bin`, answer.undo); // prettier-ignore
+    say(
+      `${count(pieces, 'piece')} taken back: ${pieces === 1 ? 'it is' : 'they are'} in the bin`,
+      answer.undo,
+    );
     another();
   };
-  const change = (part: ImportOptionsInput): void =>
-    void (file && dryRun(file, { ...options, ...part }));
+  const change = (part: ImportOptionsInput): void => void (file && dryRun(file, { ...options, ...part }));
   if (done) {
     return (
       <Box>
@@ -133,11 +133,10 @@ export function ImportRoom() {
       <ProblemNote>{problem}</ProblemNote>
       {plan === null && busy === null && problem === null && (
         <Nothing>
-          One row a test. Columns may be called: mark, body, form, coating 1, coats 1, coating 2,
-          coats 2 … (first on first; “none” for bare clay, “?” behind what is only likely), key
-          (sure, likely, lost), cone, atmosphere, date, kiln, surface, colour, movement, defects,
-          rating, verdict, note. Only the body is needed; a cone or atmosphere left empty stays
-          unknown.
+          One row a test. Columns may be called: mark, body, form, coating 1, coats 1, coating 2, coats 2 …
+          (first on first; “none” for bare clay, “?” behind what is only likely), key (sure, likely, lost),
+          cone, atmosphere, date, kiln, surface, colour, movement, defects, rating, verdict, note. Only the
+          body is needed; a cone or atmosphere left empty stays unknown.
         </Nothing>
       )}
       {plan && (
@@ -151,11 +150,7 @@ export function ImportRoom() {
           <NameMap plan={plan} options={options} onChange={change} />
           <ColumnMap plan={plan} options={options} onChange={change} />
           <Section title="Row by row">
-            <RowGrid
-              plan={plan}
-              mended={options.mended ?? []}
-              onMended={(mended) => change({ mended })}
-            />
+            <RowGrid plan={plan} mended={options.mended ?? []} onMended={(mended) => change({ mended })} />
           </Section>
           {plan.counts.came > 0 && (
             <Choice
@@ -209,9 +204,7 @@ function Choice({
 }) {
   return (
     <FormControlLabel
-      control={
-        <Checkbox checked={checked ?? false} onChange={(event) => onChange(event.target.checked)} />
-      }
+      control={<Checkbox checked={checked ?? false} onChange={(event) => onChange(event.target.checked)} />}
       label={label}
       sx={{ display: 'flex' }}
     />

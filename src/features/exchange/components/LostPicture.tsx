@@ -9,7 +9,9 @@ import { MONO } from '@/ui/theme';
 import type { Chosen } from '../folder';
 import { Form } from '@/ui/Form';
 
-/** A picture whose name says nothing: looked at, and given its piece by code or mark, or said to show none. */
+/**
+ * A picture whose name says nothing: looked at, and given its piece by code or mark, or said to show none.
+ */
 export function LostPicture({
   entry,
   onPlace,

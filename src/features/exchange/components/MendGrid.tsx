@@ -82,8 +82,8 @@ export function MendGrid({
             </Button>
           }
         >
-          {alike.from === '' ? 'Nothing' : `“${alike.from}”`} stands in{' '}
-          {count(alike.others, 'more row')} under {plan.header[alike.column] || 'this heading'}.
+          {alike.from === '' ? 'Nothing' : `“${alike.from}”`} stands in {count(alike.others, 'more row')}{' '}
+          under {plan.header[alike.column] || 'this heading'}.
         </Alert>
       )}
       <DataGrid

@@ -91,8 +91,8 @@ export function NameMap({
         <Row
           label={
             <>
-              {count(plan.rowsWithCone, 'row')} with a cone: what the cones showed when the kiln was
-              opened, or what was intended?
+              {count(plan.rowsWithCone, 'row')} with a cone: what the cones showed when the kiln was opened,
+              or what was intended?
             </>
           }
         >
@@ -108,11 +108,7 @@ export function NameMap({
         </Row>
       )}
       {plan.rowsWithoutMethod > 0 && (
-        <Row
-          label={
-            <>{count(plan.rowsWithoutMethod, 'row')} without a word of how the coats went on</>
-          }
-        >
+        <Row label={<>{count(plan.rowsWithoutMethod, 'row')} without a word of how the coats went on</>}>
           <TextField
             select
             label="were"
@@ -164,12 +160,7 @@ function Answer({
 }) {
   return (
     <Row label={label}>
-      <TextField
-        select
-        label="is"
-        value={value ?? ''}
-        onChange={(event) => onChange(event.target.value)}
-      >
+      <TextField select label="is" value={value ?? ''} onChange={(event) => onChange(event.target.value)}>
         <MenuItem value="new">{fresh}</MenuItem>
         {known.map((one) => (
           <MenuItem key={one.id} value={one.id}>

@@ -30,12 +30,11 @@ const match = (files: readonly string[]) => ask<PictureMatch[]>('pictures', { fi
 /** At most so many are put away in one act. */
 const AWAY = 100;
 
-/** Matches pictures to pieces by the code or mark in their names, or by the order in which they were taken at an opening. */
-export function PictureRoom({
-  firings = [],
-}: {
-  firings?: readonly { id: string; title: string }[];
-}) {
+/**
+ * Matches pictures to pieces by the code or mark in their names, or by the order in which they were taken at
+ * an opening.
+ */
+export function PictureRoom({ firings = [] }: { firings?: readonly { id: string; title: string }[] }) {
   const say = useSay();
   const { act } = useSend();
   const [chosen, setChosen] = useState<Chosen[]>([]);
@@ -90,7 +89,7 @@ export function PictureRoom({
       set(i, { ...entry, state: 'sending' });
       const answer = await sendPicture(entry.picture, entry.pieceId, entry.firingId);
       if (answer.ok && answer.data.added) added.push(answer.data.id);
-      set(i, answer.ok ? { state: 'kept', said: '' } : { state: 'failed', said: answer.problem.message }); // prettier-ignore
+      set(i, answer.ok ? { state: 'kept', said: '' } : { state: 'failed', said: answer.problem.message });
     }
     setBusy(false);
     if (added.length === 0) return;
@@ -107,7 +106,7 @@ export function PictureRoom({
   const kept = entries.filter((entry) => entry.state === 'kept').length;
   const left = matched.length - kept;
   const key = (one: Chosen['key']): number => entries.filter((entry) => entry.key === one).length;
-  const byOrder = entries.filter((entry, i) => entry.pieceId !== null && chosen[i]!.pieceId === null); // prettier-ignore
+  const byOrder = entries.filter((entry, i) => entry.pieceId !== null && chosen[i]!.pieceId === null);
   const looked = (list: readonly Chosen[]) => (
     <Box
       sx={{
@@ -132,10 +131,9 @@ export function PictureRoom({
   return (
     <Box>
       <Typography sx={{ mb: 2, maxWidth: 700 }}>
-        A picture belongs to the piece whose code or mark stands in its file name, as in
-        “ACEF7.jpg”, “tile ACEF7 front.jpg” or “P23.jpg”. It goes to that piece’s last firing. One
-        without is shown, for you to say whose it is; those of an opening can be given in the order
-        in which they were taken.
+        A picture belongs to the piece whose code or mark stands in its file name, as in “ACEF7.jpg”, “tile
+        ACEF7 front.jpg” or “P23.jpg”. It goes to that piece’s last firing. One without is shown, for you to
+        say whose it is; those of an opening can be given in the order in which they were taken.
       </Typography>
       <FileChoice
         label="Choose a folder"
@@ -143,11 +141,7 @@ export function PictureRoom({
         folder
         onFiles={(files) => void choose(files)}
       />
-      <FileChoice
-        label="Choose pictures"
-        name="Choose pictures"
-        onFiles={(files) => void choose(files)}
-      />
+      <FileChoice label="Choose pictures" name="Choose pictures" onFiles={(files) => void choose(files)} />
       <ProblemNote>{problem}</ProblemNote>
       {entries.length > 0 && (
         <>
@@ -194,8 +188,8 @@ export function PictureRoom({
             </Box>
           )}
           <Typography role="status" sx={{ fontWeight: 650 }}>
-            {matched.length} of {entries.length} pictures have their piece; {kept} kept. Keys:{' '}
-            {key('sure')} sure, {key('likely')} likely, {key('lost')} lost.
+            {matched.length} of {entries.length} pictures have their piece; {kept} kept. Keys: {key('sure')}{' '}
+            sure, {key('likely')} likely, {key('lost')} lost.
           </Typography>
           {busy && (
             <LinearProgress

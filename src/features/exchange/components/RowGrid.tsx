@@ -33,9 +33,7 @@ const COLUMNS: GridColDef<ImportRow>[] = [
     flex: 1,
     minWidth: 200,
     valueGetter: (_, row) =>
-      row.coats
-        .map((coat) => `${coat.coating}${coat.coats > 1 ? ` × ${coat.coats}` : ''}`)
-        .join(' → '),
+      row.coats.map((coat) => `${coat.coating}${coat.coats > 1 ? ` × ${coat.coats}` : ''}`).join(' → '),
   },
   {
     field: 'cone',

@@ -52,9 +52,9 @@ export function WholeStudio({ empty }: { empty: boolean }) {
       <ProblemNote>{problem}</ProblemNote>
       {brought !== null && (
         <Typography role="status" sx={{ my: 1 }}>
-          {brought.studio} is here: {brought.tables.reduce((sum, { rows }) => sum + rows, 0)} rows
-          in {brought.tables.length} tables and {brought.pictures} pictures, each held against its
-          sum. People come without a password: give each a new one under People.
+          {brought.studio} is here: {brought.tables.reduce((sum, { rows }) => sum + rows, 0)} rows in{' '}
+          {brought.tables.length} tables and {brought.pictures} pictures, each held against its sum. People
+          come without a password: give each a new one under People.
         </Typography>
       )}
     </>

@@ -9,5 +9,4 @@ export function fateOf(row: ImportRow): string {
 }
 
 /** And why. */
-export const whyOf = ({ errors, warnings }: ImportRow): string =>
-  [...errors, ...warnings].join(' ');
+export const whyOf = ({ errors, warnings }: ImportRow): string => [...errors, ...warnings].join(' ');

@@ -18,18 +18,40 @@ const PLAN: ImportPlan = {
   rowsWithoutMethod: 0,
   rowsWithCone: 0,
   known: { bodies: [], coatings: [], kilns: [] },
-  counts: { add: 3, refused: 1, doubtful: 0, likely: 0, lost: 0, came: 0, maybe: 0, unknownCone: 0, unknownAtmosphere: 0, firings: 1 }, // prettier-ignore
+  counts: {
+    add: 3,
+    refused: 1,
+    doubtful: 0,
+    likely: 0,
+    lost: 0,
+    came: 0,
+    maybe: 0,
+    unknownCone: 0,
+    unknownAtmosphere: 0,
+    firings: 1,
+  },
   open: [],
 };
-const MADE = { lotId: '01a21c4a-ddf1-7100-a12e-5cba80dc409e', coatingIds: [], pieces: 3, firings: 1, bodies: 0, coatings: 0, kilns: 0 }; // prettier-ignore
-const choose = (name: string) => fireEvent.change(named('Choose a CSV file'), { target: { files: [new File(['body\nPeat'], name, { lastModified: 1 })] } }); // prettier-ignore
+const MADE = {
+  lotId: '01a21c4a-ddf1-7100-a12e-5cba80dc409e',
+  coatingIds: [],
+  pieces: 3,
+  firings: 1,
+  bodies: 0,
+  coatings: 0,
+  kilns: 0,
+};
+const choose = (name: string) =>
+  fireEvent.change(named('Choose a CSV file'), {
+    target: { files: [new File(['body\nPeat'], name, { lastModified: 1 })] },
+  });
 
 test('a file stays one act however it is read, so that a lost answer doubles nothing; another file is another', async () => {
   let answer: object = { code: 'offline', message: 'The answer was lost.' };
   const acts = server(({ path }) =>
     path === '/api/import/plan' ? { ok: true, data: PLAN } : { ok: false, problem: answer },
   );
-  const brought = () => acts.filter(({ path }) => path !== '/api/import/plan').map(({ body }) => body.id); // prettier-ignore
+  const brought = () => acts.filter(({ path }) => path !== '/api/import/plan').map(({ body }) => body.id);
   const hand = person();
   const bring = async (): Promise<void> => {
     const button = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Bring in 3 rows' });
@@ -55,7 +77,7 @@ test('a file stays one act however it is read, so that a lost answer doubles not
   // The page was left; the same file is the same act, and what it brought in is told.
   show(<ImportRoom />);
   choose('two.csv');
-  answer = { code: 'arrived', message: 'It did arrive.', details: MADE }; // prettier-ignore
+  answer = { code: 'arrived', message: 'It did arrive.', details: MADE };
   await bring();
   await screen.findByText('On record: 3 pieces');
   expect(screen.getByText('It did arrive.')).toBeTruthy();
@@ -63,7 +85,10 @@ test('a file stays one act however it is read, so that a lost answer doubles not
 });
 
 test('rows that came in before stay out unless they are wanted again, and what was brought in is taken back as one', async () => {
-  const plan = (again: boolean) => ({ ...PLAN, counts: { ...PLAN.counts, refused: 0, came: 2, add: again ? 5 : 3 } }); // prettier-ignore
+  const plan = (again: boolean) => ({
+    ...PLAN,
+    counts: { ...PLAN.counts, refused: 0, came: 2, add: again ? 5 : 3 },
+  });
   let asked = 0;
   const acts = server(({ path }) =>
     path === '/api/import/plan'
@@ -74,7 +99,7 @@ test('rows that came in before stay out unless they are wanted again, and what w
   show(<ImportRoom />);
   choose('longer.csv');
   await screen.findByText(/2 came in before and stay out/);
-  await hand.click(screen.getByRole('checkbox', { name: 'Also bring in the 2 rows that came in before' })); // prettier-ignore
+  await hand.click(screen.getByRole('checkbox', { name: 'Also bring in the 2 rows that came in before' }));
   await screen.findByRole('button', { name: 'Bring in 5 rows' });
   expect(screen.queryByText(/stay out/)).toBeNull();
   await press(hand, 'Bring in 5 rows');

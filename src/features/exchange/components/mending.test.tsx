@@ -41,14 +41,14 @@ test('without a remark there is nothing to mend', () => {
 test('a picture without a code is shown, and placed by the code somebody reads on it', async () => {
   Object.assign(URL, { createObjectURL: () => 'blob:x', revokeObjectURL: () => undefined });
   const lost = { pieceId: null, firingId: null, code: null, key: 'lost', maybe: [] };
-  const piece = { pieceId: 'p', firingId: 'f', code: 'ACEF7', key: 'sure', why: 'code ACEF7', maybe: [] }; // prettier-ignore
+  const piece = { pieceId: 'p', firingId: 'f', code: 'ACEF7', key: 'sure', why: 'code ACEF7', maybe: [] };
   const sent = server(({ body }) => {
     const [file] = (body as unknown as { files: string[] }).files;
     if (file === 'ACEF7') return { ok: true, data: [{ ...piece, file }] };
     if (file === '12')
       return {
         ok: true,
-        data: [{ ...lost, file, why: '2 pieces bear the mark “12”', maybe: [{ id: 'p', code: 'ACEF7' }] }], // prettier-ignore
+        data: [{ ...lost, file, why: '2 pieces bear the mark “12”', maybe: [{ id: 'p', code: 'ACEF7' }] }],
       };
     return { ok: true, data: [{ ...lost, file, why: 'no code or mark in its name' }] };
   });
@@ -66,22 +66,32 @@ test('a picture without a code is shown, and placed by the code somebody reads o
   await hand.click(await screen.findByText('ACEF7'));
   expect(await screen.findByText('said by you')).toBeTruthy();
   expect(screen.queryByRole('figure')).toBeNull();
-  expect(sent.map(({ path }) => path)).toEqual(Array.from({ length: 4 }, () => '/api/import/pictures')); // prettier-ignore
+  expect(sent.map(({ path }) => path)).toEqual(Array.from({ length: 4 }, () => '/api/import/pictures'));
 });
 
 test('pictures of an opening go to its pieces in the order of taking; one that shows none moves those after it; sent, and taken back as one', async () => {
   const id = (n: number) => `0192c7cd-5baa-71a4-a619-90db87e8100${n}`;
-  const nothing = (file: string) => ({ file, pieceId: null, firingId: null, code: null, key: 'lost', why: 'no code or mark in its name', maybe: [] }); // prettier-ignore
+  const nothing = (file: string) => ({
+    file,
+    pieceId: null,
+    firingId: null,
+    code: null,
+    key: 'lost',
+    why: 'no code or mark in its name',
+    maybe: [],
+  });
   const sent = server(({ path, body }) => {
-    if (path.endsWith('/order')) return { ok: true, data: [1, 2, 3].map((n) => ({ id: id(n), code: `K3RV${n}`, pictured: n === 3 })) }; // prettier-ignore
-    if (path.endsWith('/pictures')) return { ok: true, data: (body as { files: string[] }).files.map(nothing) }; // prettier-ignore
+    if (path.endsWith('/order'))
+      return { ok: true, data: [1, 2, 3].map((n) => ({ id: id(n), code: `K3RV${n}`, pictured: n === 3 })) };
+    if (path.endsWith('/pictures'))
+      return { ok: true, data: (body as { files: string[] }).files.map(nothing) };
     return { ok: true, data: { id: id(sent.length), sha: 's', added: true } };
   });
   const hand = person();
   show(<PictureRoom firings={[{ id: id(9), title: 'Marta 12' }]} />);
-  const files = ['P10.png', 'P9.png', 'P11.png'].map((name) => new File(['x'], name, { type: 'image/png' })); // prettier-ignore
+  const files = ['P10.png', 'P9.png', 'P11.png'].map((name) => new File(['x'], name, { type: 'image/png' }));
   await hand.upload(named('Choose pictures'), files);
-  await hand.click(await screen.findByRole('combobox', { name: 'Taken in order at the opening of' })); // prettier-ignore
+  await hand.click(await screen.findByRole('combobox', { name: 'Taken in order at the opening of' }));
   await hand.click(screen.getByRole('option', { name: 'Marta 12' }));
   // Three pictures for two pieces: nothing is given without somebody's look.
   expect(await screen.findAllByText(/3 pictures for 2/)).toHaveLength(2);
@@ -92,12 +102,16 @@ test('pictures of an opening go to its pieces in the order of taking; one that s
   const first = screen.getByAltText('P9.png').closest('figure')!;
   await hand.click(within(first).getByRole('button', { name: 'None of them' }));
   expect(await screen.findByText(/By the order of taking/)).toBeTruthy();
-  const codeOf = (file: string) => within(screen.getByAltText(file).closest('figure')!).queryByText(/^K3RV\d$/)?.textContent; // prettier-ignore
-  expect([codeOf('P10.png'), codeOf('P11.png'), codeOf('P9.png')]).toEqual(['K3RV1', 'K3RV2', undefined]); // prettier-ignore
+  const codeOf = (file: string) =>
+    within(screen.getByAltText(file).closest('figure')!).queryByText(/^K3RV\d$/)?.textContent;
+  expect([codeOf('P10.png'), codeOf('P11.png'), codeOf('P9.png')]).toEqual(['K3RV1', 'K3RV2', undefined]);
   await press(hand, 'Bring in 2 pictures');
   await screen.findByText('2 pictures kept');
-  const kept = sent.filter(({ path }) => path.endsWith('add-picture')).map(({ body }) => body.input); // prettier-ignore
-  expect(kept).toEqual([{ pieceId: id(1), firingId: id(9) }, { pieceId: id(2), firingId: id(9) }]); // prettier-ignore
+  const kept = sent.filter(({ path }) => path.endsWith('add-picture')).map(({ body }) => body.input);
+  expect(kept).toEqual([
+    { pieceId: id(1), firingId: id(9) },
+    { pieceId: id(2), firingId: id(9) },
+  ]);
   await press(hand, 'Undo');
   await screen.findByRole('button', { name: 'Bring in 2 pictures' });
   expect((sent.at(-1)!.body.input as { photoIds: string[] }).photoIds).toHaveLength(2);

@@ -9,9 +9,7 @@ test('a whole studio comes in only where nothing is recorded yet, and what came 
   ];
   const sent = server(() => ({ ok: true, data: { studio: 'Kiln Lane', tables, pictures: 7 } }));
   const { rerender } = show(<WholeStudio empty={false} />);
-  expect(screen.getByRole('link', { name: /whole studio/i }).getAttribute('href')).toBe(
-    '/api/whole',
-  );
+  expect(screen.getByRole('link', { name: /whole studio/i }).getAttribute('href')).toBe('/api/whole');
   expect(screen.queryByLabelText('A whole studio')).toBeNull();
   rerender(<WholeStudio empty />);
   const file = new File(['x'], 'whole-studio.tar', { type: 'application/x-tar' });

@@ -1,6 +1,17 @@
 import { madeWords, planWords } from './words';
 
-const NONE = { add: 0, refused: 0, doubtful: 0, likely: 0, lost: 0, came: 0, maybe: 0, unknownCone: 0, unknownAtmosphere: 0, firings: 0 }; // prettier-ignore
+const NONE = {
+  add: 0,
+  refused: 0,
+  doubtful: 0,
+  likely: 0,
+  lost: 0,
+  came: 0,
+  maybe: 0,
+  unknownCone: 0,
+  unknownAtmosphere: 0,
+  firings: 0,
+};
 
 test.each([
   [{ add: 5, firings: 1 }, {}, '1 firing'],
@@ -25,8 +36,10 @@ test.each([
 });
 
 test('what is new is named, and nothing else', () => {
-  const made = { lotId: '', coatingIds: [], pieces: 4, firings: 2, bodies: 0, coatings: 0, kilns: 0 }; // prettier-ignore
+  const made = { lotId: '', coatingIds: [], pieces: 4, firings: 2, bodies: 0, coatings: 0, kilns: 0 };
   expect(madeWords(made)).toBe('In 2 firings.');
-  expect(madeWords({ ...made, firings: 1, bodies: 2, kilns: 1 })).toBe('In 1 firing; new: 2 bodies, 1 kiln. Give what is new its kind, range and cautions in the store.'); // prettier-ignore
-  expect(madeWords({ ...made, bodies: 1, coatings: 1 })).toMatch(/^In 2 firings; new: 1 body, 1 coating\. /); // prettier-ignore
+  expect(madeWords({ ...made, firings: 1, bodies: 2, kilns: 1 })).toBe(
+    'In 1 firing; new: 2 bodies, 1 kiln. Give what is new its kind, range and cautions in the store.',
+  );
+  expect(madeWords({ ...made, bodies: 1, coatings: 1 })).toMatch(/^In 2 firings; new: 1 body, 1 coating\. /);
 });

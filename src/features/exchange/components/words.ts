@@ -10,8 +10,9 @@ export function planWords(
   { counts }: Pick<ImportPlan, 'counts'>,
   { again = false, leaveOutMaybe = false }: Pick<ImportOptionsInput, 'again' | 'leaveOutMaybe'>,
 ): string {
-  const { add, likely, lost, firings, unknownCone, unknownAtmosphere, doubtful, refused, came, maybe } = counts; // prettier-ignore
-  const keys = [`${add - likely - lost} sure`, likely > 0 && `${likely} likely`, lost > 0 && `${lost} lost`]; // prettier-ignore
+  const { add, likely, lost, firings, unknownCone, unknownAtmosphere, doubtful, refused, came, maybe } =
+    counts;
+  const keys = [`${add - likely - lost} sure`, likely > 0 && `${likely} likely`, lost > 0 && `${lost} lost`];
   return said(
     [
       likely + lost > 0 && `Keys: ${said(keys, ', ')}`,

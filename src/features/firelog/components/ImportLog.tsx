@@ -24,7 +24,9 @@ const CLOCKS: readonly [LogColumns['clock'], string][] = [
   ['hours', 'hours since lit'],
 ];
 
-/** A controller's log from a file: columns are guessed, shown, and can be put right before anything is kept. */
+/**
+ * A controller's log from a file: columns are guessed, shown, and can be put right before anything is kept.
+ */
 export function ImportLog({
   firingId,
   startedAt,
@@ -46,8 +48,7 @@ export function ImportLog({
     setWrong(null);
     setRows(null);
     if (!file) return;
-    if (file.size > 30e6)
-      return setWrong('This file is larger than 30 MB: too much for one firing.');
+    if (file.size > 30e6) return setWrong('This file is larger than 30 MB: too much for one firing.');
     const text = await file.text();
     const parsed = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' });
     if (text.includes('\u0000') || parsed.data.length < 2 || (parsed.data[0]?.length ?? 0) < 2)

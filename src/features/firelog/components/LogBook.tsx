@@ -106,13 +106,13 @@ export function LogBook({
             onChange={(_, value) => value !== null && setKind(value as LogKind)}
             sx={{ flexWrap: 'wrap', mb: 1 }}
           >
-            {LOG_KINDS.filter(
-              (one) => fuelled || !['damper', 'gas'].includes(one) || one === kind,
-            ).map((one) => (
-              <ToggleButton key={one} value={one}>
-                {one}
-              </ToggleButton>
-            ))}
+            {LOG_KINDS.filter((one) => fuelled || !['damper', 'gas'].includes(one) || one === kind).map(
+              (one) => (
+                <ToggleButton key={one} value={one}>
+                  {one}
+                </ToggleButton>
+              ),
+            )}
           </ToggleButtonGroup>
           <Stack direction={{ xs: 'column', sm: 'row' }} spacing={1}>
             {kind === 'atmosphere' && (

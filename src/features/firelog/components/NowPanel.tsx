@@ -18,11 +18,7 @@ import { moment } from '@/ui/time';
 import type { FiringRoom } from '../room';
 import { intervalWords, offsetSaid } from '../../kilns';
 
-const coolWords = (
-  time: CoolTime | null,
-  zone: string,
-  asHours: (hours: number) => Date,
-): string => {
+const coolWords = (time: CoolTime | null, zone: string, asHours: (hours: number) => Date): string => {
   if (time === null) return 'too early to say';
   if (time.hours === 0) return 'now';
   const spread = Math.round(((time.high - time.low) / 2) * 60);
@@ -94,9 +90,7 @@ export function NowPanel({
             key={alarm.kind + alarm.message}
             role={alarm.level === 'note' ? 'note' : 'alert'}
             sx={{
-              border: { alarm: '3px solid', question: '2px dashed', note: '1px solid' }[
-                alarm.level
-              ],
+              border: { alarm: '3px solid', question: '2px dashed', note: '1px solid' }[alarm.level],
               borderColor: alarm.level === 'note' ? 'divider' : 'error.main',
               px: 1.5,
               py: 1,
@@ -178,8 +172,7 @@ export function NowPanel({
         {room.cool && (
           <Box sx={{ mt: 1 }}>
             <Typography sx={{ fontSize: '1.15rem', fontWeight: 650 }}>
-              Crack the lid ({formatTemperature(crackAtC, units)}):{' '}
-              {coolWords(room.cool.crack, timeZone, at)}
+              Crack the lid ({formatTemperature(crackAtC, units)}): {coolWords(room.cool.crack, timeZone, at)}
             </Typography>
             <Typography sx={{ fontSize: '1.15rem', fontWeight: 650 }}>
               Unload by hand ({formatTemperature(unloadAtC, units)}):{' '}
@@ -200,8 +193,8 @@ export function NowPanel({
         )}
         {probed && (
           <Typography sx={{ mt: 1 }}>
-            Oxygen probe: {Math.round(probed.mv)} mV at {formatTemperature(probed.celsius, units)},
-            about {oxygenOf(probed.celsius, probed.mv).toExponential(0)} atm of oxygen:{' '}
+            Oxygen probe: {Math.round(probed.mv)} mV at {formatTemperature(probed.celsius, units)}, about{' '}
+            {oxygenOf(probed.celsius, probed.mv).toExponential(0)} atm of oxygen:{' '}
             {probed.celsius < PROBE_FROM
               ? 'too cool for a probe to say'
               : `${ratioWords(carbonRatio(probed.celsius, probed.mv))} at this heat, `}

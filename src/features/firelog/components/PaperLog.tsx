@@ -84,19 +84,12 @@ export function PaperLog({
         minRows={6}
         maxRows={20}
         label="A line a reading: time, temperature, what was done"
-        placeholder={
-          '8:30 20\n9:30 95 lid propped\n11:00 310 lid closed\n+4:30 560\n14:10 switches to high'
-        }
+        placeholder={'8:30 20\n9:30 95 lid propped\n11:00 310 lid closed\n+4:30 560\n14:10 switches to high'}
         value={text}
         onChange={(event) => setText(event.target.value)}
         slotProps={{ htmlInput: { spellCheck: false } }}
       />
-      <Stack
-        direction="row"
-        spacing={2}
-        useFlexGap
-        sx={{ my: 1, alignItems: 'center', flexWrap: 'wrap' }}
-      >
+      <Stack direction="row" spacing={2} useFlexGap sx={{ my: 1, alignItems: 'center', flexWrap: 'wrap' }}>
         <ToggleButtonGroup
           exclusive
           size="small"

@@ -61,8 +61,7 @@ export function ReadPad({
     const celsius = QUANTITIES.temperature.kept(shown, units);
     // Tried again after a lost connection it is still the reading of that moment.
     const at =
-      atMoment ??
-      (tried.current?.shown === shown ? tried.current.at : new Date(studioNow()).toISOString());
+      atMoment ?? (tried.current?.shown === shown ? tried.current.at : new Date(studioNow()).toISOString());
     tried.current = { shown, at };
     const answer = await act(contracts.read, {
       firingId,

@@ -75,16 +75,8 @@ export function ReadingsBook({
     <Box component="details" sx={{ mt: 1 }}>
       <summary>Put readings right ({readings.length})</summary>
       {readings.map((one) => (
-        <Box
-          key={one.at.getTime()}
-          sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.5 }}
-        >
-          <Stack
-            direction="row"
-            spacing={1.5}
-            useFlexGap
-            sx={{ alignItems: 'baseline', flexWrap: 'wrap' }}
-          >
+        <Box key={one.at.getTime()} sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.5 }}>
+          <Stack direction="row" spacing={1.5} useFlexGap sx={{ alignItems: 'baseline', flexWrap: 'wrap' }}>
             <Typography color="text.secondary">{moment(one.at, timeZone)}</Typography>
             <Typography
               sx={{

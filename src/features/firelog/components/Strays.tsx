@@ -30,10 +30,9 @@ export function Strays({
   return (
     <Stack sx={{ border: '2px solid', borderColor: 'text.primary', p: 1.5, mb: 2 }} spacing={1}>
       <Typography>
-        {stray.count} readings came from {moment(stray.from, timeZone)} to{' '}
-        {moment(stray.to, timeZone)}
-        {stray.peak === null ? '' : `, up to ${formatTemperature(stray.peak, units)}`}, while no
-        firing was under way. Was the kiln lit without a word here?
+        {stray.count} readings came from {moment(stray.from, timeZone)} to {moment(stray.to, timeZone)}
+        {stray.peak === null ? '' : `, up to ${formatTemperature(stray.peak, units)}`}, while no firing was
+        under way. Was the kiln lit without a word here?
       </Typography>
       <Stack direction="row" spacing={1}>
         {firingId !== null && (

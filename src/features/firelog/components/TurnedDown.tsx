@@ -7,15 +7,7 @@ import { ProblemNote } from '@/ui/Problem';
 import * as contracts from '../contracts';
 
 /** The answer to a kiln that climbs less than it did: somebody turned it down, and it goes into the diary. */
-export function TurnedDown({
-  firingId,
-  at,
-  electric,
-}: {
-  firingId: string;
-  at: Date;
-  electric: boolean;
-}) {
+export function TurnedDown({ firingId, at, electric }: { firingId: string; at: Date; electric: boolean }) {
   const router = useRouter();
   const { act, busy, problem } = useSend();
   return (

@@ -16,10 +16,7 @@ export function UnitQuestion({ firingId }: { firingId: string }) {
   const answer = async (fahrenheit: boolean): Promise<void> => {
     const said = await act(contracts.sayUnit, { firingId, fahrenheit });
     if (!said.ok) return;
-    say(
-      fahrenheit ? 'Read as °F; all figures follow' : 'Left as °C',
-      fahrenheit ? said.undo : undefined,
-    );
+    say(fahrenheit ? 'Read as °F; all figures follow' : 'Left as °C', fahrenheit ? said.undo : undefined);
     router.refresh();
   };
   return (
@@ -37,9 +34,7 @@ export function UnitQuestion({ firingId }: { firingId: string }) {
         flexWrap: 'wrap',
       }}
     >
-      <Typography sx={{ fontWeight: 650 }}>
-        By its shape this log is in °F, taken for °C. Is it?
-      </Typography>
+      <Typography sx={{ fontWeight: 650 }}>By its shape this log is in °F, taken for °C. Is it?</Typography>
       <Button variant="outlined" disabled={busy} onClick={() => void answer(true)}>
         It is °F
       </Button>

@@ -71,8 +71,16 @@ test('sent again after a lost answer a page of a notebook is the same act with t
 test('of a firing that nobody wrote down it can be said when it was lit, and what that opens', async () => {
   const sent = server(() => ({ ok: true, data: null }));
   const hand = person();
-  show(<LitAt firingId="f" startedAt={null} openedAt={new Date('2025-03-05T12:00:00Z')} timeZone="Europe/London" edit />); // prettier-ignore
-  expect(screen.getByText(/Nobody said when it was lit\. Once that is known, its log can be/)).toBeTruthy(); // prettier-ignore
+  show(
+    <LitAt
+      firingId="f"
+      startedAt={null}
+      openedAt={new Date('2025-03-05T12:00:00Z')}
+      timeZone="Europe/London"
+      edit
+    />,
+  );
+  expect(screen.getByText(/Nobody said when it was lit\. Once that is known, its log can be/)).toBeTruthy();
   await press(hand, 'Say when it was lit');
   expect(named('Lit at').value).toBe('2025-03-04T12:00');
   fireEvent.change(named('Lit at'), { target: { value: '2025-03-04T18:30' } });
@@ -125,14 +133,7 @@ test('a reading says when it was written down; put right it asks why; struck it 
   const sent = server(() => ({ ok: true, data: null }));
   const hand = person();
   const book = (rest: object = {}) =>
-    show(
-      <ReadingsBook
-        firingId="f"
-        readings={[reading(rest)]}
-        units={units}
-        timeZone="Europe/London"
-      />,
-    );
+    show(<ReadingsBook firingId="f" readings={[reading(rest)]} units={units} timeZone="Europe/London" />);
   const first = book({ wasCelsius: 510, why: 'wrong line' });
   expect(screen.getByText(/was 510 °C; wrong line; written down 3 Jun, 10:00/)).toBeTruthy();
   await press(hand, 'Put right …');

@@ -22,7 +22,10 @@ type Props = {
   edit: boolean;
 };
 
-/** What can be done with a log: its stretches, when it was lit, files and paper brought in, readings put right. */
+/**
+ * What can be done with a log: its stretches, when it was lit, files and paper brought in, readings put
+ * right.
+ */
 export function LogTools({ firing, kiln, room, studio, units, edit }: Props) {
   const live = firing.status === 'firing' || firing.status === 'cooling';
   const cone = firing.targetCone;
@@ -35,9 +38,9 @@ export function LogTools({ firing, kiln, room, studio, units, edit }: Props) {
           <summary>Climbs, holds and drops</summary>
           {room.stretches.map((stretch) => (
             <Typography key={stretch.from.t} variant="body2">
-              {formatDuration(stretch.from.t / 60)}–{formatDuration(stretch.to.t / 60)}:{' '}
-              {stretch.kind} {formatRate(stretch.rate, units)},{' '}
-              {formatTemperature(stretch.from.c, units)} to {formatTemperature(stretch.to.c, units)}
+              {formatDuration(stretch.from.t / 60)}–{formatDuration(stretch.to.t / 60)}: {stretch.kind}{' '}
+              {formatRate(stretch.rate, units)}, {formatTemperature(stretch.from.c, units)} to{' '}
+              {formatTemperature(stretch.to.c, units)}
             </Typography>
           ))}
         </Box>

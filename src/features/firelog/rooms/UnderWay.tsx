@@ -73,9 +73,7 @@ export function UnderWay({
         <Curve
           label={`Temperature of ${firing.kilnName} ${firing.no}${room.planned ? ', planned and measured' : ''}`}
           lines={[
-            ...(room.planned
-              ? [{ label: 'planned', kind: 'planned' as const, points: room.planned }]
-              : []),
+            ...(room.planned ? [{ label: 'planned', kind: 'planned' as const, points: room.planned }] : []),
             { label: 'measured', kind: 'measured', points: room.curve },
           ]}
           bands={room.bands.map((band) => ({

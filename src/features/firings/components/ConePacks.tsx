@@ -72,8 +72,7 @@ export function ConePacks({
   const [bends, setBends] = useState<Bends>({});
   const waiting = unsentBends(useItemsAbout(aboutFiring({ firingId })) ?? []);
   /** As it is known here: by what waits to be sent, or else by the server. */
-  const known = (cone: Witness): number | null =>
-    cone.id in waiting ? waiting[cone.id]! : cone.bendDegrees;
+  const known = (cone: Witness): number | null => (cone.id in waiting ? waiting[cone.id]! : cone.bendDegrees);
   const bend = (cone: Witness): number | null => (cone.id in bends ? bends[cone.id]! : known(cone));
   const save = async (packs: Taken<typeof contracts.setCones>['cones']): Promise<void> => {
     if ((await act(contracts.setCones, { firingId, cones: packs })).ok) {
@@ -87,8 +86,7 @@ export function ConePacks({
     if (read !== null && !read.ok) return setWrong(read.message);
     if (read === null && target === null) return setWrong('Say which cone.');
     setWrong(null);
-    const added =
-      read === null ? usualPack(target as string) : [{ cone: read.cone, role: 'other' as const }];
+    const added = read === null ? usualPack(target as string) : [{ cone: read.cone, role: 'other' as const }];
     const where = place.trim() === '' ? 'shelf' : isShutOff(place) ? SHUT_OFF : place.trim();
     void save([
       ...cones,
@@ -181,9 +179,7 @@ export function ConePacks({
                         aria-label={`Bend of cone ${formatCone(cone.cone)}, ${one}`}
                         valueLabelDisplay="auto"
                         valueLabelFormat={(value) => `${Math.round((value / 90) * 100)} %`}
-                        onChange={(_, value) =>
-                          setBends((now) => ({ ...now, [cone.id]: value as number }))
-                        }
+                        onChange={(_, value) => setBends((now) => ({ ...now, [cone.id]: value as number }))}
                         onChangeCommitted={(_, value) =>
                           setBends((now) => ({ ...now, [cone.id]: value as number }))
                         }
@@ -216,9 +212,7 @@ export function ConePacks({
       {cones.length === 0 && (
         <Typography>
           No witness cones are set{reading ? ' or recorded' : ''}. Without them{' '}
-          {byLog
-            ? 'what it reached is known by its log only.'
-            : 'nobody knows what the firing reached.'}
+          {byLog ? 'what it reached is known by its log only.' : 'nobody knows what the firing reached.'}
         </Typography>
       )}
       {read?.disordered && (

@@ -50,9 +50,13 @@ export function PlanForm({
     complete: ({ fields }) => ({ fields, cones: packFor(fields, kilns) }),
     done: ({ data: { id, control } }) => {
       if (control !== null)
-        say(`${control.code}, the control, is in it`, () =>
-          void act(takeOut, { firingId: id, placementIds: [control.placementId] }).then(() => router.refresh()),
-        ); // prettier-ignore
+        say(
+          `${control.code}, the control, is in it`,
+          () =>
+            void act(takeOut, { firingId: id, placementIds: [control.placementId] }).then(() =>
+              router.refresh(),
+            ),
+        );
       router.push(`/kilns/firings/${id}`);
     },
   });
@@ -160,9 +164,9 @@ function Fields({ kilns }: { kilns: readonly Kiln[] | null }) {
         helper="Schedule, weather, what to watch."
       />
       <Caution>
-        Damp ware explodes: dry it through. Keep what burns away from the kiln, vent the fumes, and
-        never leave a kiln with a manual shut-off past its time. Reduction makes carbon monoxide:
-        alarm and ventilation.
+        Damp ware explodes: dry it through. Keep what burns away from the kiln, vent the fumes, and never
+        leave a kiln with a manual shut-off past its time. Reduction makes carbon monoxide: alarm and
+        ventilation.
       </Caution>
     </>
   );

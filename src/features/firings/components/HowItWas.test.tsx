@@ -15,11 +15,7 @@ const how = (rest: Partial<Parameters<typeof HowItWas>[0]> = {}) =>
       {...rest}
     />,
   );
-const choose = async (
-  hand: ReturnType<typeof person>,
-  label: string,
-  option: string,
-): Promise<void> => {
+const choose = async (hand: ReturnType<typeof person>, label: string, option: string): Promise<void> => {
   await hand.click(screen.getByLabelText(label));
   await hand.click(within(screen.getByRole('listbox')).getByText(option));
 };

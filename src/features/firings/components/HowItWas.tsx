@@ -53,9 +53,7 @@ export function HowItWas({
         disabled={busy}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
         helperText={
-          stoodOn === null
-            ? undefined
-            : `By its plan ${Math.round(100 * stoodOn)} % of the shelves.`
+          stoodOn === null ? undefined : `By its plan ${Math.round(100 * stoodOn)} % of the shelves.`
         }
         onChange={(event) =>
           void keep({ fullness: HOW_FULL.find((one) => one === event.target.value) ?? null })

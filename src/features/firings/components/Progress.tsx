@@ -114,12 +114,7 @@ export function Progress({
       {mayMove && (
         <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap' }}>
           {next && (
-            <Button
-              variant="contained"
-              size="large"
-              disabled={busy}
-              onClick={() => void go(next.to)}
-            >
+            <Button variant="contained" size="large" disabled={busy} onClick={() => void go(next.to)}>
               {next.verb}
             </Button>
           )}
@@ -134,15 +129,7 @@ export function Progress({
 }
 
 /** A step out of turn: to where, and why. */
-function OtherStep({
-  firingId,
-  status,
-  onDone,
-}: {
-  firingId: string;
-  status: Status;
-  onDone: () => void;
-}) {
+function OtherStep({ firingId, status, onDone }: { firingId: string; status: Status; onDone: () => void }) {
   const router = useRouter();
   const say = useSay();
   const form = useContractForm(contracts.move, {

@@ -49,7 +49,10 @@ const EVERY = [
   [3600, 'every hour'],
 ] as const;
 
-/** How the firing is to be run: its schedule with what it comes to here, who is on duty, until when to bring work. */
+/**
+ * How the firing is to be run: its schedule with what it comes to here, who is on duty, until when to bring
+ * work.
+ */
 export function RunPanel(props: RunPanelProps) {
   const { firingId, target, units } = props;
   const router = useRouter();
@@ -81,8 +84,7 @@ export function RunPanel(props: RunPanelProps) {
   const here = props.schedule
     ? readSchedule(props.schedule.segments, { offset, next: props.next, cone: target, pace })
     : null;
-  const fitted =
-    props.schedule && target ? withHoldFor(props.schedule.segments, target, offset, pace) : null;
+  const fitted = props.schedule && target ? withHoldFor(props.schedule.segments, target, offset, pace) : null;
   const top = (segments: readonly Segment[]): Segment =>
     segments.reduce((best, one) => (one.target > best.target ? one : best));
   const kwh = props.powerKw === null || here === null ? null : 0.5 * props.powerKw * here.hours;
@@ -155,10 +157,8 @@ export function RunPanel(props: RunPanelProps) {
           >
             {props.schedule.segments.map((segment, i) => (
               <li key={i}>
-                {segment.rate === null
-                  ? 'as fast as it goes'
-                  : formatRate(segment.rate, units).slice(1)}{' '}
-                to <b>{formatTemperature(segment.target, units)}</b>
+                {segment.rate === null ? 'as fast as it goes' : formatRate(segment.rate, units).slice(1)} to{' '}
+                <b>{formatTemperature(segment.target, units)}</b>
                 {segment.holdMinutes > 0 ? `, hold ${formatDuration(segment.holdMinutes)}` : ''}
               </li>
             ))}
@@ -181,25 +181,23 @@ export function RunPanel(props: RunPanelProps) {
                 : `Reckoned with its thermocouple, learned from ${count(props.offsetFirings, 'firing')}.`}
             </Typography>
           </Typography>
-          {target &&
-            fitted &&
-            top(fitted).holdMinutes !== top(props.schedule.segments).holdMinutes && (
-              <Button
-                variant="outlined"
-                disabled={busy}
-                onClick={() =>
-                  void set(
-                    {
-                      schedule: { name: props.schedule!.name, segments: fitted },
-                    },
-                    `Hold set to ${formatDuration(top(fitted).holdMinutes)}`,
-                  )
-                }
-              >
-                Hold {formatDuration(top(fitted).holdMinutes)} at{' '}
-                {formatTemperature(top(fitted).target, units)} for cone {formatCone(target)} here
-              </Button>
-            )}
+          {target && fitted && top(fitted).holdMinutes !== top(props.schedule.segments).holdMinutes && (
+            <Button
+              variant="outlined"
+              disabled={busy}
+              onClick={() =>
+                void set(
+                  {
+                    schedule: { name: props.schedule!.name, segments: fitted },
+                  },
+                  `Hold set to ${formatDuration(top(fitted).holdMinutes)}`,
+                )
+              }
+            >
+              Hold {formatDuration(top(fitted).holdMinutes)} at {formatTemperature(top(fitted).target, units)}{' '}
+              for cone {formatCone(target)} here
+            </Button>
+          )}
           {target && fitted === null && (
             <Typography>
               No hold brings this schedule to cone {formatCone(target)} here: its top is too{' '}
@@ -212,8 +210,8 @@ export function RunPanel(props: RunPanelProps) {
         <Typography sx={{ mb: 1.5 }}>
           {props.schedules.length === 0 ? (
             <>
-              No schedule is written down yet. <Link href="/kilns/schedules">Write one</Link>, or
-              fire without.
+              No schedule is written down yet. <Link href="/kilns/schedules">Write one</Link>, or fire
+              without.
             </>
           ) : (
             'Without a schedule the cones and the clock are the guide.'

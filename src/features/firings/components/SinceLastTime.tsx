@@ -22,8 +22,7 @@ export function SinceLastTime({
   kiln: Pick<Kiln, 'name'>;
 }) {
   const last = known.lessons.at(-1);
-  const changed =
-    known.since !== null && (last === undefined || known.offset === null) ? known.since : null;
+  const changed = known.since !== null && (last === undefined || known.offset === null) ? known.since : null;
   const weeks = known.idleWeeks;
   const idle = weeks !== null && weeks >= IDLE_WEEKS;
   const chrome = known.upkeep.find(({ kind }) => kind === 'chrome') ?? null;
@@ -50,15 +49,13 @@ export function SinceLastTime({
               {before.nextTime}
             </Typography>
           )}
-          {before.notes !== '' && (
-            <Typography color="text.secondary">Noted then: {before.notes}</Typography>
-          )}
+          {before.notes !== '' && <Typography color="text.secondary">Noted then: {before.notes}</Typography>}
         </Box>
       )}
       {idle && (
         <Typography>
-          {kiln.name} has stood idle for {weeks} weeks: its brick has taken up water. Fire it
-          slowly, and do not trust the first firing with what matters.
+          {kiln.name} has stood idle for {weeks} weeks: its brick has taken up water. Fire it slowly, and do
+          not trust the first firing with what matters.
         </Typography>
       )}
       {chrome && (
@@ -69,8 +66,8 @@ export function SinceLastTime({
       )}
       {changed && (
         <Typography>
-          {kiln.name} has had new {changed.kind}, {calendarDay(changed.doneOn)}: what was learned
-          before does not count. Set a pack of cones on two shelves.
+          {kiln.name} has had new {changed.kind}, {calendarDay(changed.doneOn)}: what was learned before does
+          not count. Set a pack of cones on two shelves.
         </Typography>
       )}
     </Section>

@@ -32,9 +32,7 @@ const start = {
   notes: '',
 } as const;
 const conesOf = (input: unknown) =>
-  (input as { cones: { cone: string; place: string }[] }).cones.map(
-    ({ cone, place }) => `${cone} ${place}`,
-  );
+  (input as { cones: { cone: string; place: string }[] }).cones.map(({ cone, place }) => `${cone} ${place}`);
 beforeEach(() => localStorage.clear());
 
 test('a planned firing comes with its usual cones, on top and below where there are shelves for it', async () => {
@@ -46,13 +44,7 @@ test('a planned firing comes with its usual cones, on top and below where there 
   await press(hand, 'Plan this firing');
   // One below, the one aimed at and one above, in each place.
   expect(new Set(conesOf(sent[0]!.body.input))).toEqual(
-    new Set(
-      ['top shelf', 'bottom shelf'].flatMap((place) => [
-        `5 ${place}`,
-        `5.5 ${place}`,
-        `6 ${place}`,
-      ]),
-    ),
+    new Set(['top shelf', 'bottom shelf'].flatMap((place) => [`5 ${place}`, `5.5 ${place}`, `6 ${place}`])),
   );
   expect(router.push).toHaveBeenCalledWith('/kilns/firings/f');
 });
@@ -76,7 +68,10 @@ test('one shelf has one pack; a bisque has none; a cone there is not is said bes
 });
 
 test('a control tile that went in by itself is said, and one touch takes it out again', async () => {
-  const sent = server(() => ({ ok: true, data: { id: 'f', no: 1, control: { code: 'K3RV1', placementId: 'p' } } })); // prettier-ignore
+  const sent = server(() => ({
+    ok: true,
+    data: { id: 'f', no: 1, control: { code: 'K3RV1', placementId: 'p' } },
+  }));
   const hand = person();
   show(<PlanForm usual={{}} kilns={[kiln(5)]} start={start} />);
   await press(hand, 'Plan this firing');

@@ -54,16 +54,11 @@ export async function CalendarPage() {
                   firingTitle(firing)
                 )}
                 : {firing.kind}
-                {firing.targetCone ? `, cone ${formatCone(firing.targetCone)}` : ''},{' '}
-                {firing.atmosphere}
+                {firing.targetCone ? `, cone ${formatCone(firing.targetCone)}` : ''}, {firing.atmosphere}
                 {firing.status === 'planned' ? '' : ` (${firing.status})`}
               </Typography>
-              {firing.bringBy && (
-                <Typography>Bring work by {calendarDay(firing.bringBy)}.</Typography>
-              )}
-              {firing.notice && (
-                <Typography sx={{ whiteSpace: 'pre-line' }}>{firing.notice}</Typography>
-              )}
+              {firing.bringBy && <Typography>Bring work by {calendarDay(firing.bringBy)}.</Typography>}
+              {firing.notice && <Typography sx={{ whiteSpace: 'pre-line' }}>{firing.notice}</Typography>}
             </Box>
             <Typography color="text.secondary" sx={{ textAlign: { sm: 'right' } }}>
               {count(pieces, 'piece')}

@@ -22,15 +22,10 @@ const opened = ({ status, unrecorded, startedAt }: Firing): boolean =>
   status === 'opened' && (!unrecorded || startedAt !== null);
 const lastOf = (all: readonly Firing[]): Firing | null => all.find(opened) ?? null;
 const before = (all: readonly Firing[], one: Firing | null | undefined): Firing | null =>
-  all.find(
-    (other) => one != null && opened(other) && other.kilnId === one.kilnId && other.no < one.no,
-  ) ?? null;
+  all.find((other) => one != null && opened(other) && other.kilnId === one.kilnId && other.no < one.no) ??
+  null;
 
-export async function ComparePage({
-  searchParams,
-}: {
-  searchParams: Promise<{ a?: string; b?: string }>;
-}) {
+export async function ComparePage({ searchParams }: { searchParams: Promise<{ a?: string; b?: string }> }) {
   const { studio } = await enter(permit('see records'));
   const units = unitsOf(studio);
   const query = await searchParams;
@@ -106,8 +101,8 @@ export async function ComparePage({
             ) : (
               <>
                 <Typography sx={{ mb: 1 }}>
-                  {count(found.shared, 'stack was', 'stacks were')} in both; {found.stacks.length}{' '}
-                  came out otherwise. The firing is one case, however many pieces it held.
+                  {count(found.shared, 'stack was', 'stacks were')} in both; {found.stacks.length} came out
+                  otherwise. The firing is one case, however many pieces it held.
                 </Typography>
                 {found.stacks.map((one) => (
                   <Box

@@ -72,11 +72,7 @@ export async function FiringPage({ params }: { params: Promise<{ id: string }> }
             </Button>
           )}
           {before && !waits && (
-            <Button
-              component={Link}
-              href={`/kilns/compare?a=${before.id}&b=${firing.id}`}
-              variant="outlined"
-            >
+            <Button component={Link} href={`/kilns/compare?a=${before.id}&b=${firing.id}`} variant="outlined">
               Compare with {firingTitle(before)}
             </Button>
           )}

@@ -22,8 +22,7 @@ export const plannedLines = (planned: readonly OpenFiring[]): ReactElement[] =>
     >
       <Typography sx={{ fontWeight: 650 }}>
         {pieces === 1 ? 'piece' : 'pieces'} in {firingTitle(firing)}: {firing.kind}
-        {firing.targetCone ? `, cone ${formatCone(firing.targetCone)}` : ''},{' '}
-        {calendarDay(firing.plannedFor)}
+        {firing.targetCone ? `, cone ${formatCone(firing.targetCone)}` : ''}, {calendarDay(firing.plannedFor)}
       </Typography>
     </Line>
   ));

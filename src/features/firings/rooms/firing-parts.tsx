@@ -77,14 +77,11 @@ export async function firingParts(
   const open = edit && waits;
   const before =
     others.find(
-      (one) =>
-        one.id !== firing.id && one.kind === firing.kind && one.targetCone === firing.targetCone,
+      (one) => one.id !== firing.id && one.kind === firing.kind && one.targetCone === firing.targetCone,
     ) ?? null;
   // Only where every piece is on the plan does it say how full the kiln is.
   const planned =
-    checked.full !== null &&
-    checked.items.length > 0 &&
-    checked.items.every(({ shelf }) => shelf !== null);
+    checked.full !== null && checked.items.length > 0 && checked.items.every(({ shelf }) => shelf !== null);
   const log = { firing, kiln, room, studio, units, edit };
   const parts: Partial<Record<PartId, Part>> = {
     way: {

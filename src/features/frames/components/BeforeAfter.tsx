@@ -12,11 +12,17 @@ const WIDTH = 260;
 
 /** Two pictures of one face laid on one another; a slider uncovers the later one. */
 export function BeforeAfter({ pictures, face }: { pictures: readonly Laid[]; face: string }) {
-  const [ends, setEnds] = useState<readonly [string, string]>([pictures[0]!.id, pictures.at(-1)!.id]); // prettier-ignore
+  const [ends, setEnds] = useState<readonly [string, string]>([pictures[0]!.id, pictures.at(-1)!.id]);
   const [at, setAt] = useState(50);
-  const [before, after] = ends.map((id) => pictures.find((one) => one.id === id) ?? pictures[0]!) as [Laid, Laid]; // prettier-ignore
+  const [before, after] = ends.map((id) => pictures.find((one) => one.id === id) ?? pictures[0]!) as [
+    Laid,
+    Laid,
+  ];
   // Both fill the box of the later one; a plate is round.
-  const ratio = after.shape.kind === 'ellipse' ? 1 : Math.min(3, Math.max(0.2, faceRatio(after.shape, after.height / after.width))); // prettier-ignore
+  const ratio =
+    after.shape.kind === 'ellipse'
+      ? 1
+      : Math.min(3, Math.max(0.2, faceRatio(after.shape, after.height / after.width)));
   const box = { width: WIDTH, height: Math.round(WIDTH / ratio) };
   const pick = (which: 0 | 1, label: string) => (
     <TextField
@@ -25,7 +31,7 @@ export function BeforeAfter({ pictures, face }: { pictures: readonly Laid[]; fac
       fullWidth={false}
       label={label}
       value={ends[which]}
-      onChange={({ target }) => setEnds(which === 0 ? [target.value, ends[1]] : [ends[0], target.value])} // prettier-ignore
+      onChange={({ target }) => setEnds(which === 0 ? [target.value, ends[1]] : [ends[0], target.value])}
       sx={{ minWidth: 180 }}
     >
       {pictures.map((one) => (
@@ -51,7 +57,14 @@ export function BeforeAfter({ pictures, face }: { pictures: readonly Laid[]; fac
           <Fitted picture={after} box={box} />
         </Box>
         <Box
-          sx={{ position: 'absolute', top: 0, bottom: 0, width: '2px', bgcolor: '#fff', outline: '1px solid #000' }} // prettier-ignore
+          sx={{
+            position: 'absolute',
+            top: 0,
+            bottom: 0,
+            width: '2px',
+            bgcolor: '#fff',
+            outline: '1px solid #000',
+          }}
           style={{ left: `${at}%` }}
         />
       </Box>

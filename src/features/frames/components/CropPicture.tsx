@@ -22,29 +22,48 @@ const LEAST = 0.06;
 /** The four corners of a part, in a frame's order. */
 const shapeOf = ({ x, y, width, height }: Box): Shape => ({
   kind: 'corners',
-  corners: [{ x, y: y + height }, { x: x + width, y: y + height }, { x: x + width, y }, { x, y }],
-}); // prettier-ignore
+  corners: [
+    { x, y: y + height },
+    { x: x + width, y: y + height },
+    { x: x + width, y },
+    { x, y },
+  ],
+});
 
 /** A part that one of its corners was moved of: upright still, and inside the picture. */
 export function movedBox(box: Box, shape: Shape): Box {
   if (shape.kind !== 'corners') return box;
   const before = shapeOf(box);
   if (before.kind !== 'corners') return box;
-  const at = shape.corners.findIndex(({ x, y }, i) => x !== before.corners[i]!.x || y !== before.corners[i]!.y); // prettier-ignore
+  const at = shape.corners.findIndex(
+    ({ x, y }, i) => x !== before.corners[i]!.x || y !== before.corners[i]!.y,
+  );
   if (at < 0) return box;
   const to = shape.corners[at]!;
-  const inside = (v: number, from: number, most: number): number => Math.min(most, Math.max(from, v)); // prettier-ignore
-  const [left, right] = at === 0 || at === 3 ? [inside(to.x, 0, box.x + box.width - LEAST), box.x + box.width] : [box.x, inside(to.x, box.x + LEAST, 1)]; // prettier-ignore
-  const [top, foot] = at >= 2 ? [inside(to.y, 0, box.y + box.height - LEAST), box.y + box.height] : [box.y, inside(to.y, box.y + LEAST, 1)]; // prettier-ignore
+  const inside = (v: number, from: number, most: number): number => Math.min(most, Math.max(from, v));
+  const [left, right] =
+    at === 0 || at === 3
+      ? [inside(to.x, 0, box.x + box.width - LEAST), box.x + box.width]
+      : [box.x, inside(to.x, box.x + LEAST, 1)];
+  const [top, foot] =
+    at >= 2
+      ? [inside(to.y, 0, box.y + box.height - LEAST), box.y + box.height]
+      : [box.y, inside(to.y, box.y + LEAST, 1)];
   return { x: left, y: top, width: right - left, height: foot - top };
 }
 
 const EVERYWHERE = { stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } };
 const MARGIN = 0.05;
 
-/** What has to stay, with a little around it: what is framed, and the grey. Where nothing is known, most of the picture. */
+/**
+ * What has to stay, with a little around it: what is framed, and the grey. Where nothing is known, most of
+ * the picture.
+ */
 function toKeep({ frames, grey, width, height }: FramedPhoto): Box {
-  const spots = [...frames.flatMap(({ shape }) => outlineOf(shape, EVERYWHERE, height / width)), ...(grey ?? [])]; // prettier-ignore
+  const spots = [
+    ...frames.flatMap(({ shape }) => outlineOf(shape, EVERYWHERE, height / width)),
+    ...(grey ?? []),
+  ];
   if (spots.length === 0) return { x: 0.1, y: 0.1, width: 0.8, height: 0.8 };
   const within = (v: number): number => Math.min(1, Math.max(0, v));
   const [xs, ys] = [spots.map(({ x }) => x), spots.map(({ y }) => y)];
@@ -83,7 +102,7 @@ export function CropPicture({
           alt={`Picture of ${code}`}
           aspect={photo.height / photo.width}
           frames={[{ face: 0, label: 'Kept', shape: shapeOf(box), zones: [] }]}
-          outlines={photo.frames.flatMap(({ shape }) => (shape.kind === 'corners' ? [shape.corners] : []))} // prettier-ignore
+          outlines={photo.frames.flatMap(({ shape }) => (shape.kind === 'corners' ? [shape.corners] : []))}
           grey={[]}
           onShape={(_, shape) => setBox(movedBox(box, shape))}
           onGrey={() => undefined}
@@ -91,9 +110,9 @@ export function CropPicture({
           onLoaded={() => undefined}
         />
         <Typography sx={{ mt: 1 }}>
-          What lies outside is taken off the disk, in every piece’s picture that was cut from this
-          one. There is no way back. Backups made before still hold it until they are deleted, and
-          so may a device that has shown it.
+          What lies outside is taken off the disk, in every piece’s picture that was cut from this one. There
+          is no way back. Backups made before still hold it until they are deleted, and so may a device that
+          has shown it.
         </Typography>
         <ProblemNote>{problem}</ProblemNote>
       </DialogContent>

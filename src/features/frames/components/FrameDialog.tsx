@@ -58,7 +58,11 @@ export function FrameDialog({
   const [moved, setMoved] = useState(first?.moved ?? false);
   const [touching, setTouching] = useState<Spot[] | null>(null);
   const look = async (image: HTMLImageElement): Promise<void> => {
-    const found = await propose(image, faces.map(({ no }) => no), card); // prettier-ignore
+    const found = await propose(
+      image,
+      faces.map(({ no }) => no),
+      card,
+    );
     setFrames(found.frames);
     setGrey(found.grey);
     setWords(found.words);
@@ -72,14 +76,22 @@ export function FrameDialog({
     setTouching(null);
   };
   const keep = async (nothing = false): Promise<void> => {
-    const accepted = { frames: nothing ? [] : frames.map((one) => ({ ...one, guessed: !moved })), grey: nothing ? null : grey }; // prettier-ignore
+    const accepted = {
+      frames: nothing ? [] : frames.map((one) => ({ ...one, guessed: !moved })),
+      grey: nothing ? null : grey,
+    };
     if (onAccept !== undefined) return onAccept(accepted);
     const answer = await act(contracts.setFrames, { photoId: photo.id, ...accepted, nothing });
     if (!answer.ok) return;
     const { zones, byGrey, why } = answer.data;
     if (nothing) say('Nothing is framed in it', answer.undo);
     else
-    say(byGrey ? `Framed; colours of ${zones === 1 ? 'one zone' : `${zones} zones`} measured` : `Framed; colours not measured: ${why}`, answer.undo); // prettier-ignore
+      say(
+        byGrey
+          ? `Framed; colours of ${zones === 1 ? 'one zone' : `${zones} zones`} measured`
+          : `Framed; colours not measured: ${why}`,
+        answer.undo,
+      );
     onClose();
     router.refresh();
   };
@@ -134,7 +146,9 @@ export function FrameDialog({
         <Button
           onClick={() => {
             setMoved(true);
-            setFrames((list) => list.map((one) => (one.shape.kind === 'corners' ? { ...one, shape: turned(one.shape) } : one))); // prettier-ignore
+            setFrames((list) =>
+              list.map((one) => (one.shape.kind === 'corners' ? { ...one, shape: turned(one.shape) } : one)),
+            );
           }}
           disabled={frames.every(({ shape }) => shape.kind === 'ellipse')}
         >
@@ -143,7 +157,15 @@ export function FrameDialog({
         <Button
           onClick={() => {
             setMoved(true);
-            setFrames((list) => list.map((one) => ({ ...one, shape: one.shape.kind === 'ellipse' ? BY_HAND : { kind: 'ellipse', centre: { x: 0.5, y: 0.5 }, across: 0.3, along: 0.3, turn: 0 } }))); // prettier-ignore
+            setFrames((list) =>
+              list.map((one) => ({
+                ...one,
+                shape:
+                  one.shape.kind === 'ellipse'
+                    ? BY_HAND
+                    : { kind: 'ellipse', centre: { x: 0.5, y: 0.5 }, across: 0.3, along: 0.3, turn: 0 },
+              })),
+            );
           }}
         >
           {frames[0]?.shape.kind === 'ellipse' ? 'It is flat' : 'It is round'}

@@ -4,7 +4,12 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { onPicture, outlineOf, type Shape, type Spot } from '@/core/frame';
 import type { Sector, Stretch } from '@/core/zones';
 
-export type DrawnFrame = { face: number; label: string; shape: Shape; zones: { stretch: Stretch; sector: Sector }[] }; // prettier-ignore
+export type DrawnFrame = {
+  face: number;
+  label: string;
+  shape: Shape;
+  zones: { stretch: Stretch; sector: Sector }[];
+};
 
 const CORNERS = ['foot left', 'foot right', 'rim right', 'rim left'];
 /** Arrow keys move by so much of the picture; with Shift ten times as far. */
@@ -39,7 +44,12 @@ function handlesOf(
     return { d: Math.max(0.005, Math.hypot(dx, dy)), angle: (Math.atan2(dy, dx) * 180) / Math.PI };
   };
   return [
-    { key: `${face}-c`, label: `${label}: centre`, at: shape.centre, move: (to) => onShape(face, { ...shape, centre: bounded(to) }) }, // prettier-ignore
+    {
+      key: `${face}-c`,
+      label: `${label}: centre`,
+      at: shape.centre,
+      move: (to) => onShape(face, { ...shape, centre: bounded(to) }),
+    },
     {
       key: `${face}-a`,
       label: `${label}: rim along its long side`,
@@ -55,7 +65,10 @@ function handlesOf(
   ];
 }
 
-/** A picture with its frames, their zones and the steps of the grey; every handle goes by finger, mouse and arrow keys. */
+/**
+ * A picture with its frames, their zones and the steps of the grey; every handle goes by finger, mouse and
+ * arrow keys.
+ */
 export function FrameDrawing({
   src,
   alt,
@@ -132,7 +145,15 @@ export function FrameDrawing({
       <svg
         ref={box}
         viewBox={`0 0 1000 ${height}`}
-        style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', touchAction: 'none', overflow: 'visible', cursor: onTouch === null ? 'default' : 'crosshair' }} // prettier-ignore
+        style={{
+          position: 'absolute',
+          inset: 0,
+          width: '100%',
+          height: '100%',
+          touchAction: 'none',
+          overflow: 'visible',
+          cursor: onTouch === null ? 'default' : 'crosshair',
+        }}
         onPointerDown={(event) => onTouch?.(place(event))}
         onPointerMove={(event) => {
           const handle = handles.find(({ key }) => key === moving.current);
@@ -157,26 +178,29 @@ export function FrameDrawing({
                   strokeOpacity={0.55}
                   strokeWidth={4}
                 />{' '}
-                {/* prettier-ignore */}
-                <polygon points={points(outlineOf(frame.shape, zone, aspect))} stroke="#fff" strokeWidth={1.8} strokeDasharray="9 7" />{' '}
-                {/* prettier-ignore */}
+                <polygon
+                  points={points(outlineOf(frame.shape, zone, aspect))}
+                  stroke="#fff"
+                  strokeWidth={1.8}
+                  strokeDasharray="9 7"
+                />{' '}
               </g>
             ))}
             <polygon
               points={points(
-                outlineOf(
-                  frame.shape,
-                  { stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } },
-                  aspect,
-                ),
+                outlineOf(frame.shape, { stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } }, aspect),
               )}
               stroke="#000"
               strokeOpacity={0.6}
               strokeWidth={6}
             />{' '}
-            {/* prettier-ignore */}
-            <polygon points={points(outlineOf(frame.shape, { stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } }, aspect))} stroke="#fff" strokeWidth={3} />{' '}
-            {/* prettier-ignore */}
+            <polygon
+              points={points(
+                outlineOf(frame.shape, { stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } }, aspect),
+              )}
+              stroke="#fff"
+              strokeWidth={3}
+            />{' '}
           </g>
         ))}
         {handles.map((handle) => (
@@ -197,9 +221,26 @@ export function FrameDrawing({
             {/* As large as a fingertip on a phone, where the picture is 280 pixels wide. */}
             <circle r={handle.key.startsWith('grey') ? 46 : 80} fill="transparent" />
             {handle.key.startsWith('grey') ? (
-              <rect x={-11} y={-11} width={22} height={22} fill="none" stroke="#fff" strokeWidth={4} paintOrder="stroke" style={{ filter: 'drop-shadow(0 0 2px #000)' }} /> // prettier-ignore
+              <rect
+                x={-11}
+                y={-11}
+                width={22}
+                height={22}
+                fill="none"
+                stroke="#fff"
+                strokeWidth={4}
+                paintOrder="stroke"
+                style={{ filter: 'drop-shadow(0 0 2px #000)' }}
+              />
             ) : (
-              <circle r={18} fill="#fff" fillOpacity={0.35} stroke="#fff" strokeWidth={4} style={{ filter: 'drop-shadow(0 0 2px #000)' }} /> // prettier-ignore
+              <circle
+                r={18}
+                fill="#fff"
+                fillOpacity={0.35}
+                stroke="#fff"
+                strokeWidth={4}
+                style={{ filter: 'drop-shadow(0 0 2px #000)' }}
+              />
             )}
           </g>
         ))}

@@ -28,19 +28,17 @@ export function FrameHere({
   const open = async (): Promise<void> => {
     setBusy(true);
     setProblem(null);
-    const answer = await call<NonNullable<typeof at>>(`/api/frame?${new URLSearchParams({ piece: pieceId, sha })}`, {}); // prettier-ignore
+    const answer = await call<NonNullable<typeof at>>(
+      `/api/frame?${new URLSearchParams({ piece: pieceId, sha })}`,
+      {},
+    );
     setBusy(false);
     if (answer.ok) setAt(answer.data);
     else setProblem(answer.problem.message);
   };
   return (
     <>
-      <Button
-        size="small"
-        startIcon={<CropFree aria-hidden />}
-        disabled={busy}
-        onClick={() => void open()}
-      >
+      <Button size="small" startIcon={<CropFree aria-hidden />} disabled={busy} onClick={() => void open()}>
         Frame it
       </Button>
       <ProblemNote>{problem}</ProblemNote>

@@ -74,19 +74,16 @@ export function FrameIt({
       )}
       {cropping && <CropPicture photo={photo} code={code} onClose={() => setCropping(false)} />}
       {open && (
-        <FrameDialog
-          photo={photo}
-          faces={faces}
-          card={card}
-          code={code}
-          onClose={() => setOpen(false)}
-        />
+        <FrameDialog photo={photo} faces={faces} card={card} code={code} onClose={() => setOpen(false)} />
       )}
     </Box>
   );
 }
 
-/** A zone's colours as a strip by their shares; in numbers only where a grey told them, and how near its kin it came. */
+/**
+ * A zone's colours as a strip by their shares; in numbers only where a grey told them, and how near its kin
+ * it came.
+ */
 function Colour({
   colour: { zone, lab, parts, variegation, byGrey, beside },
   faces,
@@ -104,8 +101,7 @@ function Colour({
       <ColourStrip parts={parts} />
       <Typography variant="caption" color="text.secondary" component="p">
         {where}: {byGrey ? colourWords(parts) : 'by eye, not measured'}
-        {byGrey &&
-          ` (${labWords(lab)}${variegation >= 3 ? `, varies by ${variegation.toFixed(0)} ΔE` : ''})`}
+        {byGrey && ` (${labWords(lab)}${variegation >= 3 ? `, varies by ${variegation.toFixed(0)} ΔE` : ''})`}
         {beside !== null &&
           `; ${beside.distance.toFixed(1)} ΔE from ${beside.pieces === 1 ? 'the other' : `${beside.pieces} others`} of its stack: ${distanceWords(beside.distance, beside.sameFiring ? repeats.within : repeats.between)}`}
       </Typography>

@@ -31,7 +31,10 @@ type Draft = {
 
 const WHOLE = { stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } };
 
-/** Many pictures without a frame at once: looked at by themselves, those that are wrong touched, all kept in one act. */
+/**
+ * Many pictures without a frame at once: looked at by themselves, those that are wrong touched, all kept in
+ * one act.
+ */
 export function FrameMany({
   list,
   all,
@@ -49,9 +52,13 @@ export function FrameMany({
   const [open, setOpen] = useState<string | null>(null);
   const look = async (image: HTMLImageElement, { photo, faces }: ToFrame): Promise<void> => {
     if (drafts[photo.id] !== undefined) return;
-    const found = await propose(image, faces.map(({ no }) => no), card); // prettier-ignore
+    const found = await propose(
+      image,
+      faces.map(({ no }) => no),
+      card,
+    );
     // What had to be guessed at is shown, and left for somebody to say.
-    const sure = found.words.length === 0 && found.frames.every(({ shape }) => wrongWith(shape) === null); // prettier-ignore
+    const sure = found.words.length === 0 && found.frames.every(({ shape }) => wrongWith(shape) === null);
     setDrafts((held) =>
       held[photo.id] === undefined
         ? { ...held, [photo.id]: { ...found, moved: false, ticked: sure, nothing: false } }
@@ -59,19 +66,27 @@ export function FrameMany({
     );
   };
   const change = (id: string, rest: Partial<Draft>): void =>
-    setDrafts((held) => (held[id] === undefined ? held : { ...held, [id]: { ...held[id], ...rest } })); // prettier-ignore
+    setDrafts((held) => (held[id] === undefined ? held : { ...held, [id]: { ...held[id], ...rest } }));
   const chosen = list.filter(({ photo }) => drafts[photo.id]?.ticked === true);
   const looked = list.filter(({ photo }) => drafts[photo.id] !== undefined).length;
   const keep = async (): Promise<void> => {
     const answer = await act(contracts.setManyFrames, {
       pictures: chosen.map(({ photo }) => {
         const { frames, grey, moved, nothing } = drafts[photo.id]!;
-        return { photoId: photo.id, frames: nothing ? [] : frames.map((one) => ({ ...one, guessed: !moved })), grey: nothing ? null : grey, nothing }; // prettier-ignore
+        return {
+          photoId: photo.id,
+          frames: nothing ? [] : frames.map((one) => ({ ...one, guessed: !moved })),
+          grey: nothing ? null : grey,
+          nothing,
+        };
       }),
     });
     if (!answer.ok) return;
     const { framed, measured } = answer.data;
-    say(`${count(framed, 'picture')} framed, ${measured === framed ? 'all' : measured} measured by the grey card`, answer.undo); // prettier-ignore
+    say(
+      `${count(framed, 'picture')} framed, ${measured === framed ? 'all' : measured} measured by the grey card`,
+      answer.undo,
+    );
     setDrafts({});
     router.refresh();
   };
@@ -80,7 +95,14 @@ export function FrameMany({
     <>
       <Box
         component="ul"
-        sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))' }} // prettier-ignore
+        sx={{
+          listStyle: 'none',
+          p: 0,
+          m: 0,
+          display: 'grid',
+          gap: 1.5,
+          gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))',
+        }}
       >
         {list.map((one) => (
           <Proposed
@@ -95,7 +117,16 @@ export function FrameMany({
       </Box>
       <ProblemNote>{problem}</ProblemNote>
       <Box
-        sx={{ position: 'sticky', bottom: { xs: 60, md: 0 }, bgcolor: 'background.default', py: 1.5, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }} // prettier-ignore
+        sx={{
+          position: 'sticky',
+          bottom: { xs: 60, md: 0 },
+          bgcolor: 'background.default',
+          py: 1.5,
+          display: 'flex',
+          gap: 2,
+          alignItems: 'center',
+          flexWrap: 'wrap',
+        }}
       >
         <Button
           variant="contained"
@@ -109,9 +140,7 @@ export function FrameMany({
           {looked < list.length
             ? `Looking: ${looked} of ${list.length}`
             : [
-                list.length > chosen.length
-                  ? `${list.length - chosen.length} of these left out`
-                  : '',
+                list.length > chosen.length ? `${list.length - chosen.length} of these left out` : '',
                 all > list.length ? `${all - list.length} more after them` : '',
               ]
                 .filter(Boolean)
@@ -126,7 +155,14 @@ export function FrameMany({
           code={at.code}
           start={drafts[at.photo.id]!}
           onAccept={({ frames, grey }) => {
-            change(at.photo.id, { frames, grey, moved: frames.some(({ guessed }) => !guessed), nothing: frames.length === 0, ticked: true, words: [] }); // prettier-ignore
+            change(at.photo.id, {
+              frames,
+              grey,
+              moved: frames.some(({ guessed }) => !guessed),
+              nothing: frames.length === 0,
+              ticked: true,
+              words: [],
+            });
             setOpen(null);
           }}
           onClose={() => setOpen(null)}
@@ -158,10 +194,26 @@ function Proposed({
         aria-label={`Where ${code} is in the picture`}
         disabled={draft === null}
         onClick={onOpen}
-        sx={{ all: 'unset', display: 'block', width: '100%', cursor: 'pointer', position: 'relative', bgcolor: 'booth.ground', aspectRatio: '3 / 4', '&:focus-visible': { outline: '3px solid' } }} // prettier-ignore
+        sx={{
+          all: 'unset',
+          display: 'block',
+          width: '100%',
+          cursor: 'pointer',
+          position: 'relative',
+          bgcolor: 'booth.ground',
+          aspectRatio: '3 / 4',
+          '&:focus-visible': { outline: '3px solid' },
+        }}
       >
         <Box
-          sx={{ position: 'absolute', inset: 0, m: 'auto', width: aspect > 4 / 3 ? 'auto' : '100%', height: aspect > 4 / 3 ? '100%' : 'auto', aspectRatio: `${1 / aspect}` }} // prettier-ignore
+          sx={{
+            position: 'absolute',
+            inset: 0,
+            m: 'auto',
+            width: aspect > 4 / 3 ? 'auto' : '100%',
+            height: aspect > 4 / 3 ? '100%' : 'auto',
+            aspectRatio: `${1 / aspect}`,
+          }}
         >
           {/* eslint-disable-next-line @next/next/no-img-element -- looked at pixel by pixel */}
           <img
@@ -184,7 +236,9 @@ function Proposed({
                 ['#000', '#fff'].map((stroke) => (
                   <polygon
                     key={`${face}${stroke}`}
-                    points={outlineOf(shape, WHOLE, aspect).map(({ x, y }) => `${1000 * x},${1000 * aspect * y}`).join(' ')} // prettier-ignore
+                    points={outlineOf(shape, WHOLE, aspect)
+                      .map(({ x, y }) => `${1000 * x},${1000 * aspect * y}`)
+                      .join(' ')}
                     fill="none"
                     stroke={stroke}
                     strokeWidth={stroke === '#000' ? 16 : 8}
@@ -212,7 +266,7 @@ function Proposed({
           ? 'looking …'
           : draft.nothing
             ? 'nothing to frame'
-            : [...draft.words, draft.grey === null ? 'no grey card found' : ''].filter(Boolean).join(' ') || // prettier-ignore
+            : [...draft.words, draft.grey === null ? 'no grey card found' : ''].filter(Boolean).join(' ') ||
               count(faces.length, 'face')}
       </Typography>
     </Box>

@@ -14,11 +14,15 @@ const sizeOf = (url: string): Promise<{ width: number; height: number }> =>
   new Promise((resolve, reject) => {
     const image = new Image();
     image.onload = () => resolve({ width: image.naturalWidth, height: image.naturalHeight });
-    image.onerror = () => reject(new Error('This picture cannot be shown here: it is framed once it is sent.')); // prettier-ignore
+    image.onerror = () =>
+      reject(new Error('This picture cannot be shown here: it is framed once it is sent.'));
     image.src = url;
   });
 
-/** The way to the frame of a picture that waits on this device: kept beside it, and measured when both are sent. */
+/**
+ * The way to the frame of a picture that waits on this device: kept beside it, and measured when both are
+ * sent.
+ */
 export function FrameWaiting({
   url,
   code,

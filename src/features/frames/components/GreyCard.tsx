@@ -22,7 +22,10 @@ export function GreyCard({ card }: { card: readonly number[] | null }) {
   const say = useSay();
   const { act, busy, problem } = useSend();
   const [text, setText] = useState(card === null ? '' : written(card));
-  const steps = text.split(/[\s,;]+/).filter((one) => one !== '').map(Number); // prettier-ignore
+  const steps = text
+    .split(/[\s,;]+/)
+    .filter((one) => one !== '')
+    .map(Number);
   const readable = steps.every((l, i) => l >= 3 && l <= 99 && (i === 0 || l > steps[i - 1]!));
   const keep = async (): Promise<void> => {
     const answer = await act(contracts.sayCard, { card: steps });
@@ -33,8 +36,8 @@ export function GreyCard({ card }: { card: readonly number[] | null }) {
   return (
     <Stack spacing={1} sx={{ maxWidth: 560 }}>
       <Typography>
-        A card with grey steps laid beside the tiles lets colours be measured whatever the light
-        was. Say how light each of its steps is (L*, from dark to light), as its maker states it.
+        A card with grey steps laid beside the tiles lets colours be measured whatever the light was. Say how
+        light each of its steps is (L*, from dark to light), as its maker states it.
       </Typography>
       <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap' }}>
         {USUAL_CARDS.map((one) => (
@@ -49,7 +52,9 @@ export function GreyCard({ card }: { card: readonly number[] | null }) {
         value={text}
         onChange={(event) => setText(event.target.value)}
         error={!readable}
-        helperText={readable ? 'Empty: the studio has none.' : 'Numbers from 3 to 99, each larger than the one before.'} // prettier-ignore
+        helperText={
+          readable ? 'Empty: the studio has none.' : 'Numbers from 3 to 99, each larger than the one before.'
+        }
       />
       <Button
         variant="outlined"

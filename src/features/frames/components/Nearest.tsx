@@ -24,8 +24,26 @@ export type Narrowed = {
   coatings: readonly { slug: string; name: string }[];
   firings: readonly { value: string; label: string }[];
 };
-type Known = { body: string; cone: string; atmosphere: string; surface: string; effect: string; firing: string; among: string; clean: string }; // prettier-ignore
-const NOTHING: Known = { body: '', cone: '', atmosphere: '', surface: '', effect: '', firing: '', among: '', clean: 'no' }; // prettier-ignore
+type Known = {
+  body: string;
+  cone: string;
+  atmosphere: string;
+  surface: string;
+  effect: string;
+  firing: string;
+  among: string;
+  clean: string;
+};
+const NOTHING: Known = {
+  body: '',
+  cone: '',
+  atmosphere: '',
+  surface: '',
+  effect: '',
+  firing: '',
+  among: '',
+  clean: 'no',
+};
 
 /** The studio’s stacks nearest to a colour, narrowed by what is known. */
 export function Nearest({ lab, byGrey, ...choices }: { lab: Lab; byGrey: boolean } & Narrowed) {
@@ -33,7 +51,13 @@ export function Nearest({ lab, byGrey, ...choices }: { lab: Lab; byGrey: boolean
   const [what, setWhat] = useState<What | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [l, a, b] = lab.map((value) => value.toFixed(2));
-  const query = new URLSearchParams({ l: l!, a: a!, b: b!, grey: byGrey ? 'yes' : 'no', ...known }).toString(); // prettier-ignore
+  const query = new URLSearchParams({
+    l: l!,
+    a: a!,
+    b: b!,
+    grey: byGrey ? 'yes' : 'no',
+    ...known,
+  }).toString();
   useEffect(() => {
     let current = true;
     const timer = setTimeout(() => {
@@ -48,11 +72,7 @@ export function Nearest({ lab, byGrey, ...choices }: { lab: Lab; byGrey: boolean
       clearTimeout(timer);
     };
   }, [query]);
-  const pick = (
-    name: keyof Known,
-    label: string,
-    of: readonly { value: string; label: string }[],
-  ) => (
+  const pick = (name: keyof Known, label: string, of: readonly { value: string; label: string }[]) => (
     <TextField
       select
       fullWidth={false}
@@ -94,12 +114,17 @@ export function Nearest({ lab, byGrey, ...choices }: { lab: Lab; byGrey: boolean
           size="small"
           label="Coatings it may have"
           value={known.among === '' ? [] : known.among.split(',')}
-          onChange={(event) => setKnown({ ...known, among: (event.target.value as unknown as string[]).join(',') })} // prettier-ignore
+          onChange={(event) =>
+            setKnown({ ...known, among: (event.target.value as unknown as string[]).join(',') })
+          }
           slotProps={{
             select: {
               multiple: true,
               displayEmpty: true,
-              renderValue: (value) => { const { length } = value as string[]; return length === 0 ? 'any' : `${length} of them`; }, // prettier-ignore
+              renderValue: (value) => {
+                const { length } = value as string[];
+                return length === 0 ? 'any' : `${length} of them`;
+              },
             },
             inputLabel: { shrink: true },
           }}
@@ -127,7 +152,14 @@ export function Nearest({ lab, byGrey, ...choices }: { lab: Lab; byGrey: boolean
       </Typography>
       <Box
         component="ol"
-        sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fill, minmax(140px, 1fr))' }} // prettier-ignore
+        sx={{
+          listStyle: 'none',
+          p: 0,
+          m: 0,
+          display: 'grid',
+          gap: 1.5,
+          gridTemplateColumns: 'repeat(auto-fill, minmax(140px, 1fr))',
+        }}
       >
         {what?.cells.map((cell) => (
           <Box component="li" key={cell.id}>

@@ -23,7 +23,9 @@ import { shelfIn } from '../propose';
 
 const WHOLE = { stretch: { from: 0, to: 1 }, sector: { from: 0, to: 1 } };
 
-/** One picture of a shelf: what lies there is found and numbered, given to its pieces, and kept in one act. */
+/**
+ * One picture of a shelf: what lies there is found and numbered, given to its pieces, and kept in one act.
+ */
 export function ShelfPicture({
   firingId,
   pieces,
@@ -33,7 +35,6 @@ export function ShelfPicture({
   pieces: readonly OnShelf[];
   card: Card | null;
 }) {
-  // prettier-ignore
   const router = useRouter();
   const say = useSay();
   const { act } = useSend();
@@ -48,7 +49,12 @@ export function ShelfPicture({
   useEffect(() => () => URL.revokeObjectURL(picture?.url ?? ''), [picture]);
   const shelves = [...new Set(pieces.flatMap((one) => one.shelf ?? []))].sort((a, b) => a - b);
   const there = pieces.filter((one) => shelf === '' || String(one.shelf) === shelf);
-  const slots = there.flatMap(({ id, code, faces }) => faces.map((face) => ({ value: `${id}/${face}`, label: faces.length > 1 ? `${code}, face ${face}` : code }))); // prettier-ignore
+  const slots = there.flatMap(({ id, code, faces }) =>
+    faces.map((face) => ({
+      value: `${id}/${face}`,
+      label: faces.length > 1 ? `${code}, face ${face}` : code,
+    })),
+  );
   const open = async (next: File | undefined): Promise<void> => {
     if (next === undefined) return;
     setProblem(null);
@@ -68,13 +74,19 @@ export function ShelfPicture({
   const keep = async (): Promise<void> => {
     if (file === null || list === null) return;
     setBusy(true);
-    const answer = await send(contracts.addShelf, { firingId, pieces: framesOfPieces(list), grey }, v7(), file); // prettier-ignore
+    const answer = await send(
+      contracts.addShelf,
+      { firingId, pieces: framesOfPieces(list), grey },
+      v7(),
+      file,
+    );
     setBusy(false);
     if (!answer.ok) return setProblem(answer.problem.message);
     const { photoIds, added, measured } = answer.data;
-    say(`${count(photoIds.length, 'piece')} have this picture, ${measured} measured by the grey card`, () =>
-      void act(contracts.putShelfAway, { photoIds: added, binned: true }).then(() => router.refresh()),
-    ); // prettier-ignore
+    say(
+      `${count(photoIds.length, 'piece')} have this picture, ${measured} measured by the grey card`,
+      () => void act(contracts.putShelfAway, { photoIds: added, binned: true }).then(() => router.refresh()),
+    );
     setPicture(null);
     setList(null);
     setFile(null);
@@ -82,8 +94,7 @@ export function ShelfPicture({
   };
   const aspect = picture === null ? 1 : picture.raster.height / picture.raster.width;
   const named = list?.filter(({ of }) => of !== null).length ?? 0;
-  const codeOf = (of: Found['of']): string =>
-    pieces.find(({ id }) => id === of?.pieceId)?.code ?? '';
+  const codeOf = (of: Found['of']): string => pieces.find(({ id }) => id === of?.pieceId)?.code ?? '';
   return (
     <Box>
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 2 }}>
@@ -97,8 +108,15 @@ export function ShelfPicture({
             sx={{ minWidth: 140 }}
             onChange={({ target }) => {
               setShelf(target.value);
-              const next = pieces.filter((one) => target.value === '' || String(one.shelf) === target.value); // prettier-ignore
-              setList((held) => held && inOrder(held.map((one) => one.shape), next)); // prettier-ignore
+              const next = pieces.filter((one) => target.value === '' || String(one.shelf) === target.value);
+              setList(
+                (held) =>
+                  held &&
+                  inOrder(
+                    held.map((one) => one.shape),
+                    next,
+                  ),
+              );
             }}
           >
             <MenuItem value="">all of them</MenuItem>
@@ -146,10 +164,11 @@ export function ShelfPicture({
           >
             {list?.map(({ shape, of }, i) => {
               const outline = outlineOf(shape, WHOLE, aspect);
-              const points = outline
-                .map(({ x, y }) => `${1000 * x},${1000 * aspect * y}`)
-                .join(' ');
-              const middle = { x: outline.reduce((sum, one) => sum + one.x, 0) / outline.length, y: outline.reduce((sum, one) => sum + one.y, 0) / outline.length }; // prettier-ignore
+              const points = outline.map(({ x, y }) => `${1000 * x},${1000 * aspect * y}`).join(' ');
+              const middle = {
+                x: outline.reduce((sum, one) => sum + one.x, 0) / outline.length,
+                y: outline.reduce((sum, one) => sum + one.y, 0) / outline.length,
+              };
               return (
                 <g
                   key={i}
@@ -160,12 +179,7 @@ export function ShelfPicture({
                   onKeyDown={({ key }) => key === 'Enter' && setAt(i)}
                   style={{ cursor: 'pointer' }}
                 >
-                  <polygon
-                    points={points}
-                    fill="transparent"
-                    stroke="#000"
-                    strokeWidth={i === at ? 14 : 8}
-                  />
+                  <polygon points={points} fill="transparent" stroke="#000" strokeWidth={i === at ? 14 : 8} />
                   <polygon
                     points={points}
                     fill="none"
@@ -216,8 +230,7 @@ export function ShelfPicture({
               const [pieceId = '', face] = value.split('/');
               const of = value === '' ? null : { pieceId, face: Number(face) };
               const own = list[at]?.of ?? null;
-              const chosen =
-                of === null ? own === null : own?.pieceId === of.pieceId && own.face === of.face;
+              const chosen = of === null ? own === null : own?.pieceId === of.pieceId && own.face === of.face;
               return (
                 <Button
                   key={value}
@@ -235,12 +248,7 @@ export function ShelfPicture({
               );
             })}
           </Box>
-          <Button
-            variant="contained"
-            size="large"
-            disabled={busy || named === 0}
-            onClick={() => void keep()}
-          >
+          <Button variant="contained" size="large" disabled={busy || named === 0} onClick={() => void keep()}>
             {busy ? 'Keeping …' : `Keep for ${count(framesOfPieces(list).length, 'piece')}`}
           </Button>
         </>

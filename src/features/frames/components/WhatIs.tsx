@@ -126,9 +126,7 @@ export function WhatIs({ card, ...choices }: { card: Card | null } & Narrowed) {
           <Box sx={{ mt: 1, maxWidth: 240 }}>
             <ColourStrip parts={[{ lab: sought.lab, share: 1 }]} />
             <Typography variant="body2">
-              {sought.byGrey
-                ? `${colourWord(sought.lab)}: ${labWords(sought.lab)}`
-                : 'by eye, not measured'}
+              {sought.byGrey ? `${colourWord(sought.lab)}: ${labWords(sought.lab)}` : 'by eye, not measured'}
             </Typography>
           </Box>
         )}
@@ -155,7 +153,12 @@ function Touched({
     const { left, top, width, height } = event.currentTarget.getBoundingClientRect();
     return { x: (event.clientX - left) / width, y: (event.clientY - top) / height };
   };
-  const STEP: Record<string, [number, number]> = { ArrowLeft: [-0.01, 0], ArrowRight: [0.01, 0], ArrowUp: [0, -0.01], ArrowDown: [0, 0.01] }; // prettier-ignore
+  const STEP: Record<string, [number, number]> = {
+    ArrowLeft: [-0.01, 0],
+    ArrowRight: [0.01, 0],
+    ArrowUp: [0, -0.01],
+    ArrowDown: [0, 0.01],
+  };
   const inside = (value: number): number => Math.min(0.999, Math.max(0, value));
   return (
     <Box
@@ -170,7 +173,16 @@ function Touched({
         const from = at ?? { x: 0.5, y: 0.5 };
         onTouch({ x: inside(from.x + (by?.[0] ?? 0)), y: inside(from.y + (by?.[1] ?? 0)) });
       }}
-      sx={{ all: 'unset', display: 'block', position: 'relative', cursor: 'crosshair', width: `min(100%, calc(60dvh / ${aspect}))`, aspectRatio: `${1 / aspect}`, bgcolor: 'booth.ground', '&:focus-visible': { outline: '3px solid' } }} // prettier-ignore
+      sx={{
+        all: 'unset',
+        display: 'block',
+        position: 'relative',
+        cursor: 'crosshair',
+        width: `min(100%, calc(60dvh / ${aspect}))`,
+        aspectRatio: `${1 / aspect}`,
+        bgcolor: 'booth.ground',
+        '&:focus-visible': { outline: '3px solid' },
+      }}
     >
       {/* eslint-disable-next-line @next/next/no-img-element -- a picture on this device */}
       <img src={url} alt="" style={{ width: '100%', height: '100%', display: 'block' }} />
@@ -179,10 +191,19 @@ function Touched({
         viewBox={`0 0 1000 ${1000 * aspect}`}
         style={{ position: 'absolute', inset: 0, width: '100%', height: '100%' }}
       >
-        {steps.map(
-          ({ x, y }, i) =>
-          <rect key={i} x={1000 * x - 12} y={1000 * aspect * y - 12} width={24} height={24} fill="none" stroke="#fff" strokeWidth={4} style={{ filter: 'drop-shadow(0 0 2px #000)' }} />, // prettier-ignore
-        )}
+        {steps.map(({ x, y }, i) => (
+          <rect
+            key={i}
+            x={1000 * x - 12}
+            y={1000 * aspect * y - 12}
+            width={24}
+            height={24}
+            fill="none"
+            stroke="#fff"
+            strokeWidth={4}
+            style={{ filter: 'drop-shadow(0 0 2px #000)' }}
+          />
+        ))}
         {at !== null && (
           <g fill="none" transform={`translate(${1000 * at.x} ${1000 * aspect * at.y})`}>
             <circle r={26} stroke="#000" strokeOpacity={0.6} strokeWidth={9} />

@@ -40,16 +40,13 @@ export function PiecePictures({
       <Section title="Pictures">
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
           {framed.photos.map((photo) => (
-            <Box
-              key={photo.id}
-              sx={{ display: { xs: 'block', sm: many(photo) ? 'flex' : 'block' }, gap: 2 }}
-            >
+            <Box key={photo.id} sx={{ display: { xs: 'block', sm: many(photo) ? 'flex' : 'block' }, gap: 2 }}>
               <PiecePicture photo={photo} code={piece.code} edit={mayBin} pins={pins(photo)} />
               <FrameIt
                 photo={photo}
                 faces={
                   piece.known
-                    ? facesIn(firings.find(({ firingId }) => firingId === photo.firingId)?.generation ?? last) // prettier-ignore
+                    ? facesIn(firings.find(({ firingId }) => firingId === photo.firingId)?.generation ?? last)
                     : []
                 }
                 card={framed.card}

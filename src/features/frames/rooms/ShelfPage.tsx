@@ -19,11 +19,13 @@ export async function ShelfPage({ params }: { params: Promise<{ id: string }> })
   const firing = /^[0-9a-f-]{36}$/.test(id) ? await findFiring(db, id) : null;
   if (firing === null) notFound();
   const placements = await listPlacements(db, { firingId: id });
-  const pieces = new Map((await loadPieces(db, { ids: placements.map(({ pieceId }) => pieceId) })).map((one) => [one.id, one])); // prettier-ignore
+  const pieces = new Map(
+    (await loadPieces(db, { ids: placements.map(({ pieceId }) => pieceId) })).map((one) => [one.id, one]),
+  );
   const sorted = [...placements].sort(asTheyStood);
   const list = sorted.flatMap(({ pieceId, shelf, generation }) => {
     const piece = pieces.get(pieceId);
-    if (piece === undefined || piece.keyKnown === 'lost' || !mayTouchPiece(person, piece.ownerId)) return []; // prettier-ignore
+    if (piece === undefined || piece.keyKnown === 'lost' || !mayTouchPiece(person, piece.ownerId)) return [];
     const faces = facesToFrame(piece.faces, piece.done, generation).map(({ no }) => no);
     return [{ id: piece.id, code: piece.code, shelf, faces }];
   });

@@ -31,12 +31,19 @@ export async function WhatPage() {
     >
       <WhatIs
         card={card}
-        bodies={bodies.filter(({ mergedInto }) => mergedInto === null).map(({ slug, name }) => ({ slug, name }))} // prettier-ignore
+        bodies={bodies
+          .filter(({ mergedInto }) => mergedInto === null)
+          .map(({ slug, name }) => ({ slug, name }))}
         cones={sortCones([...new Set(choices.map(({ cone }) => cone))])}
-        atmospheres={ATMOSPHERES.filter((one) => choices.some(({ atmosphere }) => atmosphere === one))} // prettier-ignore
+        atmospheres={ATMOSPHERES.filter((one) => choices.some(({ atmosphere }) => atmosphere === one))}
         surfaces={SURFACES}
-        effects={SIGNS.filter(({ usually }) => usually === 'effect').map(({ id, name }) => ({ value: id, label: name }))} // prettier-ignore
-        coatings={coatings.flatMap(({ slug, name, trial, archived, mergedInto }) => (trial || archived || mergedInto !== null ? [] : [{ slug, name }]))} // prettier-ignore
+        effects={SIGNS.filter(({ usually }) => usually === 'effect').map(({ id, name }) => ({
+          value: id,
+          label: name,
+        }))}
+        coatings={coatings.flatMap(({ slug, name, trial, archived, mergedInto }) =>
+          trial || archived || mergedInto !== null ? [] : [{ slug, name }],
+        )}
         firings={firings.map((one) => ({ value: one.id, label: firingTitle(one) }))}
       />
     </Page>

@@ -27,7 +27,7 @@ export function CollectFrom({
   const keep = async (): Promise<void> => {
     const answer = await act(collectFrom, { firingId, place: text, before: place });
     if (!answer.ok) return;
-    say(text.trim() === '' ? 'No place is said' : `Owners see: collect from ${text.trim()}`, answer.undo); // prettier-ignore
+    say(text.trim() === '' ? 'No place is said' : `Owners see: collect from ${text.trim()}`, answer.undo);
     router.refresh();
   };
   return (

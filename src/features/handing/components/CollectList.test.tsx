@@ -1,14 +1,6 @@
 import '../../../../test-support/on-device';
 import { waitFor } from '@testing-library/react';
-import {
-  person,
-  press,
-  router,
-  screen,
-  server,
-  show,
-  type Posted,
-} from '../../../../test-support/dom';
+import { person, press, router, screen, server, show, type Posted } from '../../../../test-support/dom';
 
 const { SenderHost } = await import('@/platform/sender/host');
 const { CollectList } = await import('./CollectList');
@@ -24,9 +16,12 @@ const list = () =>
     </SenderHost>,
     { person: `${ID}${no++}` },
   );
-const box = (code: string) => screen.getByRole<HTMLInputElement>('checkbox', { name: `${code} collected` }); // prettier-ignore
+const box = (code: string) => screen.getByRole<HTMLInputElement>('checkbox', { name: `${code} collected` });
 
-const acts = (sent: readonly Posted[]) => sent.filter(({ path }) => path.startsWith('/api/act/')).map(({ body }) => body.input as { pieceIds: string[] }); // prettier-ignore
+const acts = (sent: readonly Posted[]) =>
+  sent
+    .filter(({ path }) => path.startsWith('/api/act/'))
+    .map(({ body }) => body.input as { pieceIds: string[] });
 
 test('one by one, or all that are left, with the way back', async () => {
   const sent = server(() => ({ ok: true, data: null }));
@@ -65,5 +60,5 @@ test('where it lies is one of the usual places, or another', async () => {
   expect(screen.getByRole('button', { name: 'Say so' })).toHaveProperty('disabled', true);
   await hand.type(screen.getByRole('combobox'), 'the shelf by the door');
   await press(hand, 'Say so');
-  expect(sent[0]!.body.input).toEqual({ firingId: `${ID}0`, place: 'the shelf by the door', before: '' }); // prettier-ignore
+  expect(sent[0]!.body.input).toEqual({ firingId: `${ID}0`, place: 'the shelf by the door', before: '' });
 });

@@ -15,13 +15,7 @@ import { collected } from '../contracts';
 export type Collectable = { pieceId: string; code: string; collected: boolean };
 
 /** Ticks of what was collected: one by one, or all that are left. */
-export function CollectList({
-  firingId,
-  pieces,
-}: {
-  firingId: string;
-  pieces: readonly Collectable[];
-}) {
+export function CollectList({ firingId, pieces }: { firingId: string; pieces: readonly Collectable[] }) {
   const router = useRouter();
   const say = useSay();
   const { act, problem } = useSend();
@@ -40,13 +34,12 @@ export function CollectList({
   const tick = async (some: readonly Collectable[], taken: boolean): Promise<void> => {
     const ids = some.map(({ pieceId }) => pieceId);
     setTouched((all) => ({ ...all, ...Object.fromEntries(ids.map((id) => [id, taken])) }));
-    const answer = await act(collected, { firingId, pieceIds: ids, collected: taken }); // prettier-ignore
+    const answer = await act(collected, { firingId, pieceIds: ids, collected: taken });
     // What was refused is as it was.
     if (!answer.ok)
-      setTouched((all) => Object.fromEntries(Object.entries(all).filter(([id]) => !ids.includes(id)))); // prettier-ignore
+      setTouched((all) => Object.fromEntries(Object.entries(all).filter(([id]) => !ids.includes(id))));
     if (!answer.ok) return;
-    if (some.length > 1)
-      say('All collected', answer.undo && (() => (setTouched({}), answer.undo?.())));
+    if (some.length > 1) say('All collected', answer.undo && (() => (setTouched({}), answer.undo?.())));
     router.refresh();
   };
   const left = pieces.filter((piece) => !isCollected(piece));

@@ -9,15 +9,7 @@ import { CollectList } from '../components/CollectList';
 import { byOwner, tellWords } from '../words';
 
 /** Whom to tell of a firing, in words to be copied, where it lies, and what was collected. */
-export async function HandOut({
-  src,
-  firingId,
-  title,
-}: {
-  src: Source;
-  firingId: string;
-  title: string;
-}) {
+export async function HandOut({ src, firingId, title }: { src: Source; firingId: string; title: string }) {
   const [pieces, place, usual] = await Promise.all([
     listToHand(src, firingId),
     collectFrom(src, firingId),

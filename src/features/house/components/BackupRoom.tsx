@@ -96,10 +96,7 @@ export function BackupRoom({
       </Box>
       <ProblemNote>{problem}</ProblemNote>
       {worries(state, now).map(({ key, what, todo }) => (
-        <Box
-          key={key}
-          sx={{ borderLeft: '6px solid', borderColor: 'error.main', pl: 1.5, my: 1.5 }}
-        >
+        <Box key={key} sx={{ borderLeft: '6px solid', borderColor: 'error.main', pl: 1.5, my: 1.5 }}>
           <Typography sx={{ fontWeight: 650 }}>{what}</Typography>
           <Typography variant="body2">{todo}</Typography>
         </Box>
@@ -123,8 +120,7 @@ export function BackupRoom({
       </Box>
       {state.backups.length === 0 ? (
         <Nothing>
-          None yet. One is made every night after three, and one before the program is brought up to
-          date.
+          None yet. One is made every night after three, and one before the program is brought up to date.
         </Nothing>
       ) : (
         <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
@@ -197,20 +193,14 @@ function Item({
           {KIND_WORDS[backup.kind]}, {spokenBytes(backup.bytes)}, {backup.pictures} pictures
         </Typography>
         <Typography variant="body2" sx={{ fontWeight: verified?.ok === false ? 650 : 400 }}>
-          {verified === null
-            ? 'Not tried yet.'
-            : `Tried ${moment(verified.at, timeZone)}: ${verified.said}`}
+          {verified === null ? 'Not tried yet.' : `Tried ${moment(verified.at, timeZone)}: ${verified.said}`}
         </Typography>
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button variant="outlined" disabled={busy} onClick={onTry}>
           Try it
         </Button>
-        <Button
-          variant="outlined"
-          href={`/api/house/file?name=${encodeURIComponent(backup.name)}`}
-          download
-        >
+        <Button variant="outlined" href={`/api/house/file?name=${encodeURIComponent(backup.name)}`} download>
           As a file
         </Button>
         <Button disabled={busy} onClick={onRestore}>
@@ -221,15 +211,7 @@ function Item({
   );
 }
 
-function Elsewhere({
-  path,
-  busy,
-  onSave,
-}: {
-  path: string;
-  busy: boolean;
-  onSave: (path: string) => void;
-}) {
+function Elsewhere({ path, busy, onSave }: { path: string; busy: boolean; onSave: (path: string) => void }) {
   const [typed, setTyped] = useState(path);
   return (
     <Box
@@ -273,8 +255,8 @@ function Restore({
       <DialogTitle>Bring back {moment(backup.made, timeZone)}</DialogTitle>
       <DialogContent>
         <Typography sx={{ mb: 2 }}>
-          The studio becomes what it was then; what was written since is in it no more. A backup of
-          now is made first and stays in this list. Nobody can write for a minute or two.
+          The studio becomes what it was then; what was written since is in it no more. A backup of now is
+          made first and stays in this list. Nobody can write for a minute or two.
         </Typography>
         <TextField
           autoFocus

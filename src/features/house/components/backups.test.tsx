@@ -25,8 +25,7 @@ const state = (rest: Partial<HouseState> = {}): HouseState => ({
   last: null,
   ...rest,
 });
-const room = (first = state()) =>
-  show(<BackupRoom first={first} studio="Kiln Lane" timeZone="UTC" />);
+const room = (first = state()) => show(<BackupRoom first={first} studio="Kiln Lane" timeZone="UTC" />);
 
 test('what there is, what is missing, and making one; what is being done is told and nothing else begun', async () => {
   const busy = state({ busy: { what: 'a backup', said: 'the database', since: now } });
@@ -69,9 +68,7 @@ test('bringing one back is meant only when the studio’s name is typed', async 
 test('the keeper’s own words are shown when it cannot; a folder is kept as it was typed', async () => {
   const message = 'That folder is on the same disk as the studio: choose one on another disk.';
   server(({ body }) =>
-    'act' in body
-      ? { ok: false, problem: { code: 'invalid', message } }
-      : { ok: true, data: state() },
+    'act' in body ? { ok: false, problem: { code: 'invalid', message } } : { ok: true, data: state() },
   );
   const hand = person();
   room();

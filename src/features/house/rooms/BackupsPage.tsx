@@ -29,11 +29,7 @@ export async function BackupsPage() {
         ) : (
           <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
             {faults.map((one, i) => (
-              <Box
-                component="li"
-                key={i}
-                sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.5 }}
-              >
+              <Box component="li" key={i} sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.5 }}>
                 <Typography variant="body2">
                   {moment(one.at, studio.timeZone)}
                   {one.where === '' ? '' : `, ${one.where}`}

@@ -7,7 +7,15 @@ const COATINGS = [
   { name: 'Tarn', versionId: '0192c7cd-5baa-71a4-a619-90db87e80001' },
   { name: 'Pitch', versionId: '0192c7cd-5baa-71a4-a619-90db87e80002' },
 ];
-const PIECES = ['1', '2', '3'].map((mark) => ({ id: `0192c7cd-5baa-71a4-a619-90db87e8100${mark}`, generation: 1, code: `A7CF${mark}`, mark, form: 'mug', sha: null, seen: 'gloss' })); // prettier-ignore
+const PIECES = ['1', '2', '3'].map((mark) => ({
+  id: `0192c7cd-5baa-71a4-a619-90db87e8100${mark}`,
+  generation: 1,
+  code: `A7CF${mark}`,
+  mark,
+  form: 'mug',
+  sha: null,
+  seen: 'gloss',
+}));
 let no = 0;
 const grid = () => show(<KeyGrid about={`f${++no}`} pieces={PIECES} coatings={COATINGS} />);
 const cell = (mark: string, column = 'first coat') => named(`${mark}, ${column}`);
@@ -19,14 +27,23 @@ test('pasted from a table, filled down, kept in one act with its undo; what stay
   grid();
   expect(screen.getByRole('button', { name: 'Nothing said yet' })).toHaveProperty('disabled', true);
   fireEvent.paste(cell('1'), { clipboardData: { getData: () => 'Pitch\tTarn x2\nTarn\t' } });
-  expect([cell('1').value, cell('1', 'over it').value, cell('2').value]).toEqual(['Pitch', 'Tarn x2', 'Tarn']); // prettier-ignore
+  expect([cell('1').value, cell('1', 'over it').value, cell('2').value]).toEqual([
+    'Pitch',
+    'Tarn x2',
+    'Tarn',
+  ]);
   cell('2').focus();
   await hand.keyboard('{Control>}d{/Control}');
   expect(cell('3').value).toBe('Tarn');
   await hand.clear(cell('3'));
   await press(hand, 'Keep what is on 2 pieces');
-  const { changes } = sent.at(-1)!.body.input as { changes: { pieceIds: string[]; to: { keyKnown: string } }[] }; // prettier-ignore
-  expect(changes.map(({ pieceIds, to }) => [pieceIds, to.keyKnown])).toEqual([[[PIECES[0]!.id], 'sure'], [[PIECES[1]!.id], 'sure']]); // prettier-ignore
+  const { changes } = sent.at(-1)!.body.input as {
+    changes: { pieceIds: string[]; to: { keyKnown: string } }[];
+  };
+  expect(changes.map(({ pieceIds, to }) => [pieceIds, to.keyKnown])).toEqual([
+    [[PIECES[0]!.id], 'sure'],
+    [[PIECES[1]!.id], 'sure'],
+  ]);
   expect(screen.getByText('2 pieces with their coats')).toBeTruthy();
   expect(cell('1').value).toBe('');
 });
@@ -64,5 +81,5 @@ test('from memory it is likely, and says so', async () => {
   expect(screen.getByText('bare')).toBeTruthy();
   await hand.click(screen.getByRole('switch'));
   await press(hand, 'Keep what is on 1 piece');
-  expect(sent.at(-1)!.body.input).toMatchObject({ changes: [{ to: { keyKnown: 'likely', layers: [] } }] }); // prettier-ignore
+  expect(sent.at(-1)!.body.input).toMatchObject({ changes: [{ to: { keyKnown: 'likely', layers: [] } }] });
 });

@@ -14,7 +14,15 @@ import { ProblemNote } from '@/ui/Problem';
 import { MONO } from '@/ui/theme';
 import { useSay } from '@/ui/Undo';
 import { putRight } from '../../pieces/contracts';
-import { changesOf, COAT_FIELDS, filledDown, pasted, readKeyRow, type KeyCoating, type KeyPiece } from '../key-grid'; // prettier-ignore
+import {
+  changesOf,
+  COAT_FIELDS,
+  filledDown,
+  pasted,
+  readKeyRow,
+  type KeyCoating,
+  type KeyPiece,
+} from '../key-grid';
 import { useGridDraft } from '../useGridDraft';
 
 export type GridPiece = KeyPiece & {
@@ -30,8 +38,9 @@ export type GridPiece = KeyPiece & {
 const HEADINGS = ['First coat', 'Over it', 'Over that'];
 
 /**
- * What lies on many pieces, typed in a grid: words of the store's coatings, "x2" for two coats, "none" for bare. Pasted
- * from a spreadsheet they spread over the cells; Ctrl+D fills a column down. What stays empty is not known.
+ * What lies on many pieces, typed in a grid: words of the store's coatings, "x2" for two coats, "none" for
+ * bare. Pasted from a spreadsheet they spread over the cells; Ctrl+D fills a column down. What stays empty is
+ * not known.
  */
 export function KeyGrid({
   about,
@@ -48,7 +57,10 @@ export function KeyGrid({
   const { act, busy, problem } = useSend();
   const names = useId();
   const table = useRef<HTMLTableElement>(null);
-  const { grid, setGrid, forget } = useGridDraft(about, pieces.map(({ id }) => id)); // prettier-ignore
+  const { grid, setGrid, forget } = useGridDraft(
+    about,
+    pieces.map(({ id }) => id),
+  );
   const [sure, setSure] = useState(true);
   const read = grid.map((cells) => readKeyRow(cells, coatings));
   const changes = changesOf(pieces, read, sure);
@@ -56,9 +68,7 @@ export function KeyGrid({
   const wrong = read.filter(({ says }) => says === 'wrong').length;
   const write = (row: number, column: number, text: string): void =>
     setGrid(
-      grid.map((cells, r) =>
-        cells.map((cell, c) => (r === row && c === column ? text.slice(0, 200) : cell)),
-      ),
+      grid.map((cells, r) => cells.map((cell, c) => (r === row && c === column ? text.slice(0, 200) : cell))),
     );
   const go = (row: number, column: number): void =>
     table.current?.querySelector<HTMLInputElement>(`[data-cell="${row}/${column}"]`)?.focus();
@@ -161,8 +171,7 @@ export function KeyGrid({
                           minHeight: 44,
                           px: 1,
                           border: '1px solid',
-                          borderColor:
-                            says.says === 'wrong' && says.at === column ? 'error.main' : 'divider',
+                          borderColor: says.says === 'wrong' && says.at === column ? 'error.main' : 'divider',
                           bgcolor: 'background.paper',
                           color: 'text.primary',
                         }}

@@ -28,11 +28,11 @@ export async function KeysPage({ searchParams }: { searchParams: Promise<{ firin
   const lost = await listPieces(db, { lost: true, limit: 600 });
   const ids = lost.map(({ id }) => id);
   const placements = ids.length === 0 ? [] : await listPlacements(db, { pieceIds: ids });
-  const firings = await listFirings(db, { ids: [...new Set(placements.map(({ firingId }) => firingId))] }); // prettier-ignore
+  const firings = await listFirings(db, { ids: [...new Set(placements.map(({ firingId }) => firingId))] });
   const groups = firings
     .map((firing) => ({
       firing,
-      ids: new Set(placements.filter(({ firingId }) => firingId === firing.id).map(({ pieceId }) => pieceId)), // prettier-ignore
+      ids: new Set(placements.filter(({ firingId }) => firingId === firing.id).map(({ pieceId }) => pieceId)),
     }))
     .filter(({ ids }) => ids.size > 0);
   const asked = (await searchParams).firing;

@@ -37,9 +37,9 @@ export function Devices({
   return (
     <Box>
       <Typography sx={{ mb: 1, maxWidth: 720 }}>
-        A controller or a small computer sends readings to <code>/api/readings</code> with its
-        token: <code>{'{"readings":[{"at":"2026-03-05T14:30:00Z","celsius":661.5}]}'}</code>. A
-        batch may be sent again; nothing is counted twice.
+        A controller or a small computer sends readings to <code>/api/readings</code> with its token:{' '}
+        <code>{'{"readings":[{"at":"2026-03-05T14:30:00Z","celsius":661.5}]}'}</code>. A batch may be sent
+        again; nothing is counted twice.
       </Typography>
       <FormShell form={form} act="Make its token" row>
         <TextInput
@@ -77,9 +77,7 @@ export function Devices({
           <Button
             size="small"
             disabled={busy}
-            onClick={() =>
-              void act(contracts.revokeToken, { id: token.id }).then(() => router.refresh())
-            }
+            onClick={() => void act(contracts.revokeToken, { id: token.id }).then(() => router.refresh())}
           >
             Revoke
           </Button>

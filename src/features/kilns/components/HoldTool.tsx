@@ -53,13 +53,7 @@ export function HoldTool({ kilns }: { kilns: readonly ScheduleKiln[] }) {
           onChange={setCelsius}
           width={130}
         />
-        <NumberField
-          label="Reached at"
-          quantity="rate"
-          value={perHour}
-          onChange={setPerHour}
-          width={160}
-        />
+        <NumberField label="Reached at" quantity="rate" value={perHour} onChange={setPerHour} width={160} />
         {kilns.length > 0 && (
           <TextField
             select

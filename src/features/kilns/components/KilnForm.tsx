@@ -67,24 +67,9 @@ export function KilnForm({ kiln }: { kiln: Kiln | null }) {
             choices={choices(SHELF_SHAPES)}
           />
           <Stack direction="row" spacing={2}>
-            <NumberInput
-              control={control}
-              name="fields.shelfWidthMm"
-              quantity="length"
-              label="Shelf width"
-            />
-            <NumberInput
-              control={control}
-              name="fields.shelfDepthMm"
-              quantity="length"
-              label="Shelf depth"
-            />
-            <NumberInput
-              control={control}
-              name="fields.chamberMm"
-              quantity="length"
-              label="Chamber height"
-            />
+            <NumberInput control={control} name="fields.shelfWidthMm" quantity="length" label="Shelf width" />
+            <NumberInput control={control} name="fields.shelfDepthMm" quantity="length" label="Shelf depth" />
+            <NumberInput control={control} name="fields.chamberMm" quantity="length" label="Chamber height" />
           </Stack>
           <Stack direction="row" spacing={2}>
             <NumberInput
@@ -101,21 +86,12 @@ export function KilnForm({ kiln }: { kiln: Kiln | null }) {
             />
           </Stack>
           <Stack direction="row" spacing={2}>
-            <NumberInput
-              control={control}
-              name="fields.climbRate"
-              quantity="rate"
-              label="Fastest climb"
-            />
+            <NumberInput control={control} name="fields.climbRate" quantity="rate" label="Fastest climb" />
             <NumberInput control={control} name="fields.latestHours" label="Late after, hours" />
           </Stack>
           <Stack direction="row" spacing={2}>
             <NumberInput control={control} name="fields.powerKw" label="Power, kW" />
-            <NumberInput
-              control={control}
-              name="fields.unitPrice"
-              label="Price of a kWh or gas unit"
-            />
+            <NumberInput control={control} name="fields.unitPrice" label="Price of a kWh or gas unit" />
           </Stack>
           <TextInput control={control} name="fields.notes" label="Notes" multiline minRows={2} />
           <Caution>Gas, electrical and ventilation work is for licensed people.</Caution>

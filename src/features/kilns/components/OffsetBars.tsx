@@ -29,9 +29,7 @@ export default function OffsetBars({
   const clip = (value: number): number => Math.max(-FAR, Math.min(FAR, value));
   const far = Math.max(
     20,
-    ...points.flatMap(({ low, high }) =>
-      [low, high].filter(Number.isFinite).map((one) => Math.abs(one) + 5),
-    ),
+    ...points.flatMap(({ low, high }) => [low, high].filter(Number.isFinite).map((one) => Math.abs(one) + 5)),
   );
   const reach = Math.ceil(show(Math.min(FAR, far)) / 5) * 5;
   return (

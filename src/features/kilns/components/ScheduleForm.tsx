@@ -51,8 +51,7 @@ export function ScheduleForm({
   const kept = useWatch({ control, name: 'fields.segments' });
   const [cone, setCone] = useState('6');
   const read = parseCone(cone);
-  const sound =
-    kept.every((one) => Number.isFinite(one.target)) && checkSchedule(kept).length === 0;
+  const sound = kept.every((one) => Number.isFinite(one.target)) && checkSchedule(kept).length === 0;
   return (
     <FormProvider {...form}>
       <Box sx={{ display: 'grid', gap: 4, gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr' } }}>
@@ -95,11 +94,7 @@ export function ScheduleForm({
                 quantity="temperature"
                 label="to"
               />
-              <NumberInput
-                control={control}
-                name={`fields.segments.${i}.holdMinutes`}
-                label="hold, min"
-              />
+              <NumberInput control={control} name={`fields.segments.${i}.holdMinutes`} label="hold, min" />
               <IconButton
                 aria-label={`Take segment ${i + 1} out`}
                 disabled={fields.length === 1}
@@ -128,10 +123,7 @@ export function ScheduleForm({
                 height={240}
               />
               <Passages segments={kept} units={units} />
-              <Box
-                component="table"
-                sx={{ width: '100%', mt: 1, '& td, & th': { py: 0.5, pr: 1.5 } }}
-              >
+              <Box component="table" sx={{ width: '100%', mt: 1, '& td, & th': { py: 0.5, pr: 1.5 } }}>
                 <thead>
                   <tr style={{ textAlign: 'left' }}>
                     <th>On</th>
@@ -202,20 +194,15 @@ export function ScheduleForm({
                       climb: kiln.climb,
                       drop: 200,
                     });
-                    const top = fitted?.reduce((best, one) =>
-                      one.target > best.target ? one : best,
-                    );
+                    const top = fitted?.reduce((best, one) => (one.target > best.target ? one : best));
                     return (
                       <Button
                         key={kiln.id}
                         variant="outlined"
                         disabled={fitted === null}
-                        onClick={() =>
-                          fitted && setValue('fields.segments', fitted, { shouldDirty: true })
-                        }
+                        onClick={() => fitted && setValue('fields.segments', fitted, { shouldDirty: true })}
                       >
-                        {kiln.name}:{' '}
-                        {top ? `hold ${formatDuration(top.holdMinutes)}` : 'no hold does it'}
+                        {kiln.name}: {top ? `hold ${formatDuration(top.holdMinutes)}` : 'no hold does it'}
                       </Button>
                     );
                   })}

@@ -77,8 +77,8 @@ export function UpkeepBook({
       )}
       {edit && (kind === 'elements' || kind === 'thermocouple' || kind === 'repair') && (
         <Caution>
-          Isolate the kiln and lock it off before anybody reaches in; electrical work is for
-          licensed people. What was learned of this thermocouple begins anew.
+          Isolate the kiln and lock it off before anybody reaches in; electrical work is for licensed people.
+          What was learned of this thermocouple begins anew.
         </Caution>
       )}
       {upkeep.length === 0 && <Typography>Nothing on record.</Typography>}

@@ -39,9 +39,7 @@ test('in a studio of °F a schedule is typed in °F and kept in °C', async () =
   await press(hand, 'Save schedule');
   await screen.findByText('Schedule saved');
   const { fields } = sent[0]!.body.input as { fields: typeof start };
-  expect(fields.segments).toEqual([
-    { rate: 100, target: expect.closeTo(1222.22, 2), holdMinutes: 10 },
-  ]);
+  expect(fields.segments).toEqual([{ rate: 100, target: expect.closeTo(1222.22, 2), holdMinutes: 10 }]);
   expect(router.push).toHaveBeenCalledWith('/kilns/schedules');
 });
 

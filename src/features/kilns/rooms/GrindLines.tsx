@@ -17,8 +17,7 @@ export function ToGrindList({ shelves, today }: { shelves: readonly ToGrind[]; t
         ))}
       </Box>
       <Caution>
-        Chip and grind shelves with eyes and lungs covered, wet or with extraction; lift them two to
-        a shelf.
+        Chip and grind shelves with eyes and lungs covered, wet or with extraction; lift them two to a shelf.
       </Caution>
     </>
   );

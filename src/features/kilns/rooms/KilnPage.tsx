@@ -104,8 +104,8 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
         {offset === null ? (
           <Typography>
             No firing with both a log and witness cones yet
-            {known.since ? ` since ${calendarDay(known.since.doneOn)}` : ''}. After the first, what
-            the thermocouple is off by is learned, and schedules reckon with it.
+            {known.since ? ` since ${calendarDay(known.since.doneOn)}` : ''}. After the first, what the
+            thermocouple is off by is learned, and schedules reckon with it.
           </Typography>
         ) : (
           <>
@@ -114,8 +114,8 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
             </Typography>
             {offset.offset === null && (
               <Typography>
-                Its cones bound it on one side only, so schedules take it at its word. A cone that
-                is down beside one that stands says more.
+                Its cones bound it on one side only, so schedules take it at its word. A cone that is down
+                beside one that stands says more.
               </Typography>
             )}
             <Typography sx={{ mb: 1 }}>
@@ -197,10 +197,7 @@ export async function KilnPage({ params }: { params: Promise<{ slug: string }> }
               return (
                 <Box component="li" key={firing.id} sx={{ flex: 'none', width: 170, p: 1 }}>
                   <Link href={`/kilns/firings/${firing.id}`}>{firingTitle(firing)}</Link>
-                  <ConeRow
-                    cones={own.filter((cone) => cone.place === own.at(-1)?.place)}
-                    size={44}
-                  />
+                  <ConeRow cones={own.filter((cone) => cone.place === own.at(-1)?.place)} size={44} />
                   <Typography variant="body2">{reachedWords(firing)}</Typography>
                 </Box>
               );

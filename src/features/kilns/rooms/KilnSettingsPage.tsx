@@ -17,9 +17,7 @@ export async function KilnSettingsPage({ params }: { params: Promise<{ slug: str
   return (
     <Page
       title={kiln?.name ?? 'A new kiln'}
-      acts={
-        kiln !== null && may(person, 'run the studio') && <MergeLink kind="kiln" id={kiln.id} />
-      }
+      acts={kiln !== null && may(person, 'run the studio') && <MergeLink kind="kiln" id={kiln.id} />}
       lead={kiln ? 'Settings of this kiln' : 'What it is and how it is run.'}
     >
       <KilnForm kiln={kiln} />

@@ -140,8 +140,7 @@ export async function KilnsPage() {
                     </Typography>
                     <Typography variant="body2">
                       {firing.kind}
-                      {firing.targetCone ? ` ${formatCone(firing.targetCone)}` : ''},{' '}
-                      {firing.atmosphere}
+                      {firing.targetCone ? ` ${formatCone(firing.targetCone)}` : ''}, {firing.atmosphere}
                     </Typography>
                     <Box sx={{ my: 0.5, minHeight: 52 }}>
                       <ConeRow cones={firstPlace(cones.get(firing.id) ?? [])} size={46} />

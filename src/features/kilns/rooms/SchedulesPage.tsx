@@ -36,8 +36,8 @@ export async function SchedulesPage() {
     >
       {used.length === 0 && (
         <Nothing>
-          No schedule yet: segments of a rate, a temperature and a hold. Kilns with a mechanical
-          shut-off need none.
+          No schedule yet: segments of a rate, a temperature and a hold. Kilns with a mechanical shut-off need
+          none.
         </Nothing>
       )}
       {used.map((schedule) => {

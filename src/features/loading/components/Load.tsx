@@ -161,10 +161,7 @@ export function Load({
             </Button>
           </Stack>
           <ProblemNote>{problem}</ProblemNote>
-          <Stack
-            direction="row"
-            sx={{ mt: 2, mb: 0.5, alignItems: 'center', flexWrap: 'wrap', gap: 1 }}
-          >
+          <Stack direction="row" sx={{ mt: 2, mb: 0.5, alignItems: 'center', flexWrap: 'wrap', gap: 1 }}>
             <Typography variant="h3" sx={{ flex: 1 }}>
               Waiting{all ? '' : ' and suited'}: {shown.length}
             </Typography>
@@ -172,11 +169,7 @@ export function Load({
               size="small"
               disabled={shown.length === 0}
               onClick={() =>
-                setChosen(
-                  chosen.size === shown.length
-                    ? new Set()
-                    : new Set(shown.map((piece) => piece.id)),
-                )
+                setChosen(chosen.size === shown.length ? new Set() : new Set(shown.map((piece) => piece.id)))
               }
             >
               {chosen.size === shown.length && shown.length > 0 ? 'Choose none' : 'Choose all'}

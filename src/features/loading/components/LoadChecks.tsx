@@ -31,9 +31,7 @@ export function LoadChecks({
   const [open, setOpen] = useState<string | null>(null);
   const [reason, setReason] = useState('');
   if (findings.length === 0)
-    return (
-      <Typography>Nothing speaks against closing the lid, as far as the record knows.</Typography>
-    );
+    return <Typography>Nothing speaks against closing the lid, as far as the record knows.</Typography>;
   const overrule = async (finding: CheckedLoad['findings'][number]): Promise<void> => {
     const answer = await act(contracts.overrule, {
       firingId,
@@ -54,10 +52,8 @@ export function LoadChecks({
           component="li"
           key={finding.id}
           sx={{
-            borderLeft:
-              finding.level === 'stop' && !finding.overruledBy ? '6px solid' : '2px solid',
-            borderColor:
-              finding.level === 'stop' && !finding.overruledBy ? 'error.main' : 'divider',
+            borderLeft: finding.level === 'stop' && !finding.overruledBy ? '6px solid' : '2px solid',
+            borderColor: finding.level === 'stop' && !finding.overruledBy ? 'error.main' : 'divider',
             pl: 1.5,
             py: 0.75,
             mb: 1,

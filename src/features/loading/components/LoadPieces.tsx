@@ -46,9 +46,7 @@ export function WaitingPieces({
       role="group"
       aria-label="Waiting pieces"
     >
-      {shown.length === 0 && (
-        <Typography sx={{ py: 2 }}>Nothing that waits suits this firing.</Typography>
-      )}
+      {shown.length === 0 && <Typography sx={{ py: 2 }}>Nothing that waits suits this firing.</Typography>}
       {shown.map((piece) => (
         <Box
           component="label"
@@ -72,11 +70,7 @@ export function WaitingPieces({
           <Typography variant="body2" sx={{ display: { xs: 'none', md: 'block' } }}>
             {piece.body}, {piece.form}
           </Typography>
-          <Typography
-            variant="body2"
-            color="text.secondary"
-            sx={{ display: { xs: 'none', md: 'block' } }}
-          >
+          <Typography variant="body2" color="text.secondary" sx={{ display: { xs: 'none', md: 'block' } }}>
             {piece.wants}
           </Typography>
         </Box>
@@ -107,9 +101,7 @@ export function LoadedPieces({
         .sort((a, b) => (b ?? 0) - (a ?? 0))
         .map((level) => (
           <Box key={level ?? 0} sx={{ mb: 1.5 }}>
-            <Typography variant="h3">
-              {level === null ? 'Shelf not said' : `Shelf ${level}`}
-            </Typography>
+            <Typography variant="h3">{level === null ? 'Shelf not said' : `Shelf ${level}`}</Typography>
             <Box
               sx={{
                 display: 'grid',
@@ -175,13 +167,8 @@ export function LoadedPieces({
 
 function Flagged({ texts }: { texts: readonly string[] }) {
   return (
-    <Typography
-      component="span"
-      variant="body2"
-      sx={{ ml: 1, fontWeight: 700, whiteSpace: 'nowrap' }}
-    >
-      <FlagOutlined aria-label="Flag" sx={{ fontSize: 16, verticalAlign: '-3px' }} />{' '}
-      {texts.join('; ')}
+    <Typography component="span" variant="body2" sx={{ ml: 1, fontWeight: 700, whiteSpace: 'nowrap' }}>
+      <FlagOutlined aria-label="Flag" sx={{ fontSize: 16, verticalAlign: '-3px' }} /> {texts.join('; ')}
     </Typography>
   );
 }

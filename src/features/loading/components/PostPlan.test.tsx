@@ -54,9 +54,7 @@ test('touched and set down; one more, one less; and back to the usual places', a
   await hand.click(posts()[1]!);
   await press(hand, 'Leave it out');
   expect(posts()).toHaveLength(1);
-  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Leave it out' }).disabled).toBe(
-    true,
-  );
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Leave it out' }).disabled).toBe(true);
   await press(hand, 'Usual places');
   await screen.findByText('The posts stand at their usual places');
   expect(sent[0]!.body.input).toEqual({ kilnId: KILN, posts: null, before: moved });

@@ -61,15 +61,9 @@ export function PostPlan({ kilnId, shelf }: { kilnId: string; shelf: Shelf }) {
         <DialogTitle>Where the posts stand</DialogTitle>
         <DialogContent>
           <Typography sx={{ mb: 1.5 }}>
-            Touch a post, then the place it goes to; or move it by the arrow keys. The front is
-            below.
+            Touch a post, then the place it goes to; or move it by the arrow keys. The front is below.
           </Typography>
-          <Box
-            onClick={setDown}
-            role="group"
-            aria-label="Shelf with its posts"
-            sx={shelfFrame(shelf)}
-          >
+          <Box onClick={setDown} role="group" aria-label="Shelf with its posts" sx={shelfFrame(shelf)}>
             {posts.map((post, i) => (
               <Box
                 key={i}

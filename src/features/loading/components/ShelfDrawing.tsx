@@ -10,10 +10,12 @@ import { MONO } from '@/ui/theme';
 import { scaleOf, shelfFrame, touched } from './shelf-frame';
 import { type LoadItem } from '@/core/load/check-terms';
 
-export type PlanItem = Pick<
-  LoadItem,
-  'id' | 'code' | 'shelf' | 'spot' | 'footprint' | 'setting'
-> & { placementId: string; turned: boolean; form: string; owner: string | null };
+export type PlanItem = Pick<LoadItem, 'id' | 'code' | 'shelf' | 'spot' | 'footprint' | 'setting'> & {
+  placementId: string;
+  turned: boolean;
+  form: string;
+  owner: string | null;
+};
 /** Where a piece is on the plan; nowhere while it only waits. */
 export type Place = {
   shelf: number | null;

@@ -84,9 +84,7 @@ export function ShelfPlan({
 
   const save = async (places: Record<string, Place>, said: string): Promise<void> => {
     const before = Object.fromEntries(
-      items
-        .filter((item) => item.placementId in places)
-        .map((item) => [item.placementId, placeOf(item)]),
+      items.filter((item) => item.placementId in places).map((item) => [item.placementId, placeOf(item)]),
     );
     setMoved((now) => ({ ...now, ...places }));
     const answer = await act(contracts.arrange, {
@@ -168,11 +166,7 @@ export function ShelfPlan({
     <Box>
       {edit && (
         <Stack direction="row" spacing={1} useFlexGap sx={{ flexWrap: 'wrap', mb: 1 }}>
-          <Button
-            variant="outlined"
-            disabled={busy || packing || items.length === 0}
-            onClick={packAll}
-          >
+          <Button variant="outlined" disabled={busy || packing || items.length === 0} onClick={packAll}>
             {packing ? `Packing … ${packed} of ${items.length} done` : 'Pack the shelves'}
           </Button>
           {small.length > 0 && (
@@ -259,8 +253,7 @@ export function ShelfPlan({
                 spacing={full.spacing[no - 1] ?? 0}
                 thermocouple={thermocouple}
                 unplaced={
-                  items.filter((item) => placeOf(item).shelf === no && placeOf(item).xMm === null)
-                    .length
+                  items.filter((item) => placeOf(item).shelf === no && placeOf(item).xMm === null).length
                 }
                 pieces={items
                   .filter((item) => placeOf(item).shelf === no && placeOf(item).xMm !== null)

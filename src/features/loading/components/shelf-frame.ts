@@ -13,8 +13,7 @@ export const shelfFrame = (shelf: Shelf) => ({
   bgcolor: 'booth.ground',
   border: '2px solid',
   borderColor: 'text.primary',
-  borderRadius:
-    shelf.shape === 'rectangle' ? '2px' : shelf.shape === 'round' ? '50%' : '0 0 150px 150px',
+  borderRadius: shelf.shape === 'rectangle' ? '2px' : shelf.shape === 'round' ? '50%' : '0 0 150px 150px',
   boxSizing: 'content-box',
 });
 

@@ -34,9 +34,7 @@ function Room() {
   const { done, wrong, inWorker } = usePacking();
   return (
     <>
-      <button onClick={() => inWorker(REQUEST, ({ left }) => show(<p>{left.length} left</p>))}>
-        Pack
-      </button>
+      <button onClick={() => inWorker(REQUEST, ({ left }) => show(<p>{left.length} left</p>))}>Pack</button>
       <p>{done === null ? 'idle' : `${done} done`}</p>
       <p>{wrong}</p>
     </>

@@ -29,8 +29,8 @@ function Shelves({
           </Button>
         }
       >
-        Once the shelf of {kiln.name} is measured, the load can be drawn and packed to scale, and
-        the plan is the key when numbers burn off.
+        Once the shelf of {kiln.name} is measured, the load can be drawn and packed to scale, and the plan is
+        the key when numbers burn off.
       </Nothing>
     );
   if (items.length === 0)

@@ -29,11 +29,7 @@ export async function waitingLines(
       figure={group.count}
       act={
         group.best ? (
-          <Button
-            component={Link}
-            href={`/kilns/firings/${group.best.firing.id}`}
-            variant="outlined"
-          >
+          <Button component={Link} href={`/kilns/firings/${group.best.firing.id}`} variant="outlined">
             Load {firingTitle(group.best.firing)}
           </Button>
         ) : (

@@ -35,9 +35,7 @@ export function AskAgain({
     <>
       <Typography variant="body2">
         Glazes craze and dull weeks after the kiln.{' '}
-        {one
-          ? 'Look again after'
-          : `Look at the ${count(pieceIds.length, 'piece')} kept again after`}
+        {one ? 'Look again after' : `Look at the ${count(pieceIds.length, 'piece')} kept again after`}
       </Typography>
       <Stack direction="row" spacing={1} sx={{ my: 0.5 }}>
         {SPANS.map(({ word, days }) => {

@@ -28,7 +28,9 @@ import { PingCounter } from './PingCounter';
 /** Under which name second looks wait on a device. */
 const ABOUT = 'second-looks';
 
-/** Pieces that are due: tick those that are as they were, touch what is new, take a picture; one act for all. */
+/**
+ * Pieces that are due: tick those that are as they were, touch what is new, take a picture; one act for all.
+ */
 export function DueLooks({ pieces }: { pieces: readonly DuePiece[] }) {
   const router = useRouter();
   const say = useSay();
@@ -44,7 +46,8 @@ export function DueLooks({ pieces }: { pieces: readonly DuePiece[] }) {
   );
   const open = pieces.filter(({ pieceId }) => !written.has(pieceId));
   const chosen = open.filter(({ pieceId }) => found[pieceId] !== undefined);
-  const as = (piece: DuePiece): Found => found[piece.pieceId] ?? { crazing: crazingOf(piece.signs), pings: null }; // prettier-ignore
+  const as = (piece: DuePiece): Found =>
+    found[piece.pieceId] ?? { crazing: crazingOf(piece.signs), pings: null };
   const set = (piece: DuePiece, part: Partial<Found> | null): void =>
     setFound(({ [piece.pieceId]: _, ...others }) =>
       part === null ? others : { ...others, [piece.pieceId]: { ...as(piece), ...part } },
@@ -67,8 +70,8 @@ export function DueLooks({ pieces }: { pieces: readonly DuePiece[] }) {
     const seenAt = new Date(studioNow()).toISOString();
     const ids: string[] = [];
     for (const { firingId, seen, pieces: entries, codes } of actsOf(open, found)) {
-      const input: RecordInput = { firingId, pieces: entries, zone: null, seenAt, place: 'desk', seen }; // prettier-ignore
-      const item = { ...keeping(record, input), label: `A second look: ${codes.join(', ')}`, about: ABOUT }; // prettier-ignore
+      const input: RecordInput = { firingId, pieces: entries, zone: null, seenAt, place: 'desk', seen };
+      const item = { ...keeping(record, input), label: `A second look: ${codes.join(', ')}`, about: ABOUT };
       await sender.add(item);
       ids.push(item.id);
     }
@@ -82,7 +85,7 @@ export function DueLooks({ pieces }: { pieces: readonly DuePiece[] }) {
   return (
     <>
       <Button
-        onClick={() => setFound(Object.fromEntries(open.map((piece) => [piece.pieceId, as(piece)])))} // prettier-ignore
+        onClick={() => setFound(Object.fromEntries(open.map((piece) => [piece.pieceId, as(piece)])))}
         sx={{ minHeight: 56 }}
       >
         All of them are as they were
@@ -116,9 +119,7 @@ export function DueLooks({ pieces }: { pieces: readonly DuePiece[] }) {
             <Picture sha={piece.sha} alt={`Picture of ${piece.code}`} />
             <Box>
               <Typography sx={{ fontFamily: MONO, fontWeight: 700 }}>
-                <Link href={`/opening/${piece.firingId}?piece=${piece.code}&look=desk`}>
-                  {piece.code}
-                </Link>
+                <Link href={`/opening/${piece.firingId}?piece=${piece.code}&look=desk`}>{piece.code}</Link>
               </Typography>
               <Typography variant="body2">
                 {piece.firing}, after {piece.after}; it was {piece.now || 'not described'}

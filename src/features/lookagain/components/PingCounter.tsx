@@ -7,8 +7,8 @@ import { useEffect, useState } from 'react';
 const SPAN_S = 60;
 
 /**
- * Counts pings over a minute: the first touch begins it, each ping is one more touch. Ended early it is reckoned up to a
- * minute, if half of one was listened to.
+ * Counts pings over a minute: the first touch begins it, each ping is one more touch. Ended early it is
+ * reckoned up to a minute, if half of one was listened to.
  */
 export function PingCounter({
   pings,

@@ -10,7 +10,20 @@ const { DueLooks } = await import('./DueLooks');
 const { PingCounter } = await import('./PingCounter');
 
 const ID = '0192c7cd-5baa-71a4-a619-90db87e8';
-const piece = (n: number, rest: Partial<DuePiece> = {}): DuePiece => ({ pieceId: `${ID}100${n}`, firingId: `${ID}2000`, code: `A7CF${n}`, firing: 'Marta 1', after: 'a month', dueOn: '2026-05-08', sha: null, now: 'gloss', surface: 'gloss', signs: [], pings: [], ...rest }); // prettier-ignore
+const piece = (n: number, rest: Partial<DuePiece> = {}): DuePiece => ({
+  pieceId: `${ID}100${n}`,
+  firingId: `${ID}2000`,
+  code: `A7CF${n}`,
+  firing: 'Marta 1',
+  after: 'a month',
+  dueOn: '2026-05-08',
+  sha: null,
+  now: 'gloss',
+  surface: 'gloss',
+  signs: [],
+  pings: [],
+  ...rest,
+});
 let no = 0;
 const due = (pieces: DuePiece[]) =>
   show(
@@ -25,7 +38,10 @@ async function keep(hand: ReturnType<typeof person>, name: string): Promise<void
   await waitFor(() => expect(button.disabled).toBe(false));
   await hand.click(button);
 }
-const looks = (sent: ReturnType<typeof server>) => sent.filter(({ path }) => path.endsWith('opening.record')).map(({ body }) => body.input as { pieces: object[]; seen: { signs: object[] } }); // prettier-ignore
+const looks = (sent: ReturnType<typeof server>) =>
+  sent
+    .filter(({ path }) => path.endsWith('opening.record'))
+    .map(({ body }) => body.input as { pieces: object[]; seen: { signs: object[] } });
 
 test('all as they were but one that crazed: two acts for a whole shelf', async () => {
   const sent = server(() => ({ ok: true, data: null }));
@@ -43,7 +59,10 @@ test('all as they were but one that crazed: two acts for a whole shelf', async (
   await waitFor(() => expect(screen.queryByRole('region')).toBeNull());
   await waitFor(() => expect(looks(sent)).toHaveLength(2));
   const told = looks(sent);
-  expect(told.map(({ pieces, seen }) => [pieces.length, seen.signs])).toEqual([[2, []], [1, [{ sign: 'crazing', severity: 1, wanted: false }]]]); // prettier-ignore
+  expect(told.map(({ pieces, seen }) => [pieces.length, seen.signs])).toEqual([
+    [2, []],
+    [1, [{ sign: 'crazing', severity: 1, wanted: false }]],
+  ]);
 });
 
 test('without a network it is kept, and what was looked at is not due any more', async () => {
@@ -70,7 +89,7 @@ describe('counting pings', () => {
     pings = undefined;
     show(<PingCounter pings={null} onPings={(heard) => (pings = heard)} />);
   };
-  const touch = (name: RegExp | string) => act(async () => screen.getByRole('button', { name }).click()); // prettier-ignore
+  const touch = (name: RegExp | string) => act(async () => screen.getByRole('button', { name }).click());
   const pass = (seconds: number) => act(() => jest.advanceTimersByTimeAsync(seconds * 1000));
   afterEach(() => void jest.useRealTimers());
 

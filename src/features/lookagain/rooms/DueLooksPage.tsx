@@ -12,7 +12,9 @@ import { today } from '@/ui/time';
 import { DueLooks } from '../components/DueLooks';
 import type { DuePiece } from '../looks';
 
-/** Pieces that are due to be looked at again: everybody's for who keeps records, one's own for anybody else. */
+/**
+ * Pieces that are due to be looked at again: everybody's for who keeps records, one's own for anybody else.
+ */
 export async function DueLooksPage() {
   const { person, studio } = await enter(permit('write of own pieces'));
   const db = database();
@@ -22,10 +24,7 @@ export async function DueLooksPage() {
   const [looks, photos] =
     pieceIds.length === 0
       ? [[], []]
-      : await Promise.all([
-          listObservations(db, { pieceIds, current: true }),
-          listPhotos(db, { pieceIds }),
-        ]);
+      : await Promise.all([listObservations(db, { pieceIds, current: true }), listPhotos(db, { pieceIds })]);
   const pieces = due.map((one): DuePiece => {
     const told = toldOf(looks, one.pieceId, one.firingId);
     const now = stateOf(told)?.now ?? null;
@@ -49,8 +48,8 @@ export async function DueLooksPage() {
       lead="Tick what you looked at, touch what is new. What was said first stays; the new look stands beside it."
     >
       <Caution brief>
-        A glaze that crazes on what food or drink touches is not for food any more, whatever was
-        decided first. The studio’s own rules come first.
+        A glaze that crazes on what food or drink touches is not for food any more, whatever was decided
+        first. The studio’s own rules come first.
       </Caution>
       {pieces.length === 0 ? (
         <Nothing>Nothing is due.</Nothing>

@@ -14,8 +14,8 @@ import { hasCamera, useCamera } from '../useCamera';
 const LOOK_MS = 800;
 
 /**
- * The camera in the page: each shot goes to whatever is in hand. Space, Enter or the large button take it. Where there is
- * none, or it is not allowed, it says so and stands in nobody's way.
+ * The camera in the page: each shot goes to whatever is in hand. Space, Enter or the large button take it.
+ * Where there is none, or it is not allowed, it says so and stands in nobody's way.
  */
 export function Camera({
   of,
@@ -74,8 +74,8 @@ export function Camera({
       <>
         {beside}
         <Typography variant="body2" color="text.secondary">
-          At this address the browser gives pages neither camera nor microphone; under TLS it does
-          (./start --lan).
+          At this address the browser gives pages neither camera nor microphone; under TLS it does (./start
+          --lan).
         </Typography>
       </>
     );

@@ -3,14 +3,16 @@ import { person, router, screen, server, show } from '../../../../test-support/d
 
 const { PictureDrop } = await import('./PictureDrop');
 
-const files = (count: number) => Array.from({ length: count }, (_, i) => new File(['x'], `tile-${i + 1}.jpg`, { type: 'image/jpeg' })); // prettier-ignore
-const drop = (list: File[]) => fireEvent.change(screen.getByLabelText('Take or choose a picture'), { target: { files: list } }); // prettier-ignore
+const files = (count: number) =>
+  Array.from({ length: count }, (_, i) => new File(['x'], `tile-${i + 1}.jpg`, { type: 'image/jpeg' }));
+const drop = (list: File[]) =>
+  fireEvent.change(screen.getByLabelText('Take or choose a picture'), { target: { files: list } });
 
 test('a hundred dropped while the network is gone are all there to be sent again; none is sent twice that was kept', async () => {
   let there = false;
   let taken = 0;
   server(() => {
-    if (!there && taken++ !== 2) return { ok: false, problem: { code: 'offline', message: 'No network.' } }; // prettier-ignore
+    if (!there && taken++ !== 2) return { ok: false, problem: { code: 'offline', message: 'No network.' } };
     return { ok: true, data: { id: 'a', sha: 'b', added: true } };
   });
   show(<PictureDrop pieceId="p" firingId={null} />);
@@ -27,7 +29,11 @@ test('a hundred dropped while the network is gone are all there to be sent again
 
 test('one that failed is named with why, and waits while another is taken', async () => {
   let ok = false;
-  server(() => (ok ? { ok: true, data: { id: 'a', sha: 'b', added: true } } : { ok: false, problem: { code: 'refused', message: 'The file is empty.' } })); // prettier-ignore
+  server(() =>
+    ok
+      ? { ok: true, data: { id: 'a', sha: 'b', added: true } }
+      : { ok: false, problem: { code: 'refused', message: 'The file is empty.' } },
+  );
   show(<PictureDrop pieceId="p" firingId={null} />);
   drop(files(1));
   await screen.findByText(/tile-1\.jpg: The file is empty\./);

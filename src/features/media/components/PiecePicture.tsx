@@ -50,11 +50,7 @@ export function PiecePicture({
             style={{ position: 'absolute', inset: 0, width: '100%', height: '100%' }}
           >
             {pins.map(({ x, y, sign }, i) => (
-              <g
-                key={i}
-                fill="none"
-                transform={`translate(${x * photo.width} ${y * photo.height})`}
-              >
+              <g key={i} fill="none" transform={`translate(${x * photo.width} ${y * photo.height})`}>
                 <title>{sign}</title>
                 <circle r={photo.width / 26} stroke="#000" strokeWidth={photo.width / 45} />
                 <circle r={photo.width / 26} stroke="#fff" strokeWidth={photo.width / 90} />

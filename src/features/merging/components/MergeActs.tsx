@@ -32,11 +32,7 @@ function MergerAct({
   return (
     <>
       <ProblemNote>{problem}</ProblemNote>
-      <Button
-        variant={to === undefined ? 'text' : 'contained'}
-        disabled={busy}
-        onClick={() => void go()}
-      >
+      <Button variant={to === undefined ? 'text' : 'contained'} disabled={busy} onClick={() => void go()}>
         {words.act}
       </Button>
     </>

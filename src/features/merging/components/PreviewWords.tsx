@@ -36,8 +36,7 @@ export function PreviewWords({
       )}
       {cells === null ? (
         <Typography>
-          What that does to the chart is too much to work out beforehand; it can be taken apart
-          again.
+          What that does to the chart is too much to work out beforehand; it can be taken apart again.
         </Typography>
       ) : (
         <Typography>

@@ -17,10 +17,9 @@ test('what is chosen stands in the address, and nothing is merged with itself', 
   await hand.click(screen.getByLabelText('is really'));
   expect(within(screen.getByRole('listbox')).queryByText('Pich')).toBeNull();
   await hand.click(within(screen.getByRole('listbox')).getByText('Pitch'));
-  expect(router.replace).toHaveBeenCalledWith(
-    `/studio/merge?kind=coating&from=${uuid(2)}&into=${uuid(1)}`,
-    { scroll: false },
-  );
+  expect(router.replace).toHaveBeenCalledWith(`/studio/merge?kind=coating&from=${uuid(2)}&into=${uuid(1)}`, {
+    scroll: false,
+  });
   await press(hand, 'People');
   expect(router.replace).toHaveBeenLastCalledWith('/studio/merge?kind=person', { scroll: false });
 });
@@ -49,20 +48,14 @@ test('what it changes is said in sentences: led over, renumbered, counted otherw
   );
   expect(screen.getByText(/Led over to Marta: 41 pieces, 2 entries of upkeep\./)).toBeTruthy();
   expect(screen.getByText('Its firings 1 to 2 become Marta 15 to 16.')).toBeTruthy();
-  expect(
-    screen.getByText(/3 cells of the chart will stand under Marta\. 1 cell will/),
-  ).toBeTruthy();
+  expect(screen.getByText(/3 cells of the chart will stand under Marta\. 1 cell will/)).toBeTruthy();
   expect(screen.getByText('Tarn on Peat: seen once → repeated')).toBeTruthy();
 });
 
 test('a merger that may not be says why, and one that is too large to rehearse says so', () => {
   const nothing = { moved: [], renumbered: [], cells: null };
   const { unmount } = show(
-    <PreviewWords
-      from="A"
-      into="B"
-      preview={{ ...nothing, refused: 'No technician would be left.' }}
-    />,
+    <PreviewWords from="A" into="B" preview={{ ...nothing, refused: 'No technician would be left.' }} />,
   );
   expect(screen.getByText('No technician would be left.')).toBeTruthy();
   unmount();

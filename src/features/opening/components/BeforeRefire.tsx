@@ -12,7 +12,9 @@ import type { Before } from '../room';
 
 const SAID = ['healed', 'same', 'worse'] as const;
 
-/** How the piece came out before, beside what it is now: of each old fault one touch says what became of it. */
+/**
+ * How the piece came out before, beside what it is now: of each old fault one touch says what became of it.
+ */
 export function BeforeRefire({
   code,
   before,
@@ -25,9 +27,7 @@ export function BeforeRefire({
   onSeen: (seen: SeenInput) => void;
 }) {
   const healed = seen.healed ?? [];
-  const became = new Map(
-    becameOf(before.signs, seen.signs).map((one) => [one.sign, one.became] as const),
-  );
+  const became = new Map(becameOf(before.signs, seen.signs).map((one) => [one.sign, one.became] as const));
   const now = (sign: string): Became | null =>
     became.get(sign) === 'healed' && !healed.includes(sign) ? null : (became.get(sign) ?? null);
   const say = ({ sign, severity, wanted }: Before['signs'][number], what: string | null): void => {

@@ -126,8 +126,8 @@ export function CoatsInput({
             onChange={(event) =>
               change(i, {
                 stretch:
-                  NAMED_STRETCHES.find(({ stretch }) => key(stretch) === event.target.value)
-                    ?.stretch ?? WHOLE,
+                  NAMED_STRETCHES.find(({ stretch }) => key(stretch) === event.target.value)?.stretch ??
+                  WHOLE,
               })
             }
             sx={{ width: 170 }}

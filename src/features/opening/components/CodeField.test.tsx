@@ -5,7 +5,10 @@ import type { RoomPiece } from '../room';
 const { CodeField } = await import('./CodeField');
 
 const [ONE, TWO, STRANGER] = [codeOf(7), codeOf(900), codeOf(5000)];
-const LOAD = [{ id: 'a', code: ONE, mark: null }, { id: 'b', code: TWO, mark: 'T7' }] as RoomPiece[]; // prettier-ignore
+const LOAD = [
+  { id: 'a', code: ONE, mark: null },
+  { id: 'b', code: TWO, mark: 'T7' },
+] as RoomPiece[];
 
 const field = (onJoin: ((code: string) => void) | null = null) => {
   const said: string[] = [];

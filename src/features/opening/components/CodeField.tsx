@@ -63,11 +63,7 @@ export function CodeField({
           sx={{ px: 1.5, minHeight: 56, fontFamily: MONO, fontSize: '1.15rem' }}
         />
         {meant !== null && (
-          <Button
-            variant="contained"
-            onClick={() => take(meant.id)}
-            sx={{ minHeight: 56, fontFamily: MONO }}
-          >
+          <Button variant="contained" onClick={() => take(meant.id)} sx={{ minHeight: 56, fontFamily: MONO }}>
             {meant.code}
           </Button>
         )}

@@ -23,8 +23,7 @@ export function ConflictDialog({
   refused: Item;
   onAnswer: (answer: 'mine' | 'theirs') => void;
 }) {
-  const theirs = (refused.problem?.details as { observations?: Theirs[] } | undefined)
-    ?.observations?.[0];
+  const theirs = (refused.problem?.details as { observations?: Theirs[] } | undefined)?.observations?.[0];
   return (
     <Dialog open aria-labelledby="conflict">
       <DialogTitle id="conflict">{refused.label}: not taken</DialogTitle>
@@ -40,9 +39,7 @@ export function ConflictDialog({
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={() => onAnswer('theirs')}>
-          {theirs ? 'Keep theirs' : 'Leave mine out'}
-        </Button>
+        <Button onClick={() => onAnswer('theirs')}>{theirs ? 'Keep theirs' : 'Leave mine out'}</Button>
         {theirs && (
           <Button variant="contained" onClick={() => onAnswer('mine')}>
             Add mine as a look

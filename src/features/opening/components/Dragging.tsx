@@ -2,7 +2,10 @@
 import { DndContext, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { ReactNode } from 'react';
 
-/** Around what can be dragged: a mouse begins after a few pixels, a finger after a moment, so that both still touch. */
+/**
+ * Around what can be dragged: a mouse begins after a few pixels, a finger after a moment, so that both still
+ * touch.
+ */
 export function Dragging({
   onDrop,
   children,

@@ -56,7 +56,15 @@ test('what glaze ran onto is named with its caution', () => {
 });
 
 test('what was decided is counted', () => {
-  finish({ tally: { ...tally, verdicts: [{ verdict: 'keep', n: 2 }, { verdict: 'refire', n: 1 }] } }); // prettier-ignore
+  finish({
+    tally: {
+      ...tally,
+      verdicts: [
+        { verdict: 'keep', n: 2 },
+        { verdict: 'refire', n: 1 },
+      ],
+    },
+  });
   expect(screen.getByText('2 keep, 1 refire', { exact: false })).toBeTruthy();
 });
 

@@ -46,8 +46,7 @@ export function Finish({
       </Typography>
       <Typography sx={{ mt: 1 }}>
         <b>Planned</b> {tally.all - tally.joined}, <b>found</b> {tally.written}
-        {tally.joined > 0 ? ` (${tally.joined} on no list)` : ''}, <b>still to come</b>{' '}
-        {tally.missing.length}
+        {tally.joined > 0 ? ` (${tally.joined} on no list)` : ''}, <b>still to come</b> {tally.missing.length}
         {tally.broken.length > 0 && (
           <>
             , <b>broken</b> {tally.broken.length}:{' '}
@@ -84,8 +83,8 @@ export function Finish({
       )}
       {tally.grind.length > 0 && (
         <Caution>
-          Chip and grind shelves with eyes and lungs covered, wet or with extraction; lift them two
-          to a shelf.
+          Chip and grind shelves with eyes and lungs covered, wet or with extraction; lift them two to a
+          shelf.
         </Caution>
       )}
       {tally.refire.length > 0 && (
@@ -96,8 +95,8 @@ export function Finish({
       {shared}
       {ask && asked && (
         <Typography role="note" sx={{ mt: 1, fontWeight: 650 }}>
-          {count(unread, 'witness cone is', 'witness cones are')} not read: without them this firing
-          has no cone.{' '}
+          {count(unread, 'witness cone is', 'witness cones are')} not read: without them this firing has no
+          cone.{' '}
           <Button size="small" variant="outlined" onClick={onCones}>
             Read the cones
           </Button>

@@ -35,8 +35,8 @@ export function InHandDone({ done, onMore }: { done: Done; onMore: () => void })
       </Typography>
       {done.chart === null && (
         <Typography>
-          It stands on no cell of the chart while nobody knows what is on it; say so on its page
-          once somebody does.
+          It stands on no cell of the chart while nobody knows what is on it; say so on its page once somebody
+          does.
         </Typography>
       )}
       {unsent.length > 0 && (

@@ -126,9 +126,7 @@ test('what to beware of in a coat stands above “keep, sell, give” as soon as
   const hand = person();
   form({
     cautions: {
-      [uuid(3)]: [
-        { name: 'Tarn', words: 'Runs.', materials: [{ name: 'Copper', hazards: ['copper'] }] },
-      ],
+      [uuid(3)]: [{ name: 'Tarn', words: 'Runs.', materials: [{ name: 'Copper', hazards: ['copper'] }] }],
     },
   });
   expect(screen.queryByText(/Holds copper/)).toBeNull();

@@ -32,7 +32,9 @@ export type InHandStart = Partial<Pick<InHand, 'body' | 'coats' | 'form'>> & {
   firing?: Partial<InHand['firing']>;
 };
 
-/** A fired piece in hand, on the chart in one act: what it is, what is on it, how it was fired, what is seen. */
+/**
+ * A fired piece in hand, on the chart in one act: what it is, what is on it, how it was fired, what is seen.
+ */
 export function InHandForm({
   bodies,
   coatings,
@@ -159,10 +161,7 @@ export function InHandForm({
             </Section>
           </Box>
           <Section title="What is seen">
-            <PictureTaker
-              count={files.length}
-              onFiles={(more) => setFiles((now) => [...now, ...more])}
-            />
+            <PictureTaker count={files.length} onFiles={(more) => setFiles((now) => [...now, ...more])} />
             {files.length > 0 && (
               <Typography variant="body2" sx={{ mt: 0.5, mb: 1.5 }}>
                 {files.map(({ name }) => name).join(', ')}{' '}

@@ -24,9 +24,7 @@ export function NamedInput({
   problem?: string;
 }) {
   const id = useId();
-  const [other, setOther] = useState(
-    entries.length === 0 || (value.id === null && value.name !== ''),
-  );
+  const [other, setOther] = useState(entries.length === 0 || (value.id === null && value.name !== ''));
   const OTHER = 'other';
   return (
     <Box>

@@ -25,14 +25,14 @@ export function NotOpen({
         {status === 'cooling' ? 'It cools' : 'It burns'}
       </Typography>
       <Typography sx={{ mb: 1 }}>
-        {pieces} pieces are in it, and all of them are on this page: the opening can be written up
-        where there is no network.
+        {pieces} pieces are in it, and all of them are on this page: the opening can be written up where there
+        is no network.
       </Typography>
       <Caution>
-        Below {formatTemperature(crackAtC, units)} the lid may be cracked, not before: thermal shock
-        and burns. Quartz turns at {formatTemperature(QUARTZ_C, units)}, cristobalite near{' '}
-        {formatTemperature(CRISTOBALITE_C, units)}: no draught through there. Isolate the kiln
-        before reaching in; gloves and glasses, edges can be sharp.
+        Below {formatTemperature(crackAtC, units)} the lid may be cracked, not before: thermal shock and
+        burns. Quartz turns at {formatTemperature(QUARTZ_C, units)}, cristobalite near{' '}
+        {formatTemperature(CRISTOBALITE_C, units)}: no draught through there. Isolate the kiln before reaching
+        in; gloves and glasses, edges can be sharp.
       </Caution>
       <Button
         variant={status === 'cooling' ? 'contained' : 'outlined'}

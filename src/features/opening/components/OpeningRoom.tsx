@@ -223,11 +223,7 @@ export function OpeningRoom(props: {
               </Typography>
             )}
             {closed !== null && (
-              <NotOpen
-                {...closed}
-                pieces={pieces.length}
-                onOpen={() => void load.open(closed.status)}
-              />
+              <NotOpen {...closed} pieces={pieces.length} onOpen={() => void load.open(closed.status)} />
             )}
             {closed === null && (piece !== null || at === 'tray') && (
               <Camera
@@ -241,10 +237,7 @@ export function OpeningRoom(props: {
             {closed === null && piece === null && at !== 'tray' && props.keeps && talk}
             {closed === null && at === 'tray' && (
               <>
-                <PictureTaker
-                  onFiles={(files) => void taking.pictures(files)}
-                  count={tray.items.length}
-                />
+                <PictureTaker onFiles={(files) => void taking.pictures(files)} count={tray.items.length} />
                 <Tray tray={tray} pieces={pieces} />
               </>
             )}
@@ -253,13 +246,7 @@ export function OpeningRoom(props: {
                 <Typography variant="h1" sx={{ mb: 2 }}>
                   Cones: how far each bent
                 </Typography>
-                <ConePacks
-                  firingId={props.firingId}
-                  cones={props.cones}
-                  target={props.target}
-                  reading
-                  edit
-                />
+                <ConePacks firingId={props.firingId} cones={props.cones} target={props.target} reading edit />
               </>
             )}
             {closed === null && at === 'finish' && (
@@ -303,9 +290,7 @@ export function OpeningRoom(props: {
                 card={props.card}
                 framed={shots[0] !== undefined && load.framed.has(shots[0].key)}
                 onFrame={(picture, accepted) => void load.frame(piece, picture, accepted)}
-                onTakeOut={
-                  looksAt(piece, null).length > 0 ? null : () => void takeOut(piece.joined)
-                }
+                onTakeOut={looksAt(piece, null).length > 0 ? null : () => void takeOut(piece.joined)}
                 onSave={(next) => void save(next)}
                 why={
                   <WhyHere
@@ -321,10 +306,7 @@ export function OpeningRoom(props: {
         </Box>
       </Dragging>
       {state.refused && (
-        <ConflictDialog
-          refused={state.refused}
-          onAnswer={(answer) => void answerConflict(answer)}
-        />
+        <ConflictDialog refused={state.refused} onAnswer={(answer) => void answerConflict(answer)} />
       )}
     </Box>
   );

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import type { Units } from '@/core/units';
-import { KEY_LIKELY, describeZone, plainStack, whereOnPiece, zoneKey, zonesOf } from '@/core/zones'; // prettier-ignore
+import { KEY_LIKELY, describeZone, plainStack, whereOnPiece, zoneKey, zonesOf } from '@/core/zones';
 import Link from '@/ui/Link';
 import { useKeys } from '@/ui/useKeys';
 import { Picture } from '@/ui/Picture';
@@ -17,7 +17,7 @@ import { LooksHere } from './LooksHere';
 import type { Place } from '@/core/looks';
 import type { PaintChoice } from '../queries';
 import { LotPicker } from './LotPicker';
-import { facesToFrame, FrameHere, FrameWaiting, measuredWords, useFrames, type Accepted } from '../../frames'; // prettier-ignore
+import { facesToFrame, FrameHere, FrameWaiting, measuredWords, useFrames, type Accepted } from '../../frames';
 import { PictureTaker } from '../../media';
 import type { Refires } from './RefireRisk';
 import { SeenFields } from './SeenFields';
@@ -114,12 +114,8 @@ export function PieceInHand(props: InHand) {
           </Typography>
         )}
         {piece.flags.map((flag) => (
-          <Typography
-            key={flag}
-            sx={{ fontWeight: 700, border: '2px solid', px: 1, py: 0.5, mb: 0.5 }}
-          >
-            <FlagOutlined fontSize="small" aria-label="Flag" sx={{ verticalAlign: '-4px' }} />{' '}
-            {flag}
+          <Typography key={flag} sx={{ fontWeight: 700, border: '2px solid', px: 1, py: 0.5, mb: 0.5 }}>
+            <FlagOutlined fontSize="small" aria-label="Flag" sx={{ verticalAlign: '-4px' }} /> {flag}
           </Typography>
         ))}
         {piece.otherwise.map((line) => (
@@ -209,17 +205,10 @@ export function PieceInHand(props: InHand) {
       </Box>
       <Box>
         {zone === null && (
-          <LotPicker
-            piece={piece}
-            lot={props.lot}
-            chosen={props.chosen}
-            onChange={props.onChosen}
-          />
+          <LotPicker piece={piece} lot={props.lot} chosen={props.chosen} onChange={props.onChosen} />
         )}
         {zone !== null && (
-          <Typography sx={{ mb: 1, fontWeight: 650 }}>
-            Only where it differs from the whole piece.
-          </Typography>
+          <Typography sx={{ mb: 1, fontWeight: 650 }}>Only where it differs from the whole piece.</Typography>
         )}
         <LooksHere
           looks={looksAt(piece, zone)}
@@ -246,13 +235,7 @@ export function PieceInHand(props: InHand) {
           stacks={[...new Set(zones.map((one) => plainStack(one.stack)))]}
           {...(piece.keyKnown !== 'lost' && {
             where: (sign, onPoints) => (
-              <WherePad
-                sign={sign}
-                piece={piece}
-                paints={paints}
-                shot={props.shots[0]}
-                onPoints={onPoints}
-              />
+              <WherePad sign={sign} piece={piece} paints={paints} shot={props.shots[0]} onPoints={onPoints} />
             ),
           })}
         />

@@ -61,11 +61,7 @@ export function RefireFields({
           onChange={(event) => set({ why: event.target.value.slice(0, 300) })}
         />
         {refire.why === '' && faults.length > 0 && (
-          <Chip
-            label={faults.join(', ')}
-            onClick={() => set({ why: faults.join(', ') })}
-            sx={{ mt: 0.5 }}
-          />
+          <Chip label={faults.join(', ')} onClick={() => set({ why: faults.join(', ') })} sx={{ mt: 0.5 }} />
         )}
       </Box>
       <Box>

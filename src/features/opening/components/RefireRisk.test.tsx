@@ -3,17 +3,29 @@ import { screen, show } from '../../../../test-support/dom';
 
 const { RefireRisk } = await import('./RefireRisk');
 
-const record = (rest: Partial<RefireRecord> = {}): RefireRecord => ({ sign: 'pit', stack: null, pieces: 9, firings: 4, healed: 5, less: 0, same: 2, worse: 2, ...rest }); // prettier-ignore
+const record = (rest: Partial<RefireRecord> = {}): RefireRecord => ({
+  sign: 'pit',
+  stack: null,
+  pieces: 9,
+  firings: 4,
+  healed: 5,
+  less: 0,
+  same: 2,
+  worse: 2,
+  ...rest,
+});
 const risk = (rest: object = {}) =>
   show(<RefireRisk faults={['pit']} stacks={['tarn']} records={[]} came={[]} {...rest} />);
 const lines = () => screen.getByRole('group', { name: 'What a refire did here' }).textContent;
 
 test('what was done to these coats comes first, then to all, then what came new', () => {
   risk({
-    records: [record(), record({ stack: 'tarn', pieces: 3, firings: 3, healed: 1, same: 2, worse: 0 })], // prettier-ignore
+    records: [record(), record({ stack: 'tarn', pieces: 3, firings: 3, healed: 1, same: 2, worse: 0 })],
     came: [{ sign: 'bloat', pieces: 2, of: 14 }],
   });
-  expect(lines()).toMatch(/On the same coats, pits: of 3 refired.*Here, pits: of 9 refired in 4 firings 5 healed.*2 of 14 refires brought bloating/); // prettier-ignore
+  expect(lines()).toMatch(
+    /On the same coats, pits: of 3 refired.*Here, pits: of 9 refired in 4 firings 5 healed.*2 of 14 refires brought bloating/,
+  );
 });
 
 test('where all of them were on these coats it is said once; where nothing is known, that is said', () => {

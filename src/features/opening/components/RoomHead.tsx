@@ -37,11 +37,7 @@ export function RoomHead({
     >
       <Typography variant="h2" component="p" sx={{ flex: '1 1 150px' }}>
         Opening {title}{' '}
-        <Typography
-          component="span"
-          color="text.secondary"
-          sx={{ display: { xs: 'none', md: 'inline' } }}
-        >
+        <Typography component="span" color="text.secondary" sx={{ display: { xs: 'none', md: 'inline' } }}>
           {reached}
         </Typography>
       </Typography>

@@ -19,7 +19,17 @@ let seen: SeenInput;
 function Fields({ start = NOTHING_SEEN, whole = true }: { start?: SeenInput; whole?: boolean }) {
   const [now, setNow] = useState(start);
   seen = now;
-  return <SeenFields seen={now} onChange={setNow} stacked whole={whole} units={SI} cautions={[]} words={['straw', 'dark blue']} />; // prettier-ignore
+  return (
+    <SeenFields
+      seen={now}
+      onChange={setNow}
+      stacked
+      whole={whole}
+      units={SI}
+      cautions={[]}
+      words={['straw', 'dark blue']}
+    />
+  );
 }
 
 test('words that the studio uses are a touch each, beside what is typed', async () => {
@@ -70,7 +80,16 @@ test('words for measured colours come first, are said to be measured, and are wr
   const hand = person();
   let written: string | null = null;
   show(
-    <SeenFields seen={NOTHING_SEEN} onChange={({ colour }) => (written = colour)} stacked={false} whole units={SI} cautions={[]} words={['rust', 'teal']} measured={['teal', 'dark brown']} />, // prettier-ignore
+    <SeenFields
+      seen={NOTHING_SEEN}
+      onChange={({ colour }) => (written = colour)}
+      stacked={false}
+      whole
+      units={SI}
+      cautions={[]}
+      words={['rust', 'teal']}
+      measured={['teal', 'dark brown']}
+    />,
   );
   const chips = within(screen.getByRole('group', { name: 'Usual colour words' }));
   expect(chips.getAllByRole('button').map(({ textContent }) => textContent)).toEqual([

@@ -110,8 +110,7 @@ export function SeenFields({
   useKeys((key, { ctrlKey }) => {
     const surface = SURFACES[Number(key) - 1];
     if (key === '?') setKeys(!keys);
-    else if (surface !== undefined && !ctrlKey)
-      set({ surface: seen.surface === surface ? null : surface });
+    else if (surface !== undefined && !ctrlKey) set({ surface: seen.surface === surface ? null : surface });
     else return false;
     return true;
   });
@@ -135,24 +134,16 @@ export function SeenFields({
           label="Verdict"
           words={VERDICTS}
           value={seen.verdict}
-          onChange={(verdict) =>
-            set({ verdict, ...(verdict === 'refire' ? {} : { refire: null }) })
-          }
+          onChange={(verdict) => set({ verdict, ...(verdict === 'refire' ? {} : { refire: null }) })}
         />
       )}
       {whole && seen.verdict === 'refire' && (
-        <RefireFields
-          seen={seen}
-          onChange={(refire) => set({ refire })}
-          refires={refires}
-          stacks={stacks}
-        />
+        <RefireFields seen={seen} onChange={(refire) => set({ refire })} refires={refires} stacks={stacks} />
       )}
       {seen.verdict === 'keep' || seen.verdict === 'sell' || seen.verdict === 'give' ? (
         <Typography role="note" variant="body2" sx={{ borderLeft: '4px solid', pl: 1, mb: 1 }}>
-          For use with food only a laboratory leach test clears a glaze, on this body and firing;
-          crazed, pitted, dry or metallic surfaces are not for food. The studio’s own rules come
-          first.
+          For use with food only a laboratory leach test clears a glaze, on this body and firing; crazed,
+          pitted, dry or metallic surfaces are not for food. The studio’s own rules come first.
         </Typography>
       ) : null}
       <SignPad
@@ -172,13 +163,7 @@ export function SeenFields({
               onClick={() =>
                 set({
                   movementMm:
-                    mm - step <= 0
-                      ? seen.movementMm === null
-                        ? 0
-                        : mm === 0
-                          ? null
-                          : 0
-                      : mm - step,
+                    mm - step <= 0 ? (seen.movementMm === null ? 0 : mm === 0 ? null : 0) : mm - step,
                 })
               }
             >

@@ -34,9 +34,7 @@ export function SignPad({
     else if (now.severity === 3) onChange(signs.filter((sign) => sign.sign !== id));
     else
       onChange(
-        signs.map((sign) =>
-          sign.sign === id ? { ...sign, severity: (sign.severity + 1) as 2 | 3 } : sign,
-        ),
+        signs.map((sign) => (sign.sign === id ? { ...sign, severity: (sign.severity + 1) as 2 | 3 } : sign)),
       );
   };
   useKeys((key, { ctrlKey }) => {

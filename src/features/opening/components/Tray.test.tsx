@@ -10,7 +10,15 @@ const PIECES = [
   { id: 'a', code: 'K3RVT' },
   { id: 'b', code: 'PXTHW' },
 ] as RoomPiece[];
-const item = (id: string): TrayItem => ({ id, person: 'p', about: 'x', kind: 'picture', at: Date.UTC(2026, 4, 3, 9, 30), fileName: `${id}.heic`, thumb: null }); // prettier-ignore
+const item = (id: string): TrayItem => ({
+  id,
+  person: 'p',
+  about: 'x',
+  kind: 'picture',
+  at: Date.UTC(2026, 4, 3, 9, 30),
+  fileName: `${id}.heic`,
+  thumb: null,
+});
 
 const tray = (rest: Partial<OpeningTray> = {}): OpeningTray =>
   ({
@@ -48,5 +56,7 @@ test('in the order of the plan: it says on which pieces before it lays them', as
 
 test('where every piece has a picture nothing can be laid by the plan', () => {
   show(<Tray tray={tray()} pieces={PIECES} />);
-  expect(screen.getByRole('button', { name: 'No piece without a picture' }).hasAttribute('disabled')).toBe(true); // prettier-ignore
+  expect(screen.getByRole('button', { name: 'No piece without a picture' }).hasAttribute('disabled')).toBe(
+    true,
+  );
 });

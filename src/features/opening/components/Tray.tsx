@@ -12,15 +12,17 @@ import type { RoomPiece } from '../room';
 import type { OpeningTray } from '../useOpeningTray';
 import { TrayThumb } from './TrayThumb';
 
-/** Pictures in the order of taking, and three ways to say of what they are: by touch, by the plan, one by one. */
+/**
+ * Pictures in the order of taking, and three ways to say of what they are: by touch, by the plan, one by one.
+ */
 export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly RoomPiece[] }) {
   const say = useSay();
   const [from, setFrom] = useState('');
   if (tray.items.length === 0)
     return (
       <Nothing>
-        Nothing lies here. Take pictures or speak now and say later of what it is: here it waits, in
-        the order of taking, on this device.
+        Nothing lies here. Take pictures or speak now and say later of what it is: here it waits, in the order
+        of taking, on this device.
       </Nothing>
     );
   const chosen = tray.items.filter(({ id }) => tray.chosen.has(id));
@@ -39,7 +41,15 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
       <Box
         component="ol"
         aria-label="In the order of taking"
-        sx={{ listStyle: 'none', p: 1, m: 0, display: 'grid', gap: 1, bgcolor: 'booth.ground', gridTemplateColumns: 'repeat(auto-fill, minmax(96px, 1fr))' }} // prettier-ignore
+        sx={{
+          listStyle: 'none',
+          p: 1,
+          m: 0,
+          display: 'grid',
+          gap: 1,
+          bgcolor: 'booth.ground',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(96px, 1fr))',
+        }}
       >
         {tray.items.map((item, i) => (
           <li key={item.id}>
@@ -60,7 +70,9 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
           sx={{ minHeight: 56 }}
           onClick={() => {
             const n = tray.chosen.size;
-            void tray.throwChosen().then((back) => say(`${count(n, 'thing')} thrown away`, () => void back())); // prettier-ignore
+            void tray
+              .throwChosen()
+              .then((back) => say(`${count(n, 'thing')} thrown away`, () => void back()));
           }}
         >
           Throw {tray.chosen.size === 1 ? 'it' : 'them'} away
@@ -89,11 +101,12 @@ export function Tray({ tray, pieces }: { tray: OpeningTray; pieces: readonly Roo
           variant="outlined"
           disabled={pairs.length === 0}
           sx={{ minHeight: 56 }}
-          onClick={
-            () =>
+          onClick={() =>
             void tray
               .layAll(pairs)
-              .then((back) => say(`${count(pairs.length, 'picture')} laid on their pieces`, () => void back())) // prettier-ignore
+              .then((back) =>
+                say(`${count(pairs.length, 'picture')} laid on their pieces`, () => void back()),
+              )
           }
         >
           {pairs.length === 0

@@ -6,7 +6,10 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { TrayItem } from '@/platform/sender/store';
 
-/** A picture or a sound of the tray: touched it is chosen, dragged it goes onto a piece. Its small picture only is read. */
+/**
+ * A picture or a sound of the tray: touched it is chosen, dragged it goes onto a piece. Its small picture
+ * only is read.
+ */
 export function TrayThumb({
   item,
   no,
@@ -28,7 +31,11 @@ export function TrayThumb({
     setUrl(made);
     return () => URL.revokeObjectURL(made);
   }, [thumb]);
-  const time = new Date(item.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' }); // prettier-ignore
+  const time = new Date(item.at).toLocaleTimeString('en-GB', {
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
+  });
   return (
     <ButtonBase
       ref={setNodeRef}

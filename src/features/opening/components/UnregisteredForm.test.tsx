@@ -23,7 +23,7 @@ const form = () =>
       start={{
         body: { id: `${ID}001`, name: 'Peat' },
         form: 'mug',
-        firing: { id: `${ID}003`, kilnId: null, on: null, cone: null, shown: false, atmosphere: 'unknown' }, // prettier-ignore
+        firing: { id: `${ID}003`, kilnId: null, on: null, cone: null, shown: false, atmosphere: 'unknown' },
       }}
     />,
   );
@@ -35,7 +35,11 @@ test('a number and one touch: the opening begins', async () => {
   await hand.type(named('How many, or what is written on them'), '27');
   await press(hand, 'Begin with 27 pieces');
   const input = sent[0]!.body.input as { pieceIds: string[]; marks: string[]; firing: object };
-  expect([new Set(input.pieceIds).size, input.marks, input.firing]).toEqual([27, [], expect.objectContaining({ id: `${ID}003` })]); // prettier-ignore
+  expect([new Set(input.pieceIds).size, input.marks, input.firing]).toEqual([
+    27,
+    [],
+    expect.objectContaining({ id: `${ID}003` }),
+  ]);
   expect(router.push).toHaveBeenCalledWith('/opening/f');
 });
 

@@ -26,7 +26,9 @@ export function howMany(text: string): { count: number; marks: string[] } | null
   return marks === null || marks.length === 0 ? null : { count: marks.length, marks };
 }
 
-/** Things out of a kiln that nobody registered: how many, what, out of which firing; then they are written up. */
+/**
+ * Things out of a kiln that nobody registered: how many, what, out of which firing; then they are written up.
+ */
 export function UnregisteredForm({
   bodies,
   kilns,
@@ -111,8 +113,8 @@ export function UnregisteredForm({
           />
         </Section>
         <Typography variant="body2">
-          Nobody needs to know yet what lies on them: they are written up by their marks, and their
-          coats are filled in later, many at once.
+          Nobody needs to know yet what lies on them: they are written up by their marks, and their coats are
+          filled in later, many at once.
         </Typography>
       </FormShell>
     </FormProvider>

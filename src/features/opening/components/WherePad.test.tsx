@@ -10,7 +10,14 @@ const { WherePad } = await import('./WherePad');
 
 const SHA = 'a'.repeat(64);
 const PAINTS = { body: '#ccc', bodyName: 'Peat', coat: () => ({ colour: '#888', name: 'Tarn' }) };
-const PIECE = { id: '0192c7cd-5baa-71a4-a619-90db87e81001', generation: 1, code: 'A7CFK', form: 'L', faces: [{ no: 1, kind: 'bare', slip: null } as Face], layers: [] as Layer[] }; // prettier-ignore
+const PIECE = {
+  id: '0192c7cd-5baa-71a4-a619-90db87e81001',
+  generation: 1,
+  code: 'A7CFK',
+  form: 'L',
+  faces: [{ no: 1, kind: 'bare', slip: null } as Face],
+  layers: [] as Layer[],
+};
 const FAULT = SIGNS.find(({ usually }) => usually === 'fault')!;
 
 let held: SeenSign[];
@@ -21,10 +28,15 @@ function Pad() {
     <SignPad
       signs={signs}
       onChange={setSigns}
-      where={
-        (sign, onPoints) =>
-        <WherePad sign={sign} piece={PIECE} paints={PAINTS} shot={{ key: SHA, sha: SHA }} onPoints={onPoints} /> // prettier-ignore
-      }
+      where={(sign, onPoints) => (
+        <WherePad
+          sign={sign}
+          piece={PIECE}
+          paints={PAINTS}
+          shot={{ key: SHA, sha: SHA }}
+          onPoints={onPoints}
+        />
+      )}
     />
   );
 }
@@ -65,14 +77,29 @@ test('each sign has its own places, and a sign that is taken away asks nothing',
   await press(hand, other.name);
   touch(face(), 90, 190);
   expect(held.map(({ points }) => points?.map(({ x }) => x))).toEqual([[0.1], [0.9]]);
-  for (const severity of ['slight', 'marked', 'ruinous']) await press(hand, `${other.name}, ${severity}`); // prettier-ignore
+  for (const severity of ['slight', 'marked', 'ruinous']) await press(hand, `${other.name}, ${severity}`);
   expect(screen.queryByRole('group', { name: /^Where/ })).toBeNull();
 });
 
 test('in a framed picture a touch says in which coats it is; without a network it is kept all the same', async () => {
   const hand = person();
-  const corners = [{ x: 0.1, y: 0.9 }, { x: 0.9, y: 0.9 }, { x: 0.9, y: 0.1 }, { x: 0.1, y: 0.1 }]; // prettier-ignore
-  const sent = server(() => ({ ok: true, data: { photo: { sha: SHA, width: 100, height: 200, frames: [{ face: 1, shape: { kind: 'corners', corners } }] } } })); // prettier-ignore
+  const corners = [
+    { x: 0.1, y: 0.9 },
+    { x: 0.9, y: 0.9 },
+    { x: 0.9, y: 0.1 },
+    { x: 0.1, y: 0.1 },
+  ];
+  const sent = server(() => ({
+    ok: true,
+    data: {
+      photo: {
+        sha: SHA,
+        width: 100,
+        height: 200,
+        frames: [{ face: 1, shape: { kind: 'corners', corners } }],
+      },
+    },
+  }));
   const { unmount } = show(<Pad />);
   await press(hand, FAULT.name);
   touch(screen.getByRole('button', { name: 'Where on the picture of A7CFK' }), 50, 100);

@@ -3,14 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { hasRings } from '@/core/designs';
-import {
-  ontoFaces,
-  touched,
-  zonesAt,
-  type FramedHere,
-  type Point,
-  type SeenSign,
-} from '@/core/looks';
+import { ontoFaces, touched, zonesAt, type FramedHere, type Point, type SeenSign } from '@/core/looks';
 import { signOf } from '@/core/signs';
 import { describeRegion, describeZone, zonesOf } from '@/core/zones';
 import { pictureUrl } from '@/ui/picture-url';
@@ -116,7 +109,10 @@ export function WherePad({
   );
 }
 
-/** In which zones the touches lie, each once: "Tarn over Gull, middle third"; of a picture only where it is framed. */
+/**
+ * In which zones the touches lie, each once: "Tarn over Gull, middle third"; of a picture only where it is
+ * framed.
+ */
 function placesOf(
   points: readonly Point[],
   { faces, layers, form, generation }: Pick<RoomPiece, 'faces' | 'layers' | 'form' | 'generation'>,

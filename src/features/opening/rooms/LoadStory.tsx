@@ -15,7 +15,10 @@ import { Section } from '@/ui/Page';
 /** So many firings of the kiln stand beside this one. */
 const BESIDE = 4;
 
-/** What the load leaves to the next one: its cones beside those before, what was to be watched, what is to be done. */
+/**
+ * What the load leaves to the next one: its cones beside those before, what was to be watched, what is to be
+ * done.
+ */
 export async function LoadStory({
   src,
   firing,
@@ -31,9 +34,14 @@ export async function LoadStory({
     listKilns(src),
     askedOf(src, firing.id),
   ]);
-  const alike = all.filter(({ id, kind, unrecorded }) => id !== firing.id && kind === firing.kind && !unrecorded); // prettier-ignore
+  const alike = all.filter(
+    ({ id, kind, unrecorded }) => id !== firing.id && kind === firing.kind && !unrecorded,
+  );
   const row = [firing, ...alike.slice(0, BESIDE)];
-  const cones = await listWitnesses(src, row.map(({ id }) => id)); // prettier-ignore
+  const cones = await listWitnesses(
+    src,
+    row.map(({ id }) => id),
+  );
   const last = alike.find(({ targetCone }) => targetCone === firing.targetCone) ?? null;
   const fuelled = kilns.find(({ id }) => id === firing.kilnId)?.energy !== 'electric';
   return (
@@ -44,9 +52,7 @@ export async function LoadStory({
           <AskAgain firingId={firing.id} pieceIds={kept} asked={asked} />
         </Section>
       )}
-      {row.some(({ id }) =>
-        (cones.get(id) ?? []).some(({ bendDegrees }) => bendDegrees !== null),
-      ) && (
+      {row.some(({ id }) => (cones.get(id) ?? []).some(({ bendDegrees }) => bendDegrees !== null)) && (
         <Section title="Its cones, beside those of before">
           <Box sx={{ display: 'flex', gap: 3, overflowX: 'auto', pb: 1 }}>
             {row.map((one) => {

@@ -43,8 +43,7 @@ export async function OpeningPage({
     keeps && (firing.status === 'firing' || firing.status === 'cooling')
       ? { status: firing.status, crackAtC: studio.crackAtC }
       : null;
-  if (firing.status !== 'opened' && closed === null)
-    redirect(keeps ? `/kilns/firings/${id}` : '/mine');
+  if (firing.status !== 'opened' && closed === null) redirect(keeps ? `/kilns/firings/${id}` : '/mine');
   const [room, witnesses, cases, passages] = await Promise.all([
     openingRoom(db, firing, keeps ? null : person.id),
     listWitnesses(db, [id]),
@@ -92,11 +91,7 @@ export async function OpeningPage({
           keeps && (
             <>
               <LoadComplaints src={db} firingId={id} />
-              <LoadStory
-                src={db}
-                firing={firing}
-                kept={room.pieces.filter(stays).map((one) => one.id)}
-              />
+              <LoadStory src={db} firing={firing} kept={room.pieces.filter(stays).map((one) => one.id)} />
             </>
           )
         }

@@ -19,8 +19,9 @@ import { openingRoom } from '../queries';
 import type { RoomPiece } from '../room';
 
 /**
- * The load on paper, for the glove that touches no phone: a row for each piece in the order of the plan, in which it is
- * typed in afterwards; or a label for each with its code, to lie beside it while a picture is taken.
+ * The load on paper, for the glove that touches no phone: a row for each piece in the order of the plan, in
+ * which it is typed in afterwards; or a label for each with its code, to lie beside it while a picture is
+ * taken.
  */
 export async function PaperPage({
   params,
@@ -39,7 +40,9 @@ export async function PaperPage({
   const host = (await headers()).get('host') ?? 'localhost';
   const base = `${(await overTls()) ? 'https' : 'http'}://${host}/pieces/`;
   const codes = labels
-    ? await Promise.all(pieces.map(({ code }) => QRCode.toString(`${base}${code}`, { type: 'svg', margin: 1 }))) // prettier-ignore
+    ? await Promise.all(
+        pieces.map(({ code }) => QRCode.toString(`${base}${code}`, { type: 'svg', margin: 1 })),
+      )
     : [];
   return (
     <Page
@@ -80,14 +83,10 @@ const LINE = { border: '0.3mm solid #555', p: '1.2mm 1.5mm', verticalAlign: 'top
 function Sheet({ pieces, title }: { pieces: readonly RoomPiece[]; title: string }) {
   const faults = SIGNS.filter(({ usually }) => usually === 'fault');
   return (
-    <Box
-      data-print-only
-      sx={{ bgcolor: '#fff', color: '#000', fontSize: '3.4mm', overflowX: 'auto' }}
-    >
+    <Box data-print-only sx={{ bgcolor: '#fff', color: '#000', fontSize: '3.4mm', overflowX: 'auto' }}>
       <Typography sx={{ fontSize: '5mm', fontWeight: 700 }}>{title}</Typography>
       <Typography sx={{ fontSize: '3mm', mb: '2mm' }}>
-        Surface: {SURFACES.join(', ')}. Then: {VERDICTS.join(', ')}. Faults by their letter, twice
-        for worse:{' '}
+        Surface: {SURFACES.join(', ')}. Then: {VERDICTS.join(', ')}. Faults by their letter, twice for worse:{' '}
         {faults.map(({ id, name }) => `${SIGN_KEYS[id]} ${name.toLowerCase()}`).join(', ')}.
       </Typography>
       <Box
@@ -114,11 +113,7 @@ function Sheet({ pieces, title }: { pieces: readonly RoomPiece[]; title: string 
               <Box component="td" sx={LINE}>
                 {piece.shelf ?? ''}
               </Box>
-              <Box
-                component="th"
-                scope="row"
-                sx={{ ...LINE, textAlign: 'left', whiteSpace: 'nowrap' }}
-              >
+              <Box component="th" scope="row" sx={{ ...LINE, textAlign: 'left', whiteSpace: 'nowrap' }}>
                 <span style={{ fontFamily: MONO, fontSize: '4.4mm' }}>{piece.code}</span>
                 {piece.mark === null ? '' : ` “${piece.mark}”`}
               </Box>

@@ -17,11 +17,7 @@ const isOfLate = (at: Date | null): boolean => at !== null && Date.now() - at.ge
 const aDayAgo = (): Date => new Date(Date.now() - 86_400_000);
 
 /** "27 cups in yesterday's kiln": how many, what, out of which firing, and the opening begins. */
-export async function UnregisteredPage({
-  searchParams,
-}: {
-  searchParams: Promise<{ firing?: string }>;
-}) {
+export async function UnregisteredPage({ searchParams }: { searchParams: Promise<{ firing?: string }> }) {
   const { studio } = await enter(permit('keep records'));
   const db = database();
   const [bodies, kilns, opened] = await Promise.all([

@@ -16,13 +16,7 @@ import * as contracts from '../contracts';
 const SHOWN = 4;
 
 /** Where a person is signed in, to be ended one by one or all at once. */
-export function Devices({
-  sessions,
-  timeZone,
-}: {
-  sessions: readonly OpenSession[];
-  timeZone: string;
-}) {
+export function Devices({ sessions, timeZone }: { sessions: readonly OpenSession[]; timeZone: string }) {
   const { act, busy, problem } = useSend();
   const router = useRouter();
   const say = useSay();
@@ -48,9 +42,7 @@ export function Devices({
                   size="small"
                   disabled={busy}
                   aria-label={`Sign out there: ${device || 'unknown device'}`}
-                  onClick={() =>
-                    void after(act(contracts.endSession, { sessionId: id }), 'Signed out there')
-                  }
+                  onClick={() => void after(act(contracts.endSession, { sessionId: id }), 'Signed out there')}
                 >
                   Sign out there
                 </Button>

@@ -3,15 +3,7 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 
 /** The frame of the pages before one is signed in. */
-export function Door({
-  title,
-  lead,
-  children,
-}: {
-  title: string;
-  lead?: string;
-  children: ReactNode;
-}) {
+export function Door({ title, lead, children }: { title: string; lead?: string; children: ReactNode }) {
   return (
     <Box
       component="main"
@@ -33,9 +25,7 @@ export function Door({
         }}
       >
         <Board />
-        <Typography
-          sx={{ fontSize: { xs: '2.2rem', md: '3.4rem' }, fontWeight: 700, lineHeight: 1 }}
-        >
+        <Typography sx={{ fontSize: { xs: '2.2rem', md: '3.4rem' }, fontWeight: 700, lineHeight: 1 }}>
           Jiten
         </Typography>
         <Typography sx={{ maxWidth: 420 }}>
@@ -68,12 +58,7 @@ export function Door({
 function Board() {
   const shades = ['#f3f3f3', '#d0d0d0', '#8d8d8d', '#3c3c3c'];
   return (
-    <Box
-      component="svg"
-      viewBox="0 0 160 128"
-      aria-hidden
-      sx={{ width: { xs: 160, md: 300 }, mb: 'auto' }}
-    >
+    <Box component="svg" viewBox="0 0 160 128" aria-hidden sx={{ width: { xs: 160, md: 300 }, mb: 'auto' }}>
       {shades.flatMap((base, row) =>
         shades.map((over, column) => (
           <g key={`${row}${column}`} transform={`translate(${column * 40} ${row * 32})`}>

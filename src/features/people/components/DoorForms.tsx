@@ -39,13 +39,7 @@ export function SignInForm() {
     <DoorForm door={contracts.enterStudio} start={{ login: '', password: '' }} verb="Sign in">
       {({ control }) => (
         <>
-          <TextInput
-            control={control}
-            name="login"
-            label="Sign-in name"
-            autoComplete="username"
-            autoFocus
-          />
+          <TextInput control={control} name="login" label="Sign-in name" autoComplete="username" autoFocus />
           <TextInput
             control={control}
             name="password"
@@ -61,11 +55,7 @@ export function SignInForm() {
 
 export function AcceptForm({ token, name }: { token: string; name: string }) {
   return (
-    <DoorForm
-      door={contracts.accept}
-      start={{ token, name, login: '', password: '' }}
-      verb="Join the studio"
-    >
+    <DoorForm door={contracts.accept} start={{ token, name, login: '', password: '' }} verb="Join the studio">
       {({ control }) => (
         <>
           <TextInput control={control} name="name" label="Your name" autoComplete="name" />

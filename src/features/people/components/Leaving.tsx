@@ -41,9 +41,8 @@ export function Leaving({
       <DialogTitle>Take out the name of {person.name}</DialogTitle>
       <DialogContent>
         <Typography>
-          What they recorded stays, as somebody’s who left. Nobody signs in as them any more, and
-          this cannot be undone. A name that somebody wrote into a note stays there: look for it
-          with Find.
+          What they recorded stays, as somebody’s who left. Nobody signs in as them any more, and this cannot
+          be undone. A name that somebody wrote into a note stays there: look for it with Find.
         </Typography>
         <Typography sx={{ mt: 1 }}>
           {backups.length === 0

@@ -68,13 +68,7 @@ export function PeopleList({
   return (
     <>
       <FormShell form={form} act="Make invitation" row>
-        <TextInput
-          control={form.control}
-          name="name"
-          label="Invite somebody"
-          placeholder="Name"
-          sx={GROWS}
-        />
+        <TextInput control={form.control} name="name" label="Invite somebody" placeholder="Name" sx={GROWS} />
         <SelectInput
           control={form.control}
           name="role"

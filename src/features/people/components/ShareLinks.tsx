@@ -106,11 +106,7 @@ export function ShareLinks({
                         <Button size="small" onClick={() => setShown(address(link.token))}>
                           Show
                         </Button>
-                        <Button
-                          size="small"
-                          disabled={form.busy}
-                          onClick={() => void revoke(link.id)}
-                        >
+                        <Button size="small" disabled={form.busy} onClick={() => void revoke(link.id)}>
                           Revoke
                         </Button>
                       </>

@@ -150,9 +150,7 @@ test('a technician gives a link for a new password, to others who may sign in', 
   ];
   show(<PeopleList people={people} invitations={[]} own="me" backups={[]} />);
   const offered = screen.getAllByRole('button', { name: /^New password for/ });
-  expect(offered.map((button) => button.getAttribute('aria-label'))).toEqual([
-    'New password for Noor',
-  ]);
+  expect(offered.map((button) => button.getAttribute('aria-label'))).toEqual(['New password for Noor']);
   await hand.click(offered[0]!);
   const link = await screen.findByRole('link', { name: /reset/ });
   expect(link.getAttribute('href')).toMatch(/\/reset\/opens-once$/);
@@ -161,13 +159,13 @@ test('a technician gives a link for a new password, to others who may sign in', 
 
 test('one signs out elsewhere one by one or at once, never here by mistake', async () => {
   const at = new Date('2026-03-01T10:00:00Z');
-  const session = (id: string, device: string, here = false) => ({ id, device, here, since: at, seen: at }); // prettier-ignore
+  const session = (id: string, device: string, here = false) => ({ id, device, here, since: at, seen: at });
   const sent = server(() => ({ ok: true, data: null }));
   const hand = person();
   const { rerender } = show(
     <Devices
       timeZone="UTC"
-      sessions={[session('a', 'Firefox on Linux', true), session('b', 'Chrome on Android'), session('c', '')]} // prettier-ignore
+      sessions={[session('a', 'Firefox on Linux', true), session('b', 'Chrome on Android'), session('c', '')]}
     />,
   );
   expect(screen.queryByRole('button', { name: 'Sign out there: Firefox on Linux' })).toBeNull();
@@ -196,7 +194,7 @@ test('a name is taken out only of somebody who may not sign in, and only when it
     { ...one, id: 'gone', name: 'Somebody who left' },
     { ...one, id: 'noor', name: 'Noor', disabled: false },
   ];
-  show(<PeopleList people={people} invitations={[]} own="me" backups={['1 Mar, 03:10', '2 Mar, 03:10']} />); // prettier-ignore
+  show(<PeopleList people={people} invitations={[]} own="me" backups={['1 Mar, 03:10', '2 Mar, 03:10']} />);
   const record = screen.getByRole('link', { name: 'On record: Wim' });
   expect(record.getAttribute('href')).toBe('/api/people/wim');
   expect(screen.queryByRole('link', { name: 'On record: Noor' })).toBeNull();

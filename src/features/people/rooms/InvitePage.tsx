@@ -7,16 +7,8 @@ import { database } from '@/platform/database';
 
 export async function InvitePage({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;
-  const [studio, invitation] = await Promise.all([
-    readStudio(database()),
-    findInvitation(database(), token),
-  ]);
-  if (
-    invitation === null ||
-    invitation.used ||
-    invitation.withdrawn ||
-    invitation.expiresAt <= new Date()
-  ) {
+  const [studio, invitation] = await Promise.all([readStudio(database()), findInvitation(database(), token)]);
+  if (invitation === null || invitation.used || invitation.withdrawn || invitation.expiresAt <= new Date()) {
     return (
       <Door
         title="This invitation does not open any more"
@@ -27,10 +19,7 @@ export async function InvitePage({ params }: { params: Promise<{ token: string }
     );
   }
   return (
-    <Door
-      title={`Join ${studio?.name ?? 'the studio'}`}
-      lead={`You are invited as a ${invitation.role}.`}
-    >
+    <Door title={`Join ${studio?.name ?? 'the studio'}`} lead={`You are invited as a ${invitation.role}.`}>
       <AcceptForm token={token} name={invitation.name} />
     </Door>
   );

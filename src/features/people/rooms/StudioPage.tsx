@@ -56,23 +56,19 @@ export async function StudioPage() {
               people={(await listPeople(db)).filter(({ mergedInto }) => mergedInto === null)}
               invitations={await listInvitations(db, now)}
               own={person.id}
-              backups={(readHouse()?.backups ?? []).map(({ made }) =>
-                moment(made, studio.timeZone),
-              )}
+              backups={(readHouse()?.backups ?? []).map(({ made }) => moment(made, studio.timeZone))}
             />
           </Section>
           <Section title="Backups">
-            <p>
-              One is made every night; each can be tried, carried away as a file, and brought back.
-            </p>
+            <p>One is made every night; each can be tried, carried away as a file, and brought back.</p>
             <Button component={Link} href="/studio/backups" variant="outlined">
               Backups and what went wrong
             </Button>
           </Section>
           <Section title="Records in and out">
             <p>
-              Past tests come in from a spreadsheet or from a picture of a wall board, pictures from
-              a folder. Everything leaves as CSV tables or as one JSON document with its schema.
+              Past tests come in from a spreadsheet or from a picture of a wall board, pictures from a folder.
+              Everything leaves as CSV tables or as one JSON document with its schema.
             </p>
             <Button component={Link} href="/studio/import" variant="contained">
               Bring in past tests
@@ -91,13 +87,12 @@ export async function StudioPage() {
             </Button>{' '}
             <Button href="/api/export/schema">Its schema</Button>
             <p>
-              The whole studio, people’s names with it but no passwords, comes into an empty one as
-              it left, and is held against its sums.
+              The whole studio, people’s names with it but no passwords, comes into an empty one as it left,
+              and is held against its sums.
             </p>
             <WholeStudio empty={await isEmptyStudio(db)} />
             <p>
-              A body, coating, kiln or person that is on record twice, as after an import, can be
-              made one.
+              A body, coating, kiln or person that is on record twice, as after an import, can be made one.
             </p>
             <Button component={Link} href="/studio/merge" variant="outlined">
               What is on record twice

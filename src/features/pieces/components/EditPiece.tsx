@@ -47,12 +47,7 @@ export function EditPiece({
             choices={people.map(({ id, name }) => ({ value: id, label: name }))}
           />
         )}
-        <NumberInput
-          control={control}
-          name="heightMm"
-          quantity="length"
-          label="Face, foot to rim"
-        />
+        <NumberInput control={control} name="heightMm" quantity="length" label="Face, foot to rim" />
       </Stack>
       <TextInput control={control} name="notes" label="Notes" multiline minRows={2} />
       {owned && (

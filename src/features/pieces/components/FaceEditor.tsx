@@ -23,17 +23,13 @@ export function FaceEditor({ coatings }: { coatings: readonly CoatingChoice[] })
   const { control } = useFormContext<LayersForm>();
   const { fields, append, remove } = useFieldArray({ control, name: 'faces' });
   const ware = fields.some(({ surface }) => surface != null);
-  const missing = ware
-    ? WARE_SURFACES.filter((one) => fields.every(({ surface }) => surface !== one))
-    : [];
+  const missing = ware ? WARE_SURFACES.filter((one) => fields.every(({ surface }) => surface !== one)) : [];
   const next = Math.max(0, ...fields.map((face) => face.no)) + 1;
   const slips = coatings
     .filter((one) => one.kind === 'slip' || one.kind === 'engobe')
     .map((one) => ({ value: one.versionId, label: one.name }));
   const [open, setOpen] = useState(false);
-  const plain = fields.every(
-    ({ kind, slipVersionId }) => kind === 'bare' && slipVersionId === null,
-  );
+  const plain = fields.every(({ kind, slipVersionId }) => kind === 'bare' && slipVersionId === null);
   if (ware && plain && !open)
     return (
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>

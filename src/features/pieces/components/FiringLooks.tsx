@@ -42,19 +42,12 @@ export function FiringLooks({
           whole.cameOut.signs.filter(({ wanted }) => !wanted),
         );
   const voices = voicesOf(standing).flatMap((one) =>
-    voicesWords(
-      one,
-      (id) => names.get(id) ?? id,
-      units,
-      one.zone === null ? '' : whereOf(one.zone),
-    ),
+    voicesWords(one, (id) => names.get(id) ?? id, units, one.zone === null ? '' : whereOf(one.zone)),
   );
   return (
     <>
       {became !== '' && <Typography sx={{ fontWeight: 650 }}>By this refire: {became}.</Typography>}
-      {since !== '' && (
-        <Typography sx={{ fontWeight: 650 }}>Since it came out: {since}.</Typography>
-      )}
+      {since !== '' && <Typography sx={{ fontWeight: 650 }}>Since it came out: {since}.</Typography>}
       {voices.map((line) => (
         <Typography key={line} sx={{ fontWeight: 650 }}>
           {line}

@@ -94,8 +94,7 @@ test('faces are added up to four, with their slip, and one always stays', async 
   const hand = person();
   show(<Editor />);
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Leave out' }).disabled).toBe(true);
-  for (let i = 0; i < 3; i++)
-    await hand.click(screen.getByRole('button', { name: 'Another face' }));
+  for (let i = 0; i < 3; i++) await hand.click(screen.getByRole('button', { name: 'Another face' }));
   expect(screen.queryByRole('button', { name: 'Another face' })).toBeNull();
   expect(read().faces.map(({ no }) => no)).toEqual([1, 2, 3, 4]);
   const [, second] = screen.getAllByLabelText('With which slip');

@@ -38,8 +38,7 @@ export type CoatingChoice = {
   colour: string;
 };
 
-const words = (values: readonly string[]): Choice[] =>
-  values.map((value) => ({ value, label: value }));
+const words = (values: readonly string[]): Choice[] => values.map((value) => ({ value, label: value }));
 
 /** The layers in the order they go on: first one first. */
 export function LayerEditor({
@@ -96,12 +95,7 @@ export function LayerEditor({
               choices={choices}
               sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}
             />
-            <SelectInput
-              control={control}
-              name={`layers.${i}.method`}
-              label="How"
-              choices={words(METHODS)}
-            />
+            <SelectInput control={control} name={`layers.${i}.method`} label="How" choices={words(METHODS)} />
             <NumberInput control={control} name={`layers.${i}.coats`} label="Dips or coats" />
             <SelectInput
               control={control}
@@ -109,12 +103,7 @@ export function LayerEditor({
               label="Weight"
               choices={words(WEIGHTS)}
             />
-            <SelectInput
-              control={control}
-              name={`layers.${i}.stage`}
-              label="On"
-              choices={words(STAGES)}
-            />
+            <SelectInput control={control} name={`layers.${i}.stage`} label="On" choices={words(STAGES)} />
             <NumberInput control={control} name={`layers.${i}.seconds`} label="Seconds" />
             <NumberInput
               control={control}
@@ -137,9 +126,7 @@ export function LayerEditor({
         {fields.length === 0 ? 'Put a layer on' : 'Put another layer over it'}
       </Button>
       {first === undefined && (
-        <Typography sx={{ mt: 1 }}>
-          There is no coating in the store yet; add one there first.
-        </Typography>
+        <Typography sx={{ mt: 1 }}>There is no coating in the store yet; add one there first.</Typography>
       )}
     </Box>
   );

@@ -55,11 +55,7 @@ export function ObservationView({
         {corrects
           ? `; puts right what ${corrects.seenByName} wrote ${moment(corrects.seenAt, timeZone)}`
           : ''}
-        {corrected
-          ? ` (put right by ${corrected.seenByName})`
-          : one.superseded
-            ? ' (taken back)'
-            : ''}
+        {corrected ? ` (put right by ${corrected.seenByName})` : one.superseded ? ' (taken back)' : ''}
       </Typography>
       <Typography sx={{ fontWeight: 600 }}>{facts || 'nothing said of the surface'}</Typography>
       {(one.signs.length > 0 || (one.movementMm ?? 0) > 0) && (
@@ -82,8 +78,7 @@ export function ObservationView({
       {refire !== '' && <Typography>{refire}</Typography>}
       {(one.healed ?? []).length > 0 && (
         <Typography>
-          Not there any more:{' '}
-          {one.healed?.map((sign) => signOf(sign)?.name.toLowerCase() ?? sign).join(', ')}
+          Not there any more: {one.healed?.map((sign) => signOf(sign)?.name.toLowerCase() ?? sign).join(', ')}
         </Typography>
       )}
       {one.note !== '' && <Typography sx={{ whiteSpace: 'pre-line' }}>{one.note}</Typography>}

@@ -63,16 +63,10 @@ export function PutRight({
   const [marks, setMarks] = useState('');
   const series = markSeries(marks);
   const of = (field: string): string => to[field] ?? AS_IS;
-  const chosen = (field: string): string | undefined =>
-    of(field) === AS_IS ? undefined : of(field);
+  const chosen = (field: string): string | undefined => (of(field) === AS_IS ? undefined : of(field));
   const orNone = (field: string): string | null | undefined =>
     chosen(field) === NONE ? null : chosen(field);
-  const select = (
-    field: string,
-    name: string,
-    options: readonly [string, string][],
-    none?: string,
-  ) => (
+  const select = (field: string, name: string, options: readonly [string, string][], none?: string) => (
     <TextField
       select
       label={name}
@@ -166,9 +160,7 @@ export function PutRight({
               label="Wanted cone"
               placeholder="as it is"
               value={to.wantedCone ?? ''}
-              onChange={(event) =>
-                setTo((before) => ({ ...before, wantedCone: event.target.value }))
-              }
+              onChange={(event) => setTo((before) => ({ ...before, wantedCone: event.target.value }))}
             />
             {select(
               'wantedAtmosphere',

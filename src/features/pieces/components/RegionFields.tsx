@@ -4,13 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useController, useFormContext, useWatch } from 'react-hook-form';
 import { inUnits, parseLength, parseNumber, type Units } from '@/core/units';
-import {
-  EVERYWHERE,
-  NAMED_SECTORS,
-  NAMED_STRETCHES,
-  resolveStretch,
-  type Mark,
-} from '@/core/zones';
+import { EVERYWHERE, NAMED_SECTORS, NAMED_STRETCHES, resolveStretch, type Mark } from '@/core/zones';
 import { FieldGrid } from '@/ui/FieldGrid';
 import { useUnits } from '@/ui/units';
 import type { LayersForm } from './LayerEditor';
@@ -83,9 +77,7 @@ export function RegionFields({ index }: { index: number }) {
         label={ware ? 'On which surface' : 'Face'}
         value={region.face === null ? '' : String(region.face)}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-        onChange={(event) =>
-          set({ face: event.target.value === '' ? null : Number(event.target.value) })
-        }
+        onChange={(event) => set({ face: event.target.value === '' ? null : Number(event.target.value) })}
       >
         <MenuItem value="">{ware ? 'all but the foot' : 'every face'}</MenuItem>
         {(faces ?? []).map((face) => (
@@ -111,9 +103,7 @@ export function RegionFields({ index }: { index: number }) {
         <TextField
           label="Name of the motif"
           value={motif}
-          onChange={(event) =>
-            set({ relief: `motif:${event.target.value.slice(0, 30) || 'motif'}` })
-          }
+          onChange={(event) => set({ relief: `motif:${event.target.value.slice(0, 30) || 'motif'}` })}
         />
       )}
       {measured && (

@@ -12,10 +12,7 @@ export function asLayers(
   coatings: readonly CoatingChoice[],
 ): { faces: Face[]; layers: Layer[] } {
   const coats = new Map(
-    coatings.map((one) => [
-      one.versionId,
-      { slug: one.slug, version: one.version, kind: one.kind } as Coat,
-    ]),
+    coatings.map((one) => [one.versionId, { slug: one.slug, version: one.version, kind: one.kind } as Coat]),
   );
   return {
     faces: form.faces.map((face) => ({
@@ -58,13 +55,7 @@ export function StackPreview({
           justifyContent: 'center',
         }}
       >
-        <Silhouette
-          faces={piece.faces}
-          layers={piece.layers}
-          paints={paints}
-          height={270}
-          form={form}
-        />
+        <Silhouette faces={piece.faces} layers={piece.layers} paints={paints} height={270} form={form} />
       </Box>
       <Box component="dl" sx={{ m: 0, mt: 1 }}>
         {zoneLines(piece.faces, piece.layers, paints).map((line) => (

@@ -26,16 +26,35 @@ const look = (part: Partial<RecordedObservation>): RecordedObservation => ({
 });
 const INSIDE = '2|0-1000|0-1000|all';
 const shown = (looks: RecordedObservation[]) =>
-  show(<FiringLooks looks={looks} before={[]} whereOf={(zone) => (zone === INSIDE ? 'inside' : zone)} opened={new Date('2026-01-09T09:00:00Z')} timeZone="UTC" units={SI} />); // prettier-ignore
+  show(
+    <FiringLooks
+      looks={looks}
+      before={[]}
+      whereOf={(zone) => (zone === INSIDE ? 'inside' : zone)}
+      opened={new Date('2026-01-09T09:00:00Z')}
+      timeZone="UTC"
+      units={SI}
+    />,
+  );
 
 test('one person’s look is headed once; what people agree on of a part says which', () => {
   shown([
     look({ zone: INSIDE, surface: 'matt', colour: 'blue' }),
     look({ surface: 'gloss', colour: 'black' }),
-    look({ zone: INSIDE, surface: 'matt', seenBy: 'noor', seenByName: 'Noor', seenAt: new Date('2026-01-09T10:40:00Z') }), // prettier-ignore
+    look({
+      zone: INSIDE,
+      surface: 'matt',
+      seenBy: 'noor',
+      seenByName: 'Noor',
+      seenAt: new Date('2026-01-09T10:40:00Z'),
+    }),
   ]);
   const heads = screen.getAllByText(/, at the kiln|^inside$/).map(({ textContent }) => textContent);
-  expect(heads).toEqual(['9 Jan, 10:30, Iben, at the kiln', 'inside', '9 Jan, 10:40, Noor, at the kiln: inside']); // prettier-ignore
+  expect(heads).toEqual([
+    '9 Jan, 10:30, Iben, at the kiln',
+    'inside',
+    '9 Jan, 10:40, Noor, at the kiln: inside',
+  ]);
   expect(screen.getByText('inside: Iben and Noor agree: matt.')).toBeTruthy();
 });
 

@@ -51,10 +51,7 @@ export async function OwnPiecesPage() {
       {coming
         .filter(({ firing }) => firing.notice !== '' && firing.status === 'planned')
         .map(({ firing }) => (
-          <Box
-            key={firing.id}
-            sx={{ borderLeft: '4px solid', borderColor: 'text.primary', pl: 1.5, mb: 2 }}
-          >
+          <Box key={firing.id} sx={{ borderLeft: '4px solid', borderColor: 'text.primary', pl: 1.5, mb: 2 }}>
             <Typography sx={{ fontWeight: 700 }}>
               {firingTitle(firing)}, {calendarDay(firing.plannedFor)}
               {firing.bringBy ? `: bring work by ${calendarDay(firing.bringBy)}` : ''}
@@ -85,8 +82,8 @@ export async function OwnPiecesPage() {
       <ToCollect src={db} ownerId={person.id} />
       {pieces.length === 0 && (
         <Nothing>
-          No piece is in your name yet. A technician or teacher puts your name to what you make;
-          then you can see here where it is.
+          No piece is in your name yet. A technician or teacher puts your name to what you make; then you can
+          see here where it is.
         </Nothing>
       )}
       <Box

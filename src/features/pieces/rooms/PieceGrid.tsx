@@ -35,11 +35,7 @@ const COLUMNS: GridColDef<PieceRow>[] = [
     headerName: 'Code',
     width: 104,
     renderCell: ({ value }) => (
-      <Link
-        href={`/pieces/${value}`}
-        prefetch={false}
-        style={{ fontFamily: MONO, fontWeight: 700 }}
-      >
+      <Link href={`/pieces/${value}`} prefetch={false} style={{ fontFamily: MONO, fontWeight: 700 }}>
         {value}
       </Link>
     ),
@@ -108,9 +104,7 @@ export function PieceGrid({
           onClick={() => void bin(chosen, !binned)}
           sx={{ mb: 1 }}
         >
-          {binned
-            ? `Take ${chosen.length || ''} out of the bin`
-            : `Put ${chosen.length || ''} in the bin`}
+          {binned ? `Take ${chosen.length || ''} out of the bin` : `Put ${chosen.length || ''} in the bin`}
         </Button>
       )}
       <DataGrid

@@ -9,7 +9,7 @@ import { airAt } from '@/core/atmosphere';
 import { firedCautions } from '@/core/chemistry';
 import { coneWords } from '@/core/firing';
 import { formatLength, inUnits, type Units } from '@/core/units';
-import { COATS_UNKNOWN, KEY_LIKELY, deviations, parseZoneKey, whereOnPiece } from '@/core/zones'; // prettier-ignore
+import { COATS_UNKNOWN, KEY_LIKELY, deviations, parseZoneKey, whereOnPiece } from '@/core/zones';
 import { cautionsOf, coatsOn } from '@/data/cautions';
 import { loadPieces } from '@/data/pieces';
 import { unitsOf } from '@/data/studio';
@@ -51,18 +51,8 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
   const own = mayTouchPiece(person, piece.ownerId);
   const keeps = may(person, 'keep records');
   const units: Units = unitsOf(studio);
-  const {
-    coatings,
-    bodies,
-    choices,
-    photos,
-    observations,
-    placements,
-    firings,
-    open,
-    times,
-    sounds,
-  } = await pieceRoom(db, piece);
+  const { coatings, bodies, choices, photos, observations, placements, firings, open, times, sounds } =
+    await pieceRoom(db, piece);
   const framed = await framedPhotos(db, photos, piece.id);
   const cases = (await listCases(db, { pieceId: piece.id, open: true })).filter((one) =>
     maySeeCase(person, one),
@@ -149,32 +139,33 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
           </Box>
           {own && piece.keySaid !== null && (
             <Typography variant="body2" color="text.secondary">
-              What lies on it was said later: {piece.keySaid.by},{' '}
-              {moment(piece.keySaid.at, studio.timeZone)}
+              What lies on it was said later: {piece.keySaid.by}, {moment(piece.keySaid.at, studio.timeZone)}
             </Typography>
           )}
           <Cautions>{cautions}</Cautions>
-          {(piece.keyKnown === 'lost' ? [] : zoneLines(piece.faces, piece.done, paints)).map(
-            (line) => (
-              <Box
-                key={line.key}
-                sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}
-              >
-                <Typography variant="body2" color="text.secondary">
-                  {line.where}
-                </Typography>
-                <Typography sx={{ fontWeight: 600 }}>{inUnits(line.what, units)}</Typography>
-              </Box>
-            ),
-          )}
+          {(piece.keyKnown === 'lost' ? [] : zoneLines(piece.faces, piece.done, paints)).map((line) => (
+            <Box key={line.key} sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}>
+              <Typography variant="body2" color="text.secondary">
+                {line.where}
+              </Typography>
+              <Typography sx={{ fontWeight: 600 }}>{inUnits(line.what, units)}</Typography>
+            </Box>
+          ))}
         </Box>
         <Box>
           <PiecePictures
             piece={{ ...piece, known: piece.keyKnown !== 'lost' }}
             framed={framed}
-            firings={stages.flatMap(
-              ({ one, firing }) =>
-              firing === undefined ? [] : [{ firingId: one.firingId, generation: one.generation, label: `${firing.kilnName} ${firing.no}, ${calendarDay(firing.plannedFor)}` }], // prettier-ignore
+            firings={stages.flatMap(({ one, firing }) =>
+              firing === undefined
+                ? []
+                : [
+                    {
+                      firingId: one.firingId,
+                      generation: one.generation,
+                      label: `${firing.kilnName} ${firing.no}, ${calendarDay(firing.plannedFor)}`,
+                    },
+                  ],
             )}
             mayFrame={own}
             pins={(photo) => pinsOn(observations, photo, rings)}
@@ -184,8 +175,7 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                 <PictureDrop
                   pieceId={piece.id}
                   firingId={
-                    stages.filter(({ firing }) => firing?.status === 'opened').at(-1)?.one
-                      .firingId ?? null
+                    stages.filter(({ firing }) => firing?.status === 'opened').at(-1)?.one.firingId ?? null
                   }
                 />
               )
@@ -253,22 +243,14 @@ export async function PiecePage({ params }: { params: Promise<{ code: string }> 
                   observations.every((seen) => seen.firingId !== one.firingId) && (
                     <Typography>
                       Not written up yet.{' '}
-                      {own && (
-                        <Link href={`/opening/${firing.id}?piece=${piece.code}`}>Write it up</Link>
-                      )}
+                      {own && <Link href={`/opening/${firing.id}?piece=${piece.code}`}>Write it up</Link>}
                     </Typography>
                   )}
               </Box>
             ))}
           </Section>
           <div id="use-tests">
-            <UseTests
-              src={db}
-              pieceId={piece.id}
-              photos={photos}
-              timeZone={studio.timeZone}
-              writes={own}
-            />
+            <UseTests src={db} pieceId={piece.id} photos={photos} timeZone={studio.timeZone} writes={own} />
           </div>
           {own && (
             <Section title="Spoken">

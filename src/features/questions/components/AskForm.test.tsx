@@ -1,5 +1,14 @@
 import type { DesignKind } from '@/core/designs';
-import { named as field, person, press, router, screen, server, show, within } from '../../../../test-support/dom'; // prettier-ignore
+import {
+  named as field,
+  person,
+  press,
+  router,
+  screen,
+  server,
+  show,
+  within,
+} from '../../../../test-support/dom';
 
 const { AskForm } = await import('./AskForm');
 
@@ -28,8 +37,7 @@ const ask = (kind: DesignKind = 'coats') =>
   show(<AskForm choices={choices} coatings={coatings} start={{ kind }} seed={42} target={null} />);
 const words = () => screen.getByLabelText<HTMLInputElement>('In your words');
 const varied = () => screen.getByLabelText<HTMLInputElement>('What is varied');
-const design = (name: string) =>
-  within(screen.getByRole('group', { name: 'Design' })).getByText(name);
+const design = (name: string) => within(screen.getByRole('group', { name: 'Design' })).getByText(name);
 beforeEach(() => localStorage.clear());
 
 test('what it asks follows the design until somebody says it in other words', async () => {

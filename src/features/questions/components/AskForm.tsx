@@ -42,8 +42,7 @@ import type { CoatingChoice } from '../../pieces';
 import { Count, Pick, PickSeveral } from './design-inputs';
 
 const APPLY = { method: 'dip', coats: 1, weight: 'normal', seconds: 3, stage: 'bisque' } as const;
-const facesOf = (form: string) =>
-  facesOfForm(form).map((face) => ({ ...face, slipVersionId: null }));
+const facesOf = (form: string) => facesOfForm(form).map((face) => ({ ...face, slipVersionId: null }));
 
 /** From a question to its tiles: the design, what it would make, what it confuses, what it takes. */
 export function AskForm({
@@ -65,10 +64,7 @@ export function AskForm({
   const names = useMemo(
     () =>
       new Map(
-        [...choices.bodies, ...choices.coatings, ...choices.materials].map(({ id, name }) => [
-          id,
-          name,
-        ]),
+        [...choices.bodies, ...choices.coatings, ...choices.materials].map(({ id, name }) => [id, name]),
       ),
     [choices],
   );
@@ -77,9 +73,7 @@ export function AskForm({
   const form = useContractForm(contracts.ask, {
     start: (): Taken<typeof contracts.ask> => {
       const design = firstDesign(start.kind, having, {
-        bodies: choices.bodies
-          .slice(0, designOf(start.kind).acrossBodies ? 3 : 1)
-          .map(({ id }) => id),
+        bodies: choices.bodies.slice(0, designOf(start.kind).acrossBodies ? 3 : 1).map(({ id }) => id),
         repeats: 1,
         controls: true,
         apply: { ...APPLY },
@@ -127,9 +121,7 @@ export function AskForm({
   const begin = (kind: DesignKind): void =>
     setDesign(
       firstDesign(kind, having, {
-        bodies: designOf(kind).acrossBodies
-          ? choices.bodies.slice(0, 3).map(({ id }) => id)
-          : design.bodies,
+        bodies: designOf(kind).acrossBodies ? choices.bodies.slice(0, 3).map(({ id }) => id) : design.bodies,
         repeats: design.repeats,
         controls: design.controls,
         apply: design.apply,
@@ -172,12 +164,7 @@ export function AskForm({
               onDesign={begin}
             />
             <Stack spacing={1.5}>
-              <DesignFields
-                key={design.kind}
-                design={design}
-                choices={choices}
-                onChange={setDesign}
-              />
+              <DesignFields key={design.kind} design={design} choices={choices} onChange={setDesign} />
               <PickSeveral
                 label="Bodies"
                 value={design.bodies}
@@ -212,9 +199,7 @@ export function AskForm({
                     value={design.apply.coats}
                     min={1}
                     max={6}
-                    onChange={(coats) =>
-                      setDesign({ ...design, apply: { ...design.apply, coats } })
-                    }
+                    onChange={(coats) => setDesign({ ...design, apply: { ...design.apply, coats } })}
                   />
                 )}
                 {waitingFor === 'bisque' && (
@@ -230,12 +215,7 @@ export function AskForm({
                     }
                   />
                 )}
-                <SelectInput
-                  control={control}
-                  name="shelves"
-                  label="Shelves"
-                  choices={numbers(1, 8)}
-                />
+                <SelectInput control={control} name="shelves" label="Shelves" choices={numbers(1, 8)} />
               </Box>
               <FormControlLabel
                 control={

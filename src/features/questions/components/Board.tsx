@@ -88,11 +88,7 @@ export function Blank({
         )}
       </Typography>
       {shares ? (
-        <Box
-          role="img"
-          aria-label={label}
-          sx={{ display: 'flex', gap: '3px', alignItems: 'flex-end' }}
-        >
+        <Box role="img" aria-label={label} sx={{ display: 'flex', gap: '3px', alignItems: 'flex-end' }}>
           {shares.map((share, i) => (
             <Box key={i} sx={{ flex: 1, textAlign: 'center' }}>
               <Box sx={{ height: 30, display: 'flex', alignItems: 'flex-end' }}>

@@ -49,8 +49,8 @@ export function BodyTests({
     <>
       {tests.length === 0 && (
         <Nothing>
-          Shrinkage, absorption, sag and melt of this clay stand here, and the expansion that its
-          glazes are compared with.
+          Shrinkage, absorption, sag and melt of this clay stand here, and the expansion that its glazes are
+          compared with.
         </Nothing>
       )}
       {tests.map((test) => (
@@ -76,12 +76,7 @@ export function BodyTests({
         />
         <NumberInput control={control} name="value" label="Figure" width={110} />
         <TextInput control={control} name="cone" label="Fired to cone" orNull sx={{ width: 130 }} />
-        <TextInput
-          control={control}
-          name="note"
-          label="How, and what was seen"
-          sx={{ width: 260 }}
-        />
+        <TextInput control={control} name="note" label="How, and what was seen" sx={{ width: 260 }} />
       </FormShell>
     </>
   );

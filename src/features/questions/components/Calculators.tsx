@@ -2,23 +2,9 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import {
-  absorption,
-  howManyToMake,
-  ringTiles,
-  slipFit,
-  tilesFromClay,
-  wetSize,
-} from '@/core/designs';
+import { absorption, howManyToMake, ringTiles, slipFit, tilesFromClay, wetSize } from '@/core/designs';
 import { DRY_DENSITY, equaliseSolids } from '@/core/slurry';
-import {
-  count,
-  figure,
-  formatLength,
-  formatMass,
-  type QuantityKind,
-  type Units,
-} from '@/core/units';
+import { count, figure, formatLength, formatMass, type QuantityKind, type Units } from '@/core/units';
 import { NumberField } from '@/ui/NumberField';
 import { useUnits } from '@/ui/units';
 
@@ -38,10 +24,7 @@ const CALCULATORS: readonly Calculator[] = [
       { label: 'Ring across', start: 250, quantity: 'length' },
       { label: 'Tile width', start: 40, quantity: 'length' },
     ],
-    answer: (
-      [baseWidth = 0, wallHeight = 0, thickness = 0, diameter = 0, tileWidth = 0],
-      units,
-    ) => {
+    answer: ([baseWidth = 0, wallHeight = 0, thickness = 0, diameter = 0, tileWidth = 0], units) => {
       const ring = ringTiles({ baseWidth, wallHeight, thickness, diameter, tileWidth });
       return `${formatMass(ring.grams, units)} of clay makes ${count(ring.tiles, 'tile')}`;
     },
@@ -65,8 +48,7 @@ const CALCULATORS: readonly Calculator[] = [
       { label: 'Fired', start: 100, quantity: 'length' },
       { label: 'Shrinkage, %', start: 12 },
     ],
-    answer: ([fired = 0, percent = 0], units) =>
-      `${formatLength(wetSize(fired, percent / 100), units)} wet`,
+    answer: ([fired = 0, percent = 0], units) => `${formatLength(wetSize(fired, percent / 100), units)} wet`,
   },
   {
     title: 'Water absorption',

@@ -34,11 +34,7 @@ export function ConcludeForm({ question }: { question: Pick<Question, 'id' | 'ex
       <ChoiceInput
         control={control}
         name="conclusion.asExpected"
-        label={
-          question.expected === ''
-            ? 'Against what was expected'
-            : `Expected was: ${question.expected}`
-        }
+        label={question.expected === '' ? 'Against what was expected' : `Expected was: ${question.expected}`}
         choices={choices(['as expected', 'otherwise', 'cannot tell'])}
       />
       <FieldGrid wide={3}>
@@ -64,9 +60,7 @@ export function ReopenButton({ id }: { id: string }) {
     <Button
       size="small"
       disabled={busy}
-      onClick={() =>
-        void act(contracts.conclude, { id, conclusion: null }).then(() => router.refresh())
-      }
+      onClick={() => void act(contracts.conclude, { id, conclusion: null }).then(() => router.refresh())}
     >
       Open it again
     </Button>

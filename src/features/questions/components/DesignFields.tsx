@@ -65,12 +65,7 @@ function PartField({
       );
     case 'coatings':
       return (
-        <PickSeveral
-          label={field.label}
-          value={value as string[]}
-          choices={coatings}
-          onChange={onChange}
-        />
+        <PickSeveral label={field.label} value={value as string[]} choices={coatings} onChange={onChange} />
       );
     case 'corners': {
       const corners = value as string[];
@@ -90,29 +85,18 @@ function PartField({
         <PickSeveral
           key={i}
           label={
-            i < stacks.length
-              ? `${field.label} ${i + 1}, first on first`
-              : 'Another stack, first on first'
+            i < stacks.length ? `${field.label} ${i + 1}, first on first` : 'Another stack, first on first'
           }
           value={stack}
           choices={coatings}
           onChange={(next) =>
-            onChange(
-              [...stacks.slice(0, i), next, ...stacks.slice(i + 1)].filter((one) => one.length > 0),
-            )
+            onChange([...stacks.slice(0, i), next, ...stacks.slice(i + 1)].filter((one) => one.length > 0))
           }
         />
       ));
     }
     case 'steps':
-      return (
-        <Steps
-          label={field.label}
-          whole={field.whole}
-          value={value as number[]}
-          onChange={onChange}
-        />
-      );
+      return <Steps label={field.label} whole={field.whole} value={value as number[]} onChange={onChange} />;
     case 'count':
       return (
         <Count
@@ -136,10 +120,7 @@ function PartField({
       return (
         <FormControlLabel
           control={
-            <Checkbox
-              checked={value as boolean}
-              onChange={(event) => onChange(event.target.checked)}
-            />
+            <Checkbox checked={value as boolean} onChange={(event) => onChange(event.target.checked)} />
           }
           label={field.label}
         />

@@ -93,27 +93,9 @@ export function FormCards({ cards }: { cards: readonly FormCard[] }) {
       <FormShell form={form} act="Add" row sx={{ mt: 2 }}>
         <TextInput control={control} name="name" label="Form" sx={{ width: 170 }} />
         <NumberInput control={control} name="clayG" quantity="mass" label="Clay" width={110} />
-        <NumberInput
-          control={control}
-          name="wetHeightMm"
-          quantity="length"
-          label="Wet height"
-          width={160}
-        />
-        <NumberInput
-          control={control}
-          name="wetWidthMm"
-          quantity="length"
-          label="Wet width"
-          width={150}
-        />
-        <NumberInput
-          control={control}
-          name="shrinkage"
-          quantity="share"
-          label="Shrinkage"
-          width={130}
-        />
+        <NumberInput control={control} name="wetHeightMm" quantity="length" label="Wet height" width={160} />
+        <NumberInput control={control} name="wetWidthMm" quantity="length" label="Wet width" width={150} />
+        <NumberInput control={control} name="shrinkage" quantity="share" label="Shrinkage" width={130} />
         <TextInput control={control} name="fits" label="Must still fit" sx={{ width: 190 }} />
       </FormShell>
     </>

@@ -59,9 +59,7 @@ export function StockRoom({
   return (
     <Section title="On the board">
       {stock.length === 0 ? (
-        <Nothing>
-          Say how many blanks there are and how many are made; designs take what they use.
-        </Nothing>
+        <Nothing>Say how many blanks there are and how many are made; designs take what they use.</Nothing>
       ) : (
         <Table size="small" aria-label="Tile stock">
           <TableHead>

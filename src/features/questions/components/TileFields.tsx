@@ -37,12 +37,7 @@ export function TileFields({
             )
           }
         />
-        <NumberInput
-          control={control}
-          name="heightMm"
-          quantity="length"
-          label="Face, foot to rim"
-        />
+        <NumberInput control={control} name="heightMm" quantity="length" label="Face, foot to rim" />
         <SelectInput
           control={control}
           name="waitingFor"
@@ -66,12 +61,7 @@ export function TileFields({
           </>
         )}
         {weighs && (
-          <NumberInput
-            control={control}
-            name="sheet.resolutionG"
-            quantity="mass"
-            label="Scale shows"
-          />
+          <NumberInput control={control} name="sheet.resolutionG" quantity="mass" label="Scale shows" />
         )}
       </FieldGrid>
       <FaceEditor coatings={coatings} />

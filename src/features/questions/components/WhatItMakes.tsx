@@ -41,9 +41,7 @@ export function WhatItMakes({
     wanted: tiles.filter((one) => one.body === body).length,
     stock: choices.stock.find(
       (one) =>
-        one.bodyId === body &&
-        one.form === form &&
-        one.faces === faces.map(({ kind }) => kind).join(', '),
+        one.bodyId === body && one.form === form && one.faces === faces.map(({ kind }) => kind).join(', '),
     )?.number,
   }));
   return (

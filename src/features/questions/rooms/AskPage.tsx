@@ -23,10 +23,7 @@ export async function AskPage({
   const kind: DesignKind = DESIGN_KINDS.find((one) => one === design) ?? 'coats';
   const versions = (await listCoatings(db)).find(({ slug }) => slug === coating)?.versions ?? [];
   const from = (versions.find(({ no }) => String(no) === version) ?? versions.at(-1))?.id;
-  const [choices, { coatings }] = await Promise.all([
-    askChoices(db, new Date(), from),
-    makeChoices(db),
-  ]);
+  const [choices, { coatings }] = await Promise.all([askChoices(db, new Date(), from), makeChoices(db)]);
   const [piece] = match === undefined ? [] : await listPieces(db, { codes: [match] });
   return (
     <Page

@@ -29,11 +29,7 @@ export async function ripeLines(src: Source): Promise<ReactElement[]> {
             Conclude
           </Button>
         ) : (
-          <Button
-            component={Link}
-            href={`/clinic/cases/${question.waiting.caseId}`}
-            variant="outlined"
-          >
+          <Button component={Link} href={`/clinic/cases/${question.waiting.caseId}`} variant="outlined">
             What did it show?
           </Button>
         )
@@ -63,12 +59,10 @@ const keptStock = keepRead({
 
 /** Blanks that are running out, as lines of the day sheet. */
 export async function stockLines(src: Source, now = new Date()): Promise<ReactElement[]> {
-  const short = (await keptStock(src, now.toISOString().slice(0, 10))).filter(
-    ({ number, usedLately }) => {
-      const days = daysLeft(number, usedLately, 90);
-      return days !== null && days < SOON;
-    },
-  );
+  const short = (await keptStock(src, now.toISOString().slice(0, 10))).filter(({ number, usedLately }) => {
+    const days = daysLeft(number, usedLately, 90);
+    return days !== null && days < SOON;
+  });
   return short.map((stock) => (
     <Line
       key={`${stock.bodyId}/${stock.form}/${stock.faces}`}

@@ -33,7 +33,14 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
     question.targetPieceId === null ? [] : await listPieces(db, { ids: [question.targetPieceId] });
   const [targetPhoto] = target === undefined ? [] : await listPhotos(db, { pieceIds: [target.id] });
   const bodies = new Set(tiles.map(({ bodyName }) => bodyName));
-  const near = target === undefined ? null : await nearTo(db, target.id, tiles.map(({ pieceId }) => pieceId)); // prettier-ignore
+  const near =
+    target === undefined
+      ? null
+      : await nearTo(
+          db,
+          target.id,
+          tiles.map(({ pieceId }) => pieceId),
+        );
   const ranked = [...tiles]
     .filter(({ rating, pieceId }) => rating !== null || near?.distances.has(pieceId))
     .sort((a, b) => nearerFirst(near, a.pieceId, b.pieceId) || (b.rating ?? 0) - (a.rating ?? 0));
@@ -48,9 +55,7 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
     <Page
       title={question.text}
       lead={`Question ${question.no}, asked by ${question.askedBy}, ${day(question.askedAt, studio.timeZone)}. ${
-        question.tiles === 0
-          ? 'No tiles yet.'
-          : `${question.seen} of ${question.tiles} tiles are written up.`
+        question.tiles === 0 ? 'No tiles yet.' : `${question.seen} of ${question.tiles} tiles are written up.`
       }`}
       wide
     >
@@ -75,9 +80,7 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
       </Box>
       {question.conclusion && (
         <Section title="Concluded" acts={keeps && <ReopenButton id={question.id} />}>
-          <Typography sx={{ fontSize: '1.2rem', maxWidth: 760 }}>
-            {question.conclusion.said}
-          </Typography>
+          <Typography sx={{ fontSize: '1.2rem', maxWidth: 760 }}>{question.conclusion.said}</Typography>
           <Typography color="text.secondary">
             {question.conclusion.asExpected}; {question.concludedBy}
             {question.concludedAt && `, ${day(question.concludedAt, studio.timeZone)}`}
@@ -196,8 +199,7 @@ export async function QuestionPage({ params }: { params: Promise<{ no: string }>
               ) : (
                 <Box component="details" sx={{ '& summary': { cursor: 'pointer', mb: 1.5 } }}>
                   <summary>
-                    {question.tiles - question.seen} tiles are not written up yet; conclude all the
-                    same
+                    {question.tiles - question.seen} tiles are not written up yet; conclude all the same
                   </summary>
                   <ConcludeForm question={question} />
                 </Box>

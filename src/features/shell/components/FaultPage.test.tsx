@@ -31,9 +31,7 @@ test('a server that answers nonsense is at fault itself, and a fault without a n
     throw new SyntaxError('not JSON');
   });
   show(<FaultPage error={fault()} />);
-  expect(
-    await screen.findByRole('heading', { name: 'The studio’s server does not answer' }),
-  ).toBeTruthy();
+  expect(await screen.findByRole('heading', { name: 'The studio’s server does not answer' })).toBeTruthy();
   expect(screen.queryByText(/^Fault/)).toBeNull();
 });
 

@@ -75,9 +75,7 @@ export function Shell({
   const [open, setOpen] = useState<'finder' | 'keys' | null>(null);
   useEffect(() => {
     const listen = (event: KeyboardEvent): void => {
-      const field = (event.target as HTMLElement).closest(
-        'input, textarea, select, [contenteditable]',
-      );
+      const field = (event.target as HTMLElement).closest('input, textarea, select, [contenteditable]');
       if (
         (event.key === '/' && field === null) ||
         (event.key.toLowerCase() === 'k' && (event.ctrlKey || event.metaKey))
@@ -89,9 +87,7 @@ export function Shell({
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
   }, []);
-  const places = PLACES.filter((place) =>
-    place.href === '/mine' ? !records : !place.records || records,
-  );
+  const places = PLACES.filter((place) => (place.href === '/mine' ? !records : !place.records || records));
   return (
     <Box
       sx={{
@@ -140,9 +136,7 @@ export function Shell({
         </ButtonBase>
         {places.map(({ href, label, Icon }) => {
           const active =
-            path === href ||
-            path.startsWith(`${href}/`) ||
-            (href === '/tests' && path.startsWith('/pieces'));
+            path === href || path.startsWith(`${href}/`) || (href === '/tests' && path.startsWith('/pieces'));
           return (
             <Box
               key={href}

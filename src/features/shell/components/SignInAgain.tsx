@@ -11,13 +11,7 @@ import { call } from '@/platform/client';
 import { Form } from '@/ui/Form';
 
 /** Asks for the password without leaving the page, so that nothing typed is lost. */
-export function SignInAgain({
-  login,
-  onAnswer,
-}: {
-  login: string;
-  onAnswer: (signedIn: boolean) => void;
-}) {
+export function SignInAgain({ login, onAnswer }: { login: string; onAnswer: (signedIn: boolean) => void }) {
   const [password, setPassword] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const submit = async (event: FormEvent): Promise<void> => {
@@ -35,8 +29,8 @@ export function SignInAgain({
         <DialogTitle id="sign-in-again">Sign in again</DialogTitle>
         <DialogContent>
           <Typography sx={{ mb: 2 }}>
-            Your session has ended. What you were doing is still here and goes on once you have
-            signed in as {login}.
+            Your session has ended. What you were doing is still here and goes on once you have signed in as{' '}
+            {login}.
           </Typography>
           <TextField
             autoFocus

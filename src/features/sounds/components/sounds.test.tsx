@@ -34,7 +34,12 @@ Object.defineProperty(navigator, 'mediaDevices', { configurable: true, value: me
 HTMLElement.prototype.setPointerCapture = () => undefined;
 
 // What draws as a server does wants one when it is loaded, and does not use it for a whole page at once.
-Object.assign(globalThis, { MessageChannel: class { port1 = {}; port2 = {}; } }); // prettier-ignore
+Object.assign(globalThis, {
+  MessageChannel: class {
+    port1 = {};
+    port2 = {};
+  },
+});
 const { renderToString } = await import('react-dom/server');
 const { SenderHost } = await import('@/platform/sender/host');
 const { HoldToTalk } = await import('./HoldToTalk');
@@ -49,8 +54,10 @@ beforeEach(() => {
 });
 afterEach(() => void jest.restoreAllMocks());
 const later = (seconds: number): void => void (clock += seconds * 1000);
-const down = async (name: RegExp) => act(async () => void fireEvent.pointerDown(screen.getByRole('button', { name }), { pointerId: 1 })); // prettier-ignore
-const up = async (name: RegExp) => act(async () => void fireEvent.pointerUp(screen.getByRole('button', { name }), { pointerId: 1 })); // prettier-ignore
+const down = async (name: RegExp) =>
+  act(async () => void fireEvent.pointerDown(screen.getByRole('button', { name }), { pointerId: 1 }));
+const up = async (name: RegExp) =>
+  act(async () => void fireEvent.pointerUp(screen.getByRole('button', { name }), { pointerId: 1 }));
 
 function talk() {
   const heard: Recorded[] = [];
@@ -83,7 +90,7 @@ test('touched for a moment it goes on without a hand, until it is touched again'
 
 test('another piece taken in hand ends the note, and it is of the one it was begun for', async () => {
   const heard: string[] = [];
-  const of = (code: string) => <HoldToTalk key={code} of={code} onRecorded={() => heard.push(code)} />; // prettier-ignore
+  const of = (code: string) => <HoldToTalk key={code} of={code} onRecorded={() => heard.push(code)} />;
   const { rerender } = show(of('K3RVT'));
   await down(/^Speak of K3RVT/);
   later(2);
@@ -116,13 +123,13 @@ test('a device without a microphone takes the page over as the server drew it, a
 });
 
 test('a microphone that is not allowed says what can be done, and the note can be typed', async () => {
-  media.getUserMedia.mockImplementationOnce(() => Promise.reject(Object.assign(new Error(), { name: 'NotAllowedError' }))); // prettier-ignore
+  media.getUserMedia.mockImplementationOnce(() =>
+    Promise.reject(Object.assign(new Error(), { name: 'NotAllowedError' })),
+  );
   talk();
   await down(/^Speak/);
   expect((await screen.findByRole('alert')).textContent).toBe(microphoneTrouble('NotAllowedError'));
-  const words = ['NotAllowedError', 'NotFoundError', 'NotReadableError', 'x'].map(
-    microphoneTrouble,
-  );
+  const words = ['NotAllowedError', 'NotFoundError', 'NotReadableError', 'x'].map(microphoneTrouble);
   expect(new Set(words).size).toBe(4);
   for (const one of words) expect(one).toMatch(/Type the note|type the note|try again/);
 });

@@ -29,11 +29,7 @@ export function BucketFields() {
       <NumberInput control={control} name="fields.advice.sg" label="SG aimed at" />
       <NumberInput control={control} name="fields.advice.dips" label="Dips or coats" />
       <NumberInput control={control} name="fields.advice.seconds" label="Seconds each" />
-      <NumberInput
-        control={control}
-        name="fields.advice.restirMinutes"
-        label="Stir again after, min"
-      />
+      <NumberInput control={control} name="fields.advice.restirMinutes" label="Stir again after, min" />
       <TextInput control={control} name="fields.advice.dryingSign" label="Next coat when" />
     </FieldGrid>
   );

@@ -127,13 +127,7 @@ export function BucketLog({
           />
           <NumberInput control={control} name="litres" label="Volume now, l" width={130} />
           <NumberInput control={control} name="seconds" label="Seconds used" width={130} />
-          <NumberInput
-            control={control}
-            name="temperatureC"
-            quantity="temperature"
-            label="At"
-            width={100}
-          />
+          <NumberInput control={control} name="temperatureC" quantity="temperature" label="At" width={100} />
         </FormShell>
         <StirNote
           at={entries.filter(({ kind }) => kind === 'stirred').at(-1)?.at ?? null}
@@ -155,17 +149,8 @@ export function BucketLog({
         )}
       </Section>
       <Section title="Add to what is left">
-        <Stack
-          direction="row"
-          spacing={1}
-          sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}
-        >
-          <NumberField
-            label="More of something, %"
-            value={percent}
-            onChange={setPercent}
-            width={230}
-          />
+        <Stack direction="row" spacing={1} sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}>
+          <NumberField label="More of something, %" value={percent} onChange={setPercent} width={230} />
           <Typography>
             {more === null
               ? 'Percent of the base that is still in the bucket; needs its volume and SG.'
@@ -176,10 +161,7 @@ export function BucketLog({
               variant="outlined"
               disabled={busy}
               onClick={() =>
-                void log(
-                  { kind: 'addition', grams: more.grams, note: `${percent} % added` },
-                  'Written down',
-                )
+                void log({ kind: 'addition', grams: more.grams, note: `${percent} % added` }, 'Written down')
               }
             >
               It is in
@@ -201,10 +183,7 @@ export function BucketLog({
           <Nothing>After two measurements the drift of its SG is drawn here.</Nothing>
         )}
         {[...entries].reverse().map((entry) => (
-          <Typography
-            key={entry.id}
-            sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.75 }}
-          >
+          <Typography key={entry.id} sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.75 }}>
             <b>{entry.kind}</b>, {moment(entry.at, timeZone)}, {entry.by}
             {figures(entry, units) === '' ? '' : `: ${figures(entry, units)}`}
           </Typography>
@@ -223,9 +202,7 @@ function StirNote({ at, minutes }: { at: Date | null; minutes: number | null }) 
   return (
     <Typography role="status" sx={{ mt: 1, fontWeight: past >= minutes ? 700 : 400 }}>
       Stirred {past <= 0 ? 'just now' : `${past} min ago`}
-      {past >= minutes
-        ? ': stir again, to the bottom.'
-        : `; again in ${Math.ceil(minutes - past)} min.`}
+      {past >= minutes ? ': stir again, to the bottom.' : `; again in ${Math.ceil(minutes - past)} min.`}
     </Typography>
   );
 }

@@ -86,8 +86,7 @@ export function ChemistryPanel({
   if (now === null)
     return (
       <Nothing>
-        Choose materials and amounts; the oxides, the unity formula and the expansion follow as you
-        type.
+        Choose materials and amounts; the oxides, the unity formula and the expansion follow as you type.
       </Nothing>
     );
   const three = expansion(now);
@@ -119,8 +118,8 @@ export function ChemistryPanel({
     <Box>
       {now.unknown.names.length > 0 && (
         <Typography role="status" sx={{ fontWeight: 650, mb: 1 }}>
-          {now.unknown.names.join(', ')}: no analysis, {Math.round(100 * now.unknown.share)} % of
-          the recipe. The rest is reckoned without it.
+          {now.unknown.names.join(', ')}: no analysis, {Math.round(100 * now.unknown.share)} % of the recipe.
+          The rest is reckoned without it.
         </Typography>
       )}
       <Table size="small" aria-label="Chemistry">
@@ -179,8 +178,7 @@ export function ChemistryPanel({
           {beyond(holds.appen)} <Change now={three.appen} before={was?.appen} />
           <br />
           English &amp; Turner {figure(three.englishTurner)}
-          {beyond(holds.englishTurner)}{' '}
-          <Change now={three.englishTurner} before={was?.englishTurner} />
+          {beyond(holds.englishTurner)} <Change now={three.englishTurner} before={was?.englishTurner} />
           <br />
           Winkelmann &amp; Schott {figure(three.winkelmannSchott)}
           {beyond(holds.winkelmannSchott)}{' '}
@@ -208,8 +206,8 @@ export function ChemistryPanel({
         )}
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-        The three expansions are estimates that differ by up to 15 %; trust differences between
-        related glazes, not the figures.
+        The three expansions are estimates that differ by up to 15 %; trust differences between related
+        glazes, not the figures.
       </Typography>
       {rules.map(({ says, source }) => (
         <Typography key={says} sx={{ mb: 0.5 }}>
@@ -221,14 +219,11 @@ export function ChemistryPanel({
       ))}
       {points.length > 0 && silence === null && <FieldChart points={points} />}
       {silence !== null && (
-        <Typography variant="body2">
-          The silica–alumina field says nothing of it: {silence}.
-        </Typography>
+        <Typography variant="body2">The silica–alumina field says nothing of it: {silence}.</Typography>
       )}
       {field && (
         <Typography variant="body2">
-          It lies in “{field.name}”: {field.words}. The field was drawn for lime–potash glazes at
-          cone 11.
+          It lies in “{field.name}”: {field.words}. The field was drawn for lime–potash glazes at cone 11.
         </Typography>
       )}
     </Box>

@@ -42,10 +42,7 @@ export function EntryForm<I extends z.ZodType<Saving, Saving>, R>(props: {
     const { contract, input } = props.archive(id, archived);
     const answer = await form.act(contract, input);
     if (!answer.ok) return;
-    say(
-      archived ? 'Put away: it stays on record but is not offered any more' : 'In use again',
-      answer.undo,
-    );
+    say(archived ? 'Put away: it stays on record but is not offered any more' : 'In use again', answer.undo);
     router.refresh();
   };
   return (

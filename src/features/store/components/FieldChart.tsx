@@ -41,10 +41,7 @@ export function FieldChart({ points }: { points: readonly FieldPoint[] }) {
   const ink = useInk();
   const { typography } = useTheme();
   const said = points
-    .map(
-      (point) =>
-        `${point.label}: ${point.alumina.toFixed(2)} alumina, ${point.silica.toFixed(2)} silica`,
-    )
+    .map((point) => `${point.label}: ${point.alumina.toFixed(2)} alumina, ${point.silica.toFixed(2)} silica`)
     .join('; ');
   return (
     <Box sx={{ height: 300 }}>

@@ -76,11 +76,7 @@ export function MaterialForm({ material }: { material: Material | null }) {
       ? 0
       : Object.values(analysis.oxides).reduce<number>((a, b) => a + (b ?? 0), analysis.loi ?? 0);
   return (
-    <FormShell
-      form={form}
-      act={material === null ? 'Add the material' : 'Save'}
-      sx={{ maxWidth: 820 }}
-    >
+    <FormShell form={form} act={material === null ? 'Add the material' : 'Save'} sx={{ maxWidth: 820 }}>
       <TextInput control={control} name="fields.name" label="Name" />
       <Controller
         control={control}
@@ -129,11 +125,7 @@ export function MaterialForm({ material }: { material: Material | null }) {
                 label={`${formula(oxide)} %`}
               />
             ))}
-            <NumberInput
-              control={control}
-              name="fields.analysis.loi"
-              label="Loss %, a gain below 0"
-            />
+            <NumberInput control={control} name="fields.analysis.loi" label="Loss %, a gain below 0" />
           </FieldGrid>
           <Typography role="status">
             Together {figure(sum, 1)} %.

@@ -44,9 +44,7 @@ export function MixRoom({
   const [step, setStep] = useState<number | null>(1);
   const [of, setOf] = useState<'base' | 'total'>('base');
   const [sg, setSg] = useState<number | null>(1.45);
-  const used = recipe.lines.flatMap(
-    (line) => materials.find((one) => one.id === line.materialId) ?? [],
-  );
+  const used = recipe.lines.flatMap((line) => materials.find((one) => one.id === line.materialId) ?? []);
   const ticks = `mix/${version.id}/${dry}/${step}/${of}`;
   const { ticked, clear } = useTicks(ticks);
   let made: Batch | null = null;
@@ -119,8 +117,7 @@ export function MixRoom({
   return (
     <Box>
       <Caution>
-        Dry powders: fitted respirator, not a paper mask; no sweeping, wipe wet; no food at the
-        bench.
+        Dry powders: fitted respirator, not a paper mask; no sweeping, wipe wet; no food at the bench.
       </Caution>
       {hazardsByMaterial(used, ['dust']).map(({ words, from }) => (
         <Typography key={words} variant="body2" sx={{ mb: 0.5 }}>
@@ -130,13 +127,7 @@ export function MixRoom({
       <Box sx={{ mt: 3 }} />
       <Section title="How much">
         <Stack direction="row" spacing={1} sx={{ flexWrap: 'wrap', rowGap: 1 }}>
-          <NumberField
-            label="Dry weight"
-            quantity="mass"
-            value={dry}
-            onChange={setDry}
-            width={150}
-          />
+          <NumberField label="Dry weight" quantity="mass" value={dry} onChange={setDry} width={150} />
           <ToggleButtonGroup
             exclusive
             size="small"
@@ -147,13 +138,7 @@ export function MixRoom({
             <ToggleButton value="base">of the base</ToggleButton>
             <ToggleButton value="total">of everything</ToggleButton>
           </ToggleButtonGroup>
-          <NumberField
-            label="Scale shows"
-            quantity="mass"
-            value={step}
-            onChange={setStep}
-            width={130}
-          />
+          <NumberField label="Scale shows" quantity="mass" value={step} onChange={setStep} width={130} />
           <NumberField label="To SG" value={sg} onChange={setSg} width={110} />
         </Stack>
         <ProblemNote>{wrong ?? wrongSg}</ProblemNote>
@@ -187,9 +172,7 @@ export function MixRoom({
                 title: '',
                 rows: made.lines.map((line, i) => [
                   line.name,
-                  [recipe.lines[i]?.supply ?? '', line.addition ? 'addition' : '']
-                    .filter(Boolean)
-                    .join(', '),
+                  [recipe.lines[i]?.supply ?? '', line.addition ? 'addition' : ''].filter(Boolean).join(', '),
                   weight(line.grams),
                 ]),
               },

@@ -15,8 +15,7 @@ export function PotFit({ vessel, litres }: { vessel: Vessel; litres: number | nu
     volumeMl: null,
   });
   const units = useUnits();
-  const read = (value: number | null): number | null =>
-    value !== null && value > 0 ? value : null;
+  const read = (value: number | null): number | null => (value !== null && value > 0 ? value : null);
   const [width, height] = [read(pot.widthMm), read(pot.heightMm)];
   const found =
     width === null || height === null

@@ -89,9 +89,7 @@ export function RecipeRoom({
   const additions = lines.flatMap((line, i) => {
     const material = line.materialId === null ? undefined : byId.get(line.materialId);
     const share = percent[i];
-    return line.addition && material && share != null
-      ? [{ name: material.name, percent: share }]
-      : [];
+    return line.addition && material && share != null ? [{ name: material.name, percent: share }] : [];
   });
   const base = lines.reduce((sum, line) => sum + (line.addition ? 0 : (amountOf(line) ?? 0)), 0);
   const unread = lines.filter((line) => line.materialId === null || amountOf(line) === null);
@@ -198,8 +196,8 @@ export function RecipeRoom({
         </Stack>
         {version.fired && (
           <Typography sx={{ mb: 1 }}>
-            Version {version.no} has been fired and stays as it is; what you change here is kept as
-            the next version.
+            Version {version.no} has been fired and stays as it is; what you change here is kept as the next
+            version.
           </Typography>
         )}
         <RecipeTable
@@ -225,8 +223,7 @@ export function RecipeRoom({
         </Typography>
         {other?.recipe && (
           <Typography sx={{ mb: 1 }}>
-            Beside version {other.no}, per 100 of base:{' '}
-            {differenceInWords(other.recipe, lines, materials)}
+            Beside version {other.no}, per 100 of base: {differenceInWords(other.recipe, lines, materials)}
           </Typography>
         )}
         <TextField

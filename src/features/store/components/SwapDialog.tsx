@@ -39,8 +39,7 @@ export function SwapDialog({
       <DialogContent>
         {own === null ? (
           <Typography>
-            {out.name} has no analysis, so equal oxides cannot be reckoned. Give it one in the
-            store.
+            {out.name} has no analysis, so equal oxides cannot be reckoned. Give it one in the store.
           </Typography>
         ) : (
           <Autocomplete
@@ -65,8 +64,7 @@ export function SwapDialog({
                 ? 'The oxides come out the same.'
                 : `Not the same: ${found.off
                     .map(
-                      ({ oxide, before, after }) =>
-                        `${formula(oxide)} ${after > before ? 'more' : 'less'}`,
+                      ({ oxide, before, after }) => `${formula(oxide)} ${after > before ? 'more' : 'less'}`,
                     )
                     .join(', ')}.`}
             </Typography>

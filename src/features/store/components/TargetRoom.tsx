@@ -13,15 +13,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import {
-  analyse,
-  OXIDES,
-  partOf,
-  recipeFor,
-  type Oxide,
-  type Reached,
-  type Target,
-} from '@/core/chemistry';
+import { analyse, OXIDES, partOf, recipeFor, type Oxide, type Reached, type Target } from '@/core/chemistry';
 import { fieldNumber } from '@/core/units';
 import { useSend } from '@/platform/useSend';
 import { Section } from '@/ui/Page';
@@ -74,9 +66,7 @@ export function TargetRoom({
   const [shelf, setShelf] = useState<RecipeMaterial[]>(
     stocked.length >= 4
       ? stocked
-      : known.filter((one) =>
-          ['Potash feldspar', 'Kaolin', 'Silica', 'Whiting'].includes(one.name),
-        ),
+      : known.filter((one) => ['Potash feldspar', 'Kaolin', 'Silica', 'Whiting'].includes(one.name)),
   );
   const [into, setInto] = useState('');
   let found: Reached | null = null;
@@ -232,11 +222,7 @@ export function TargetRoom({
                     {one.wanted.min === one.wanted.max
                       ? one.wanted.min
                       : `${one.wanted.min} to ${one.wanted.max}`}
-                    .{' '}
-                    {OXIDES.reduce(
-                      (text, oxide) => text.replaceAll(oxide, formula(oxide)),
-                      one.why,
-                    )}
+                    . {OXIDES.reduce((text, oxide) => text.replaceAll(oxide, formula(oxide)), one.why)}
                   </Typography>
                 ))
               )}

@@ -14,9 +14,7 @@ import { mixSteps, readVariants } from '../variants';
 /** Several variants of one base, mixed by adding and pouring off: the order with few weighings. */
 export function Variants({ id }: { id: string }) {
   const units = useUnits();
-  const [text, setText] = useState(
-    'plain\nblue: Cobalt carbonate 1\ndeep blue: Cobalt carbonate 2',
-  );
+  const [text, setText] = useState('plain\nblue: Cobalt carbonate 1\ndeep blue: Cobalt carbonate 2');
   const [grams, setGrams] = useState<number | null>(500);
   // The order is looked for once typing rests, never between two keys.
   const [written, base] = [useDeferredValue(text), useDeferredValue(grams)];
@@ -24,8 +22,7 @@ export function Variants({ id }: { id: string }) {
   return (
     <>
       <Typography sx={{ mb: 1 }}>
-        One variant a line: its name, a colon, what is added in percent of the base, with commas
-        between.
+        One variant a line: its name, a colon, what is added in percent of the base, with commas between.
       </Typography>
       <TextField
         multiline
@@ -34,13 +31,7 @@ export function Variants({ id }: { id: string }) {
         onChange={(event) => setText(event.target.value)}
         sx={{ maxWidth: 560 }}
       />{' '}
-      <NumberField
-        label="Base of each"
-        quantity="mass"
-        value={grams}
-        onChange={setGrams}
-        width={150}
-      />
+      <NumberField label="Base of each" quantity="mass" value={grams} onChange={setGrams} width={150} />
       {rows.length === 0 ? (
         <ProblemNote>{said}</ProblemNote>
       ) : (

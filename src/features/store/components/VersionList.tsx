@@ -33,10 +33,7 @@ export function VersionList({
   return (
     <>
       {[...coating.versions].reverse().map((version) => (
-        <Typography
-          key={version.id}
-          sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.75 }}
-        >
+        <Typography key={version.id} sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.75 }}>
           <b>Version {version.no}</b>, {day(version.createdAt, timeZone)}
           {version.notes === '' ? '' : `: ${version.notes}`}
         </Typography>

@@ -96,13 +96,7 @@ export function BodyForm({ body, back = '/store' }: { body: Body | null; back?: 
           />
           <ColourInput control={control} name="fields.colour" label="Fired colour, for drawings" />
           <TextInput control={control} name="fields.notes" label="Notes" multiline minRows={2} />
-          <TextInput
-            control={control}
-            name="fields.cautions"
-            label="Cautions"
-            multiline
-            minRows={1}
-          />
+          <TextInput control={control} name="fields.cautions" label="Cautions" multiline minRows={1} />
           <Traits among={BODY_TRAITS} />
           <Caution>
             Dry clay dust holds silica: wet-clean, and wear a fitted respirator where it rises.
@@ -148,13 +142,7 @@ export function CoatingForm({
             label="Fired colour, for drawings"
             helper="The raw bucket is often another colour."
           />
-          <TextInput
-            control={control}
-            name="fields.whatItDoes"
-            label="What it does"
-            multiline
-            minRows={2}
-          />
+          <TextInput control={control} name="fields.whatItDoes" label="What it does" multiline minRows={2} />
           <TextInput
             control={control}
             name="fields.atmosphereNotes"
@@ -172,8 +160,8 @@ export function CoatingForm({
           />
           <Traits among={COATING_TRAITS} />
           <Caution>
-            Only a laboratory leach test clears a glaze for food, on that body and firing. Weighing
-            and mixing dry: fitted respirator, wet cleaning.
+            Only a laboratory leach test clears a glaze for food, on that body and firing. Weighing and mixing
+            dry: fitted respirator, wet cleaning.
           </Caution>
         </>
       )}

@@ -34,15 +34,10 @@ export async function BodyPage({ params }: { params: Promise<{ slug: string }> }
   return (
     <Page
       title={body?.name ?? 'A new body'}
-      acts={
-        body !== null && may(person, 'run the studio') && <MergeLink kind="body" id={body.id} />
-      }
+      acts={body !== null && may(person, 'run the studio') && <MergeLink kind="body" id={body.id} />}
       lead={body ? 'Clay body' : 'What is not known yet can stay empty.'}
     >
-      <BodyForm
-        body={body}
-        back={isBeginning(await countStore(database())) ? '/bench' : '/store'}
-      />
+      <BodyForm body={body} back={isBeginning(await countStore(database())) ? '/bench' : '/store'} />
       {body !== null && (
         <Box sx={{ mt: 4 }}>
           <WhatGoesWrong
@@ -63,8 +58,8 @@ export async function BodyPage({ params }: { params: Promise<{ slug: string }> }
                 </Typography>
               ))}
               <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-                In computed figures (Appen, 10⁻⁶/K), which may all be off: compare glazes by them,
-                not with a handbook.
+                In computed figures (Appen, 10⁻⁶/K), which may all be off: compare glazes by them, not with a
+                handbook.
               </Typography>
             </Section>
           )}

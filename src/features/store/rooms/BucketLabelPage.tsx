@@ -50,9 +50,7 @@ export async function BucketLabelPage({ params }: { params: Promise<{ id: string
         }}
       >
         <Box>
-          <Typography sx={{ fontSize: '11mm', fontWeight: 700, lineHeight: 1.05 }}>
-            {bucket.name}
-          </Typography>
+          <Typography sx={{ fontSize: '11mm', fontWeight: 700, lineHeight: 1.05 }}>{bucket.name}</Typography>
           <Typography>
             {coating?.kind}, version {bucket.versionNo}
             {coating?.coneLow && coating.coneHigh

@@ -84,8 +84,8 @@ export async function BucketPage({ params }: { params: Promise<{ id: string }> }
                   alt={`${bucket.coatingName} on ${bodies.get(cell.bodyId)}`}
                 />
                 <Typography variant="body2">
-                  {bodies.get(cell.bodyId)}, {coneWords({ known: cell.coneKnown, band: cell.cone })}
-                  , {cell.atmosphere}
+                  {bodies.get(cell.bodyId)}, {coneWords({ known: cell.coneKnown, band: cell.cone })},{' '}
+                  {cell.atmosphere}
                 </Typography>
               </Box>
             ))}

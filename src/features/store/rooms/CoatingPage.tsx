@@ -30,17 +30,12 @@ import { namedCell } from '../../chart/server';
 
 export async function CoatingPage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params;
-  const { person, studio } = await enter(
-    permit(slug === 'new' ? 'keep records' : 'read of coatings'),
-  );
+  const { person, studio } = await enter(permit(slug === 'new' ? 'keep records' : 'read of coatings'));
   const keeps = may(person, 'keep records');
   if (slug === 'new') {
     return (
       <Page title="A new coating" lead="What is not known yet can stay empty.">
-        <CoatingForm
-          coating={null}
-          back={isBeginning(await countStore(database())) ? '/bench' : '/store'}
-        />
+        <CoatingForm coating={null} back={isBeginning(await countStore(database())) ? '/bench' : '/store'} />
       </Page>
     );
   }
@@ -96,18 +91,10 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
       acts={
         keeps && (
           <>
-            <Button
-              component={Link}
-              href={`/tests/make?coating=${coating.slug}`}
-              variant="contained"
-            >
+            <Button component={Link} href={`/tests/make?coating=${coating.slug}`} variant="contained">
               Make tiles with it
             </Button>
-            <Button
-              component={Link}
-              href={`/store/coatings/${coating.slug}/edit`}
-              variant="outlined"
-            >
+            <Button component={Link} href={`/store/coatings/${coating.slug}/edit`} variant="outlined">
               Edit
             </Button>
           </>
@@ -115,9 +102,7 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
       }
     >
       {coating.whatItDoes !== '' && (
-        <Typography sx={{ fontSize: '1.15rem', maxWidth: 760, mb: 2 }}>
-          {coating.whatItDoes}
-        </Typography>
+        <Typography sx={{ fontSize: '1.15rem', maxWidth: 760, mb: 2 }}>{coating.whatItDoes}</Typography>
       )}
       {coating.atmosphereNotes !== '' && (
         <Typography sx={{ maxWidth: 760, mt: 1, mb: 2 }}>{coating.atmosphereNotes}</Typography>
@@ -136,9 +121,7 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
         {alone.length === 0 ? (
           <Nothing>No fired piece shows it by itself yet.</Nothing>
         ) : (
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-            {alone.slice(0, 7).map(show)}
-          </Box>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>{alone.slice(0, 7).map(show)}</Box>
         )}
       </Section>
       <Section title="Under and over others">
@@ -159,9 +142,7 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
             It has not been fired under or over another coating yet.
           </Nothing>
         ) : (
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-            {stacked.slice(0, 7).map(show)}
-          </Box>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>{stacked.slice(0, 7).map(show)}</Box>
         )}
       </Section>
       <Sensitive src={db} slug={coating.slug} name={coating.name} />
@@ -195,8 +176,7 @@ export async function CoatingPage({ params }: { params: Promise<{ slug: string }
         <Section title="Buckets">
           {buckets.map((bucket) => (
             <Typography key={bucket.id}>
-              <Link href={`/store/buckets/${bucket.id}`}>{bucket.name}</Link>, version{' '}
-              {bucket.versionNo}
+              <Link href={`/store/buckets/${bucket.id}`}>{bucket.name}</Link>, version {bucket.versionNo}
               {bucket.litres === null ? '' : `, ${bucket.litres} l`}
             </Typography>
           ))}

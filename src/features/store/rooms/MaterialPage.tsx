@@ -20,11 +20,7 @@ export async function MaterialPage({ params }: { params: Promise<{ slug: string 
   return (
     <Page
       title={material?.name ?? 'A new material'}
-      lead={
-        material === null
-          ? 'Its analysis stands on the supplier’s data sheet.'
-          : KINDS[material.kind]
-      }
+      lead={material === null ? 'Its analysis stands on the supplier’s data sheet.' : KINDS[material.kind]}
     >
       <MaterialForm material={material} />
     </Page>

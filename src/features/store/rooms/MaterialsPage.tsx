@@ -39,9 +39,7 @@ export async function MaterialsPage() {
             {material.analysis === null
               ? 'no analysis'
               : OXIDES.filter((oxide) => (material.analysis?.oxides[oxide] ?? 0) >= 1)
-                  .map(
-                    (oxide) => `${formula(oxide)} ${material.analysis?.oxides[oxide]?.toFixed(1)}`,
-                  )
+                  .map((oxide) => `${formula(oxide)} ${material.analysis?.oxides[oxide]?.toFixed(1)}`)
                   .join(', ')}
           </Typography>
           <Typography variant="body2" sx={{ display: { xs: 'none', md: 'block' } }}>

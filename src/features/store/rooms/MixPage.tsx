@@ -20,8 +20,7 @@ export async function MixPage({
   const { version: no } = await searchParams;
   const db = database();
   const coating = (await listCoatings(db)).find((one) => one.slug === slug);
-  const version =
-    coating?.versions.find((one) => String(one.no) === no) ?? coating?.versions.at(-1);
+  const version = coating?.versions.find((one) => String(one.no) === no) ?? coating?.versions.at(-1);
   if (coating === undefined || version === undefined) notFound();
   const recipe = (await recipesOf(db, [version.id])).get(version.id);
   if (recipe === undefined) notFound();

@@ -85,8 +85,8 @@ export async function StorePage() {
       >
         {coatings.length === 0 && (
           <Nothing>
-            Glazes, slips, engobes, underglazes, washes and overglazes stand here, each with its
-            versions and with what it looks like fired.
+            Glazes, slips, engobes, underglazes, washes and overglazes stand here, each with its versions and
+            with what it looks like fired.
           </Nothing>
         )}
         {coatings.map((coating) => (
@@ -108,9 +108,7 @@ export async function StorePage() {
                 {coating.archived ? ', put away' : ''}
               </Typography>
             </Box>
-            <Typography sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}>
-              {coating.whatItDoes}
-            </Typography>
+            <Typography sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}>{coating.whatItDoes}</Typography>
             <Typography variant="body2" sx={{ display: { xs: 'none', md: 'block' } }}>
               {range(coating)}
             </Typography>

@@ -21,8 +21,7 @@ export function MadeCodes({
   return (
     <Box>
       <Typography sx={{ mb: 2, maxWidth: 640 }}>
-        {codes.length === 1 ? 'This piece is' : `These ${codes.length} pieces are`} waiting to be
-        fired.{' '}
+        {codes.length === 1 ? 'This piece is' : `These ${codes.length} pieces are`} waiting to be fired.{' '}
         {fired
           ? 'Write the code on the foot of each with an iron or underglaze pencil, where no glaze comes'
           : 'Scratch the code into each, deep enough to be read through glaze'}

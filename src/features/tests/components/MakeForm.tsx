@@ -100,12 +100,7 @@ export function MakeForm(props: {
                 });
               }}
             />
-            <NumberInput
-              control={control}
-              name="heightMm"
-              quantity="length"
-              label="Face, foot to rim"
-            />
+            <NumberInput control={control} name="heightMm" quantity="length" label="Face, foot to rim" />
             <NumberInput control={control} name="count" label="How many alike" />
           </FieldGrid>
           <FaceEditor coatings={props.coatings} />
@@ -114,8 +109,8 @@ export function MakeForm(props: {
       <Section title="Layers, in the order they go on">
         <LayerEditor coatings={props.coatings} />
         <Caution>
-          Wipe dust off bisque with a damp sponge; keep fluid glazes off the foot. Mixing or sieving
-          dry: fitted respirator.
+          Wipe dust off bisque with a damp sponge; keep fluid glazes off the foot. Mixing or sieving dry:
+          fitted respirator.
         </Caution>
       </Section>
       {count > 1 && (
@@ -132,9 +127,7 @@ export function MakeForm(props: {
               name="marks.0"
               label="The studio’s own mark"
               helper={
-                count > 1
-                  ? 'On the first; each piece has its own code besides.'
-                  : 'Kept beside our code.'
+                count > 1 ? 'On the first; each piece has its own code besides.' : 'Kept beside our code.'
               }
             />
             <SelectInput

@@ -54,12 +54,7 @@ export async function TestsPage({
     body: piece.bodyName,
     form: piece.form,
     owner: piece.ownerName ?? '',
-    stack: describePiece(
-      faces.get(piece.id) ?? [],
-      layers.get(piece.id) ?? [],
-      names,
-      piece.keyKnown,
-    ),
+    stack: describePiece(faces.get(piece.id) ?? [], layers.get(piece.id) ?? [], names, piece.keyKnown),
     state: stateWords(piece, open.get(piece.id)?.label, fired.get(piece.id) ?? 0),
     made: piece.madeOn ?? '',
     flags: flags.get(piece.id)?.length ?? 0,

@@ -15,7 +15,7 @@ export function Strike({ id }: { id: string }) {
     const answer = await act(contracts.drop, { id, dropped });
     if (!answer.ok) return;
     router.refresh();
-    say(dropped ? 'The test is struck' : 'It stands again', dropped ? () => void drop(false) : undefined); // prettier-ignore
+    say(dropped ? 'The test is struck' : 'It stands again', dropped ? () => void drop(false) : undefined);
   };
   return (
     <>

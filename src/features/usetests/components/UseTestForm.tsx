@@ -31,7 +31,7 @@ export function UseTestForm({ pieceId, today }: { pieceId: string; today: string
     },
     draft: pieceId,
     done: ({ undo }, sent) => {
-      form.reset({ ...sent, outcome: '', rounds: null, dryG: null, wetG: null, note: '', dueOn: null }); // prettier-ignore
+      form.reset({ ...sent, outcome: '', rounds: null, dryG: null, wetG: null, note: '', dueOn: null });
       say('Written down', undo);
       router.refresh();
     },
@@ -42,7 +42,10 @@ export function UseTestForm({ pieceId, today }: { pieceId: string; today: string
   const choose = (next: string | number | null): void => {
     const { outcomes, againDays } = testKind(String(next))!;
     form.setValue('outcome', outcomes.length === 1 ? outcomes[0]!.id : '');
-    form.setValue('dueOn', againDays === null ? null : dayjs(doneOn).add(againDays, 'day').format('YYYY-MM-DD')); // prettier-ignore
+    form.setValue(
+      'dueOn',
+      againDays === null ? null : dayjs(doneOn).add(againDays, 'day').format('YYYY-MM-DD'),
+    );
   };
   return (
     <FormShell form={form} act="Write it down" sx={{ mt: 2 }}>
@@ -66,12 +69,7 @@ export function UseTestForm({ pieceId, today }: { pieceId: string; today: string
         />
       )}
       {test.counted !== null && (
-        <NumberInput
-          control={control}
-          name="rounds"
-          label={`How many ${test.counted}s`}
-          width={160}
-        />
+        <NumberInput control={control} name="rounds" label={`How many ${test.counted}s`} width={160} />
       )}
       {test.weighs && (
         <>

@@ -17,7 +17,13 @@ test('what is asked follows from the test: cycles of ice water, with its caution
   await choose(hand, 'What was found', 'it crazed');
   await hand.type(named('How many cycles'), '3');
   await press(hand, 'Write it down');
-  expect(sent.at(-1)!.body.input).toMatchObject({ kind: 'ice', outcome: 'crazed', rounds: 3, doneOn: '2026-05-03', dueOn: null }); // prettier-ignore
+  expect(sent.at(-1)!.body.input).toMatchObject({
+    kind: 'ice',
+    outcome: 'crazed',
+    rounds: 3,
+    doneOn: '2026-05-03',
+    dueOn: null,
+  });
   expect(router.refresh).toHaveBeenCalled();
 });
 
@@ -33,7 +39,12 @@ test('absorption is weighed, not judged; what is worth doing again says when', a
   expect(sent).toHaveLength(0);
   await hand.type(named('Soaked, g'), '204');
   await press(hand, 'Write it down');
-  expect(sent.at(-1)!.body.input).toMatchObject({ kind: 'absorption', outcome: 'weighed', dryG: 200, wetG: 204 }); // prettier-ignore
+  expect(sent.at(-1)!.body.input).toMatchObject({
+    kind: 'absorption',
+    outcome: 'weighed',
+    dryG: 200,
+    wetG: 204,
+  });
   await choose(hand, 'Which test', 'Dishwasher rounds');
   await choose(hand, 'What was found', 'as its twin');
   await press(hand, 'Write it down');

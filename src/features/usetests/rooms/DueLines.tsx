@@ -24,9 +24,7 @@ export async function dueLines(src: Source, today: string): Promise<ReactElement
           </Button>
         }
       >
-        <Typography sx={{ fontWeight: 650 }}>
-          {testKind(kind)?.name ?? kind} is due again
-        </Typography>
+        <Typography sx={{ fontWeight: 650 }}>{testKind(kind)?.name ?? kind} is due again</Typography>
         <Typography variant="body2">
           {count(own.length, 'piece')}: {own.map(({ code }) => code).join(', ')}; since{' '}
           {calendarDay(own[0]!.dueOn)}

@@ -40,7 +40,8 @@ export function BoardTable({
     const { are, headings } = board[side];
     const label = side === 'rows' ? placeOf(i, 0).replace(/\d+$/, '') : String(i + 1);
     if (are === 'nothing') return <span>{label}</span>;
-    const put = (written: readonly string[]): void => onHeadings(side, headed(headings, i, written, counts[side])); // prettier-ignore
+    const put = (written: readonly string[]): void =>
+      onHeadings(side, headed(headings, i, written, counts[side]));
     return (
       <Box
         component="input"
@@ -57,7 +58,20 @@ export function BoardTable({
           event.preventDefault();
           put(written);
         }}
-        sx={{ width: side === 'rows' ? 116 : 90, minHeight: 40, px: 0.5, font: 'inherit', fontWeight: 650, fontSize: side === 'rows' ? 14 : 12.5, color: 'text.primary', bgcolor: 'background.paper', border: '1px solid', borderColor: 'divider', borderRadius: '4px', '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' } }} // prettier-ignore
+        sx={{
+          width: side === 'rows' ? 116 : 90,
+          minHeight: 40,
+          px: 0.5,
+          font: 'inherit',
+          fontWeight: 650,
+          fontSize: side === 'rows' ? 14 : 12.5,
+          color: 'text.primary',
+          bgcolor: 'background.paper',
+          border: '1px solid',
+          borderColor: 'divider',
+          borderRadius: '4px',
+          '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' },
+        }}
       />
     );
   };
@@ -74,7 +88,14 @@ export function BoardTable({
       <Box
         component="table"
         aria-label="The board, tile by tile"
-        sx={{ borderCollapse: 'separate', borderSpacing: 3, '& th': { p: 0, textAlign: 'left', position: 'sticky', bgcolor: 'background.default', zIndex: 1 }, '& thead th': { top: 0, zIndex: 2 }, '& tbody th': { left: 0 }, '& td': { p: 0, verticalAlign: 'top' } }} // prettier-ignore
+        sx={{
+          borderCollapse: 'separate',
+          borderSpacing: 3,
+          '& th': { p: 0, textAlign: 'left', position: 'sticky', bgcolor: 'background.default', zIndex: 1 },
+          '& thead th': { top: 0, zIndex: 2 },
+          '& tbody th': { left: 0 },
+          '& td': { p: 0, verticalAlign: 'top' },
+        }}
       >
         <thead>
           <tr>
@@ -94,9 +115,7 @@ export function BoardTable({
                 const one = by.get(`${row}/${column}`);
                 return (
                   <td key={column}>
-                    {one && (
-                      <Place one={one} raster={raster} chosen={at === one.key} onTouch={onTouch} />
-                    )}
+                    {one && <Place one={one} raster={raster} chosen={at === one.key} onTouch={onTouch} />}
                   </td>
                 );
               })}
@@ -120,7 +139,6 @@ function Place({
   chosen: boolean;
   onTouch: (key: string) => void;
 }) {
-  // prettier-ignore
   const name = placeOf(one.row, one.column);
   const words = !one.hangs ? 'empty' : one.own !== '' ? one.own : one.is.lost ? 'not known' : '';
   return (
@@ -130,13 +148,34 @@ function Place({
       aria-pressed={chosen}
       aria-label={`${name}, ${one.hangs ? stackWords(one.is) : 'no tile hangs here'}`}
       onClick={() => onTouch(one.key)}
-      sx={{ position: 'relative', p: 0, border: '3px solid', borderColor: chosen ? 'primary.main' : 'transparent', bgcolor: 'transparent', cursor: 'pointer', display: 'block', opacity: one.hangs ? 1 : 0.35, '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' } }} // prettier-ignore
+      sx={{
+        position: 'relative',
+        p: 0,
+        border: '3px solid',
+        borderColor: chosen ? 'primary.main' : 'transparent',
+        bgcolor: 'transparent',
+        cursor: 'pointer',
+        display: 'block',
+        opacity: one.hangs ? 1 : 0.35,
+        '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' },
+      }}
     >
       <TileCut raster={raster} corners={one.corners} alt="" />
       {words !== '' && (
         <Box
           component="span"
-          sx={{ position: 'absolute', left: 0, right: 0, bottom: 0, px: 0.25, fontSize: 12, lineHeight: 1.3, bgcolor: 'background.paper', color: 'text.primary', fontFamily: one.own === '' ? 'inherit' : MONO }} // prettier-ignore
+          sx={{
+            position: 'absolute',
+            left: 0,
+            right: 0,
+            bottom: 0,
+            px: 0.25,
+            fontSize: 12,
+            lineHeight: 1.3,
+            bgcolor: 'background.paper',
+            color: 'text.primary',
+            fontFamily: one.own === '' ? 'inherit' : MONO,
+          }}
         >
           {words}
         </Box>
@@ -151,6 +190,8 @@ export function stackWords({ coats, lost, doubted }: OnBoard['is']): string {
   if (coats.length === 0) return 'bare';
   const part = (from: number, to: number): string =>
     to - from > 0.999 ? '' : from === 0 ? ' below' : ' above';
-  const words = coats.map(({ coating, coats: n, stretch }) => `${coating}${n > 1 ? ` ×${n}` : ''}${part(stretch.from, stretch.to)}`); // prettier-ignore
+  const words = coats.map(
+    ({ coating, coats: n, stretch }) => `${coating}${n > 1 ? ` ×${n}` : ''}${part(stretch.from, stretch.to)}`,
+  );
   return `${doubted ? 'likely ' : ''}${words.join(', then ')}`;
 }

@@ -12,8 +12,18 @@ import { FieldGrid } from '@/ui/FieldGrid';
 import { NumberField } from '@/ui/NumberField';
 import type { Said } from '../said';
 
-const AXIS: Record<Axis, string> = { coating: 'coatings', body: 'clay bodies', coats: 'how many coats', nothing: 'nothing' }; // prettier-ignore
-const GROUND: Record<FaceKind, string> = { bare: 'bare', 'light-slip': 'light slip', 'dark-slip': 'dark slip', textured: 'textured' }; // prettier-ignore
+const AXIS: Record<Axis, string> = {
+  coating: 'coatings',
+  body: 'clay bodies',
+  coats: 'how many coats',
+  nothing: 'nothing',
+};
+const GROUND: Record<FaceKind, string> = {
+  bare: 'bare',
+  'light-slip': 'light slip',
+  'dark-slip': 'dark slip',
+  textured: 'textured',
+};
 const HALVES: readonly (readonly [FaceKind, FaceKind])[] = [
   ['bare', 'dark-slip'],
   ['dark-slip', 'bare'],
@@ -40,12 +50,17 @@ function Pick({
   onPick: (value: string) => void;
   children: ReactNode;
 }) {
-  // prettier-ignore
   return (
-    <TextField select label={label} value={value} onChange={({ target }) => onPick(target.value)} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}>
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={({ target }) => onPick(target.value)}
+      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+    >
       {children}
     </TextField>
-  ); // prettier-ignore
+  );
 }
 
 /** What is said once for every tile of a board. */
@@ -72,24 +87,46 @@ export function ForAll({
         onChange={({ target }) => onSay({ name: target.value })}
         slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
       />{' '}
-      {/* prettier-ignore */}
       <FieldGrid phone={2} wide={2}>
         {(['rows', 'columns'] as const).map((side) => (
-          <Pick key={side} label={`Its ${side} name`} value={board[side].are} onPick={(are) => say({ [side]: { ...board[side], are: are as Axis } })}>
-            {(Object.keys(AXIS) as Axis[]).map((are) => <MenuItem key={are} value={are}>{AXIS[are]}</MenuItem>)}
-          </Pick> // prettier-ignore
+          <Pick
+            key={side}
+            label={`Its ${side} name`}
+            value={board[side].are}
+            onPick={(are) => say({ [side]: { ...board[side], are: are as Axis } })}
+          >
+            {(Object.keys(AXIS) as Axis[]).map((are) => (
+              <MenuItem key={are} value={are}>
+                {AXIS[are]}
+              </MenuItem>
+            ))}
+          </Pick>
         ))}
         {stacked && (
-          <Pick label="Beneath lies" value={board.beneath} onPick={(beneath) => say({ beneath: beneath as 'rows' | 'columns' })}>
+          <Pick
+            label="Beneath lies"
+            value={board.beneath}
+            onPick={(beneath) => say({ beneath: beneath as 'rows' | 'columns' })}
+          >
             <MenuItem value="rows">the row’s coating</MenuItem>
             <MenuItem value="columns">the column’s coating</MenuItem>
-          </Pick> // prettier-ignore
+          </Pick>
         )}
-        <Pick label="Each tile is" value={board.halves === null ? '' : `${board.halves.left}/${board.halves.right}`} onPick={(value) => { const [left, right] = value.split('/') as FaceKind[]; say({ halves: right === undefined ? null : { left: left!, right } }); }}>
+        <Pick
+          label="Each tile is"
+          value={board.halves === null ? '' : `${board.halves.left}/${board.halves.right}`}
+          onPick={(value) => {
+            const [left, right] = value.split('/') as FaceKind[];
+            say({ halves: right === undefined ? null : { left: left!, right } });
+          }}
+        >
           <MenuItem value="">one ground</MenuItem>
-          {HALVES.map(([left, right]) => <MenuItem key={`${left}/${right}`} value={`${left}/${right}`}>left {GROUND[left]}, right {GROUND[right]}</MenuItem>)}
+          {HALVES.map(([left, right]) => (
+            <MenuItem key={`${left}/${right}`} value={`${left}/${right}`}>
+              left {GROUND[left]}, right {GROUND[right]}
+            </MenuItem>
+          ))}
         </Pick>
-        {/* prettier-ignore */}
       </FieldGrid>
       <Box role="group" aria-label="The uppermost coating">
         <Typography variant="body2" sx={{ mb: 0.5 }}>
@@ -145,29 +182,62 @@ export function ForAll({
           onChange={({ target }) => say({ body: target.value })}
           slotProps={{ htmlInput: { list: 'wall-body-all', maxLength: 80 } }}
         />{' '}
-        {/* prettier-ignore */}
-        <TextField label="Cone" value={said.cone ?? ''} placeholder="not known" onChange={({ target }) => onSay({ cone: target.value })} slotProps={{ inputLabel: { shrink: true } }} />{' '}
-        {/* prettier-ignore */}
-        <Pick label="The cone is" value={said.conesShown ? 'shown' : 'meant'} onPick={(value) => onSay({ conesShown: value === 'shown' })}>
+        <TextField
+          label="Cone"
+          value={said.cone ?? ''}
+          placeholder="not known"
+          onChange={({ target }) => onSay({ cone: target.value })}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />{' '}
+        <Pick
+          label="The cone is"
+          value={said.conesShown ? 'shown' : 'meant'}
+          onPick={(value) => onSay({ conesShown: value === 'shown' })}
+        >
           <MenuItem value="meant">what was meant</MenuItem>
           <MenuItem value="shown">what cones showed</MenuItem>
         </Pick>{' '}
-        {/* prettier-ignore */}
-        <Pick label="Atmosphere" value={said.atmosphere} onPick={(value) => onSay({ atmosphere: value as Atmosphere })}>
-          {ATMOSPHERES.map((one) => <MenuItem key={one} value={one}>{one === 'unknown' ? 'not known' : one}</MenuItem>)}
+        <Pick
+          label="Atmosphere"
+          value={said.atmosphere}
+          onPick={(value) => onSay({ atmosphere: value as Atmosphere })}
+        >
+          {ATMOSPHERES.map((one) => (
+            <MenuItem key={one} value={one}>
+              {one === 'unknown' ? 'not known' : one}
+            </MenuItem>
+          ))}
         </Pick>{' '}
-        {/* prettier-ignore */}
-        <Pick label="Kiln" value={said.kilnId ?? ''} onPick={(value) => onSay({ kilnId: value === '' ? null : value })}>
+        <Pick
+          label="Kiln"
+          value={said.kilnId ?? ''}
+          onPick={(value) => onSay({ kilnId: value === '' ? null : value })}
+        >
           <MenuItem value="">not known</MenuItem>
-          {kilns.map(({ id, name }) => <MenuItem key={id} value={id}>{name}</MenuItem>)}
+          {kilns.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
         </Pick>{' '}
-        {/* prettier-ignore */}
-        <TextField label="Fired on, if known" type="date" value={said.firedOn ?? ''} onChange={({ target }) => onSay({ firedOn: target.value === '' ? null : target.value })} slotProps={{ inputLabel: { shrink: true } }} />{' '}
-        {/* prettier-ignore */}
-        <Pick label="Coats were put on by" value={said.method} onPick={(value) => onSay({ method: value as Method })}>
-          {METHODS.map((one) => <MenuItem key={one} value={one}>{one}</MenuItem>)}
+        <TextField
+          label="Fired on, if known"
+          type="date"
+          value={said.firedOn ?? ''}
+          onChange={({ target }) => onSay({ firedOn: target.value === '' ? null : target.value })}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />{' '}
+        <Pick
+          label="Coats were put on by"
+          value={said.method}
+          onPick={(value) => onSay({ method: value as Method })}
+        >
+          {METHODS.map((one) => (
+            <MenuItem key={one} value={one}>
+              {one}
+            </MenuItem>
+          ))}
         </Pick>
-        {/* prettier-ignore */}
       </FieldGrid>
       <datalist id="wall-body-all">
         {bodies.map((name) => (

@@ -16,12 +16,25 @@ export function Side({
   value: number;
   onChange: (value: number) => void;
 }) {
-  // prettier-ignore
   return (
-    <Box role="group" aria-label={`Number of ${what}`} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-      <IconButton aria-label={`Fewer ${what}`} disabled={value <= 1} onClick={() => onChange(value - 1)}><Remove /></IconButton>
-      <Typography sx={{ fontWeight: 650, minWidth: 92, textAlign: 'center' }}>{value} {value === 1 ? what.slice(0, -1) : what}</Typography>
-      <IconButton aria-label={`More ${what}`} disabled={value >= MOST_SIDE} onClick={() => onChange(value + 1)}><Add /></IconButton>
+    <Box
+      role="group"
+      aria-label={`Number of ${what}`}
+      sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}
+    >
+      <IconButton aria-label={`Fewer ${what}`} disabled={value <= 1} onClick={() => onChange(value - 1)}>
+        <Remove />
+      </IconButton>
+      <Typography sx={{ fontWeight: 650, minWidth: 92, textAlign: 'center' }}>
+        {value} {value === 1 ? what.slice(0, -1) : what}
+      </Typography>
+      <IconButton
+        aria-label={`More ${what}`}
+        disabled={value >= MOST_SIDE}
+        onClick={() => onChange(value + 1)}
+      >
+        <Add />
+      </IconButton>
     </Box>
-  ); // prettier-ignore
+  );
 }

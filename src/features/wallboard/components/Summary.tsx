@@ -28,34 +28,37 @@ export function Summary({
   busy: boolean;
   onBring: () => void;
 }) {
-  // prettier-ignore
   const hanging = list.filter(({ hangs }) => hangs);
   const lost = hanging.filter(({ is }) => is.lost).length;
   const doubted = hanging.filter(({ is }) => is.doubted).length;
   const used = namesOf(hanging.map(({ is }) => is));
   const coatings = unknownOf(used.coatings, names.coatings);
-  const bodies = unknownOf(used.bodies.filter((name) => name.trim() !== ''), names.bodies); // prettier-ignore
+  const bodies = unknownOf(
+    used.bodies.filter((name) => name.trim() !== ''),
+    names.bodies,
+  );
   const { under, top, line } = said.board;
   const numbers = [under, top.lower, top.upper, line];
-  const missing = [said.name.trim() === '' ? 'the board’s name' : '', hanging.some(({ is }) => is.body.trim() === '') ? 'the body' : '', numbers.some(Number.isNaN) ? 'its coats in numbers' : ''].filter((one) => one !== ''); // prettier-ignore
+  const missing = [
+    said.name.trim() === '' ? 'the board’s name' : '',
+    hanging.some(({ is }) => is.body.trim() === '') ? 'the body' : '',
+    numbers.some(Number.isNaN) ? 'its coats in numbers' : '',
+  ].filter((one) => one !== '');
   const faces = groundsOf(said.board).length;
   return (
     <Box sx={{ borderTop: '2px solid', borderColor: 'text.primary', pt: 1.5, mb: 2 }}>
       <Typography>
         {count(hanging.length, 'tile')}
         {faces > 1 ? ', two halves each' : ''}; {count(list.length - hanging.length, 'place')} empty
-        {lost > 0
-          ? `; of ${lost} nobody knows what is on them: they are kept, and stand in no cell`
-          : ''}
+        {lost > 0 ? `; of ${lost} nobody knows what is on them: they are kept, and stand in no cell` : ''}
         {doubted > 0 ? `; ${doubted} doubted` : ''}.
         {said.firedOn === null ? ' The day of firing stays unknown.' : ''}
         {said.cone === null || said.cone.trim() === '' ? ' The cone stays unknown.' : ''}
       </Typography>{' '}
-      {/* prettier-ignore */}
       {coatings.length > 0 && (
         <Typography sx={{ mt: 0.5 }}>
-          <b>New in the store:</b> {coatings.join(', ')}. If one of them is there under another
-          spelling, correct its heading.
+          <b>New in the store:</b> {coatings.join(', ')}. If one of them is there under another spelling,
+          correct its heading.
         </Typography>
       )}
       {bodies.length > 0 && (
@@ -72,7 +75,6 @@ export function Summary({
       >
         Bring in {count(hanging.length, 'tile')}
       </Button>{' '}
-      {/* prettier-ignore */}
       {missing.length > 0 && (
         <Typography component="span" variant="body2">
           Say {missing.join(' and ')} first.

@@ -16,7 +16,6 @@ export function TileCut({
   corners: Corners['corners'];
   alt: string;
 }) {
-  // prettier-ignore
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const context = canvas.current?.getContext('2d') ?? null;
@@ -29,7 +28,10 @@ export function TileCut({
         const px = Math.min(raster.width - 1, Math.max(0, Math.floor(x * raster.width)));
         const py = Math.min(raster.height - 1, Math.max(0, Math.floor(y * raster.height)));
         const from = (py * raster.width + px) * raster.channels;
-        out.data.set([raster.data[from]!, raster.data[from + 1]!, raster.data[from + 2]!, 255], 4 * (j * WIDE + i)); // prettier-ignore
+        out.data.set(
+          [raster.data[from]!, raster.data[from + 1]!, raster.data[from + 2]!, 255],
+          4 * (j * WIDE + i),
+        );
       }
     context.putImageData(out, 0, 0);
   }, [raster, corners]);

@@ -15,7 +15,6 @@ export function TileWords({
   one: OnBoard | null;
   onPlace: (key: string, part: Partial<OfPlace>) => void;
 }) {
-  // prettier-ignore
   if (one === null) return null;
   const name = placeOf(one.row, one.column);
   return (
@@ -40,7 +39,6 @@ export function TileWords({
       >
         {one.hangs ? 'No tile hangs here' : 'A tile hangs here'}
       </Button>{' '}
-      {/* prettier-ignore */}
     </Box>
   );
 }

@@ -30,7 +30,10 @@ import { Side } from './Side';
 import { Summary } from './Summary';
 import { TileWords } from './TileWords';
 
-/** A photographed wall board: laid over with its rows and columns, headed, looked through, and brought in as one. */
+/**
+ * A photographed wall board: laid over with its rows and columns, headed, looked through, and brought in as
+ * one.
+ */
 export function WallboardRoom({
   card,
   names,
@@ -76,14 +79,22 @@ export function WallboardRoom({
     forget();
     wall.close();
     router.refresh();
-    say(`${count(data.pieceIds.length, 'tile')} brought in`, () => void act(putAway, { lotId: data.lotId, coatingIds: data.coatingIds, binned: true }).then(({ ok }) => { if (ok) { setDone(null); setProblem(null); } router.refresh(); })); // prettier-ignore
+    say(
+      `${count(data.pieceIds.length, 'tile')} brought in`,
+      () =>
+        void act(putAway, { lotId: data.lotId, coatingIds: data.coatingIds, binned: true }).then(({ ok }) => {
+          if (ok) {
+            setDone(null);
+            setProblem(null);
+          }
+          router.refresh();
+        }),
+    );
   };
   if (done !== null)
     return (
       <Box>
-        <Typography variant="h2">
-          On record: {count(done.pieceIds.length, 'tile')} of this board
-        </Typography>
+        <Typography variant="h2">On record: {count(done.pieceIds.length, 'tile')} of this board</Typography>
         <ProblemNote>{problem}</ProblemNote>
         <Typography sx={{ my: 1 }}>
           {done.measured > 0
@@ -92,8 +103,11 @@ export function WallboardRoom({
           {done.coatingIds.length > 0 &&
             `${count(done.coatingIds.length, 'coating')} new: give them kind, range and cautions in the store.`}
         </Typography>{' '}
-        {/* prettier-ignore */}
-        <Button component={Link} href={done.chart === null ? '/chart' : `/chart?${new URLSearchParams(done.chart).toString()}`} variant="contained">
+        <Button
+          component={Link}
+          href={done.chart === null ? '/chart' : `/chart?${new URLSearchParams(done.chart).toString()}`}
+          variant="contained"
+        >
           Look at the chart
         </Button>{' '}
         <Button
@@ -136,37 +150,41 @@ export function WallboardRoom({
               mb: 3,
             }}
           >
-            {/* prettier-ignore */}
             <Box>
               <FrameDrawing
                 src={picture.url}
                 alt="The board"
                 aspect={picture.raster.height / picture.raster.width}
-                frames={[{ face: 0, label: 'Board', shape: { kind: 'corners', corners: grid.corners }, zones: [] }]} // prettier-ignore
+                frames={[
+                  { face: 0, label: 'Board', shape: { kind: 'corners', corners: grid.corners }, zones: [] },
+                ]}
                 outlines={list.flatMap(({ corners, hangs }) => (hangs ? [corners] : []))}
                 grey={touching ?? wall.grey ?? []}
-                onShape={(_, shape) => shape.kind === 'corners' && wall.change({ corners: shape.corners })} // prettier-ignore
+                onShape={(_, shape) => shape.kind === 'corners' && wall.change({ corners: shape.corners })}
                 onGrey={wall.setGrey}
                 onTouch={touching === null ? null : touch}
                 onLoaded={() => undefined}
               />
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, mt: 1 }}>
                 <Side what="rows" value={grid.rows} onChange={(rows) => wall.change({ rows })} />
-                <Side
-                  what="columns"
-                  value={grid.columns}
-                  onChange={(columns) => wall.change({ columns })}
-                />
+                <Side what="columns" value={grid.columns} onChange={(columns) => wall.change({ columns })} />
               </Box>
               <Typography role="status" variant="body2" sx={{ mt: 1 }}>
                 {touching !== null
                   ? `Touch step ${touching.length + 1} of ${steps} of the grey card, from dark to light.`
-                  : (wall.doubt ?? 'Corners lie on the outermost tiles. Drag them, or move them with the arrow keys.')}{' '}
-                {touching === null && wall.grey === null && 'No grey card is seen: colours will not be compared by number.'}
+                  : (wall.doubt ??
+                    'Corners lie on the outermost tiles. Drag them, or move them with the arrow keys.')}{' '}
+                {touching === null &&
+                  wall.grey === null &&
+                  'No grey card is seen: colours will not be compared by number.'}
               </Typography>
               {card !== null && (
                 <Button size="small" onClick={() => setTouching(touching === null ? [] : null)}>
-                  {touching !== null ? 'Leave it' : wall.grey === null ? 'Touch the grey card' : 'Grey is elsewhere'}
+                  {touching !== null
+                    ? 'Leave it'
+                    : wall.grey === null
+                      ? 'Touch the grey card'
+                      : 'Grey is elsewhere'}
                 </Button>
               )}
             </Box>
@@ -174,8 +192,8 @@ export function WallboardRoom({
           </Box>
           <Section title="Tile by tile">
             <Typography sx={{ mb: 1 }}>
-              Type the headings; a list pasted into one fills those after it. Touch a tile that is
-              something else, or where none hangs.
+              Type the headings; a list pasted into one fills those after it. Touch a tile that is something
+              else, or where none hangs.
             </Typography>
             <BoardTable
               raster={picture.raster}
@@ -184,7 +202,9 @@ export function WallboardRoom({
               counts={grid}
               names={names}
               at={at}
-              onHeadings={(side, headings) => onSay({ board: { ...said.board, [side]: { ...said.board[side], headings } } })} // prettier-ignore
+              onHeadings={(side, headings) =>
+                onSay({ board: { ...said.board, [side]: { ...said.board[side], headings } } })
+              }
               onTouch={setAt}
             />
             <TileWords one={list.find(({ key }) => key === at) ?? null} onPlace={onPlace} />
@@ -204,10 +224,7 @@ export function WallboardRoom({
               aria-label="Bringing the board in"
             />
           )}{' '}
-          {/* prettier-ignore */}
-          {busy && (
-            <Typography role="status">{progress?.doing ?? 'Sending the picture'}</Typography>
-          )}
+          {busy && <Typography role="status">{progress?.doing ?? 'Sending the picture'}</Typography>}
         </>
       )}
     </Box>

@@ -12,7 +12,12 @@ import { WallboardRoom } from '../components/WallboardRoom';
 export async function WallboardPage() {
   await enter(permit('run the studio'));
   const db = database();
-  const [card, coatings, bodies, kilns] = await Promise.all([greyCard(db), listCoatings(db), listBodies(db), listKilns(db)]); // prettier-ignore
+  const [card, coatings, bodies, kilns] = await Promise.all([
+    greyCard(db),
+    listCoatings(db),
+    listBodies(db),
+    listKilns(db),
+  ]);
   return (
     <Page
       title="Bring in a wall board"

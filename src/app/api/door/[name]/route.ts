@@ -8,12 +8,7 @@ import { fieldMessages } from '@/platform/operation';
 import { Refusal, notFound } from '@/platform/refusal';
 import { answering } from '@/platform/respond';
 import { deviceToken, signIn, signOut } from '@/platform/session';
-import {
-  acceptSchema,
-  firstRunSchema,
-  resetSchema,
-  signInSchema,
-} from '@/features/people/contracts';
+import { acceptSchema, firstRunSchema, resetSchema, signInSchema } from '@/features/people/contracts';
 
 function read<T extends z.ZodType>(schema: T, input: unknown): z.output<T> {
   const parsed = schema.safeParse(input);

@@ -8,10 +8,7 @@ import { respond, streamed } from '@/platform/respond';
 import { currentPerson } from '@/platform/session';
 
 /** Everything out: json and csv leave while they are read, schema says what they look like. */
-export async function GET(
-  _: Request,
-  { params }: { params: Promise<{ file: string }> },
-): Promise<Response> {
+export async function GET(_: Request, { params }: { params: Promise<{ file: string }> }): Promise<Response> {
   try {
     const { file } = await params;
     const person = await currentPerson();

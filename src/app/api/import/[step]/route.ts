@@ -39,10 +39,7 @@ const OPTION_BYTES = 4 * 1024 ** 2;
 
 /** plan: the dry run of an import. pictures: which piece each file name belongs to. order: a
  * firing’s pieces as it was opened. Nothing is written. */
-export function POST(
-  http: Request,
-  { params }: { params: Promise<{ step: string }> },
-): Promise<Response> {
+export function POST(http: Request, { params }: { params: Promise<{ step: string }> }): Promise<Response> {
   return answering('import', async () => {
     const { step } = await params;
     fromHere(http.headers);
@@ -64,8 +61,7 @@ export function POST(
     return withForm(http, most, ({ fields, file }) => {
       if (file === null) throw refuse('The file did not arrive whole. Send it again.');
       const options = importOptions.safeParse(parse(fields.options ?? '{}'));
-      if (!options.success)
-        throw refuse('The answers about the file could not be read. Choose them again.');
+      if (!options.success) throw refuse('The answers about the file could not be read. Choose them again.');
       return planImport(database(), file.bytes, options.data, file.name);
     });
   });

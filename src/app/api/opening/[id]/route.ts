@@ -6,10 +6,7 @@ import { refuse } from '@/platform/refusal';
 import { requireSignedIn } from '@/platform/viewer';
 
 /** Whether something was said of a load since: a phone beside another asks every few seconds. */
-export function GET(
-  _: Request,
-  { params }: { params: Promise<{ id: string }> },
-): Promise<Response> {
+export function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   return answering('opening', async () => {
     const { id } = await params;
     const person = await requireSignedIn();

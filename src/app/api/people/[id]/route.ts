@@ -8,10 +8,7 @@ import { requireDeed } from '../../require';
 const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** What is on record of a person, to be handed to them. */
-export async function GET(
-  _: Request,
-  { params }: { params: Promise<{ id: string }> },
-): Promise<Response> {
+export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   try {
     await requireDeed('run the studio');
     const { id } = await params;

@@ -6,10 +6,7 @@ import { respond } from '@/platform/respond';
 import { currentPerson } from '@/platform/session';
 
 /** The sheets of a question as one PDF; `?sheet=` for one of them. */
-export async function GET(
-  http: Request,
-  { params }: { params: Promise<{ no: string }> },
-): Promise<Response> {
+export async function GET(http: Request, { params }: { params: Promise<{ no: string }> }): Promise<Response> {
   try {
     const person = await currentPerson();
     if (person === null) throw new Refusal({ code: 'not-signed-in', message: 'Sign in first.' });
