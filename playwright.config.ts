@@ -1,15 +1,19 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'e2e',
   timeout: 90_000,
   expect: { timeout: 15_000 },
-  workers: 1,
+  // Each worker has its files' studios to itself (e2e/studios.ts): a browser, an application and a database server.
+  workers: Math.min(4, availableParallelism()),
   fullyParallel: false,
   reporter: [['list'], ['json']],
   globalSetup: './e2e/setup.ts',
   use: {
-    trace: 'retain-on-failure',
+    // Kept only on demand: to record each step of each test takes as long again.
+    trace: process.env.JITEN_TRACE === undefined ? 'off' : 'retain-on-failure',
+    screenshot: 'only-on-failure',
     actionTimeout: 20_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -78,3 +78,5 @@ function bundleWorker(): void {
     logLevel: 'error',
   });
 }
+
+if (process.argv[1] === import.meta.filename) build();
