@@ -53,7 +53,7 @@ test('a form that is pressed before its page is awake loses nothing and puts no 
   const page = await asleep.newPage();
   await page.goto(`${DEMO()}/sign-in`);
   const asked: string[] = [];
-  page.on('request', (request) => asked.push(request.url()));
+  page.on('request', (request) => request.isNavigationRequest() && asked.push(request.url()));
   const [login, secret] = [page.getByLabel(/name/i).first(), page.getByLabel(/^password/i)];
   await login.fill('iben');
   await secret.fill('crane-on-the-quay');

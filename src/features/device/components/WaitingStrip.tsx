@@ -1,16 +1,33 @@
 'use client';
 import Box from '@mui/material/Box';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { count } from '@/core/units';
 import { useSender } from '@/platform/sender/host';
+import type { Item } from '@/platform/sender/store';
 import Link from '@/ui/Link';
 
 /** Waiting for so long, there is no network or a slow one. */
 const LATE_MS = 2500;
 
+/** A page was drawn without what an earlier one left to be sent: once that is on the server it is drawn anew. */
+function useDrawnAnew(open: readonly Item[] | null): void {
+  const router = useRouter();
+  const left = useRef<ReadonlySet<string> | null>(null);
+  useEffect(() => {
+    if (open === null) return;
+    const waiting = open.filter(({ state }) => state !== 'refused').map(({ id }) => id);
+    left.current ??= new Set(waiting);
+    if (left.current.size === 0 || waiting.some((id) => left.current!.has(id))) return;
+    left.current = new Set();
+    router.refresh();
+  }, [open, router]);
+}
+
 /** Says on every page what is still on this device alone, and what the studio did not take. */
 export function WaitingStrip() {
   const { open, trouble } = useSender();
+  useDrawnAnew(open);
   const [now, setNow] = useState(() => Date.now());
   const newest = Math.max(0, ...(open ?? []).map(({ at }) => at));
   useEffect(() => {

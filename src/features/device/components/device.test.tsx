@@ -1,8 +1,8 @@
 import '../../../../test-support/on-device';
 import { z } from 'zod';
 import { contract, kept } from '@/platform/contract';
-import { waitFor } from '@testing-library/react';
-import { person, press, screen, server, show, type Posted } from '../../../../test-support/dom';
+import { cleanup, waitFor } from '@testing-library/react';
+import { person, press, router, screen, server, show, type Posted } from '../../../../test-support/dom';
 
 const { SenderHost } = await import('@/platform/sender/host');
 const { useSend } = await import('@/platform/useSend');
@@ -37,6 +37,17 @@ function device() {
   );
   return person();
 }
+/** The same person's next page. */
+function nextPage(): void {
+  cleanup();
+  show(
+    <SenderHost>
+      <WaitingStrip />
+      <OnThisDevice />
+    </SenderHost>,
+    { person: `0192c7cd-5baa-71a4-a619-90db87e8${String(no).padStart(4, '0')}` },
+  );
+}
 /** It tried, and waits. */
 const waits = () => screen.findByRole('button', { name: 'Send now' });
 const away = () => {
@@ -57,6 +68,22 @@ test('what cannot be sent is kept, said on every page, and sent when somebody as
   await screen.findByText('All that was written here is on the studio’s server.');
   expect(acts(sent)).toHaveLength(1);
   expect(acts(sent)[0]!.body.input).toEqual({ celsius: 812 });
+});
+
+test('a page that was drawn before what an earlier one left was sent is drawn anew once, and no other is', async () => {
+  server(away);
+  const hand = device();
+  await screen.findByText('All that was written here is on the studio’s server.');
+  await press(hand, '812');
+  await waits();
+  const sent = server(() => ({ ok: true, data: null }));
+  nextPage();
+  await screen.findByText('All that was written here is on the studio’s server.');
+  expect(acts(sent)).toHaveLength(1);
+  await waitFor(() => expect(router.refresh).toHaveBeenCalledTimes(1));
+  nextPage();
+  await screen.findByText('All that was written here is on the studio’s server.');
+  expect(router.refresh).toHaveBeenCalledTimes(1);
 });
 
 test('what the studio doubts is settled by its writer: sent all the same, as its contract says', async () => {
