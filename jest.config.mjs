@@ -33,6 +33,7 @@ const config = {
         '<rootDir>/src/**/*.test.ts',
         '<rootDir>/demo/**/*.test.ts',
         '<rootDir>/stand-ins/**/*.test.ts',
+        '<rootDir>/scripts/**/*.test.ts',
       ],
       testPathIgnorePatterns: ['\\.db\\.test\\.ts$'],
     },

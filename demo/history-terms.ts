@@ -4,7 +4,7 @@ import { EVERYWHERE, type Coat, type Face, type Layer } from '../src/core/zones'
 import type { Framing } from './frames';
 import type { Observation } from '../src/data/observations';
 import type { Scene } from './paint';
-import { type CoatSpec, type LotSpec, type PieceSpec } from './plan';
+import { type CoatSpec, type LotSpec, type PieceSpec } from './plan-terms';
 import { BODIES, COATINGS } from './studio';
 import { type Rgb } from './truth';
 

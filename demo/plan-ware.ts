@@ -1,6 +1,6 @@
 /** What the demo’s people made besides the board: small firings and ware. */
 import type { Random } from './random';
-import { type CoatSpec, type PieceSpec, type LotSpec, tile, alone } from './plan';
+import { type CoatSpec, type PieceSpec, type LotSpec, tile, alone } from './plan-terms';
 
 /** Small firings in Pip: a few cone 6 tests, earthenware, and the dug clay. */
 export function small(random: Random): { six: LotSpec[]; earthenware: LotSpec[] } {

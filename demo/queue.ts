@@ -3,7 +3,7 @@ import { hasRings } from '../src/core/designs';
 import type { Atmosphere } from '../src/core/signs';
 import type { Face } from '../src/core/zones';
 import { coatOf, layerOf, type DemoHistory, type DemoPiece } from './history-terms';
-import type { LotSpec, PieceSpec } from './plan';
+import type { LotSpec, PieceSpec } from './plan-terms';
 import type { Random } from './random';
 
 /** Of ware the demo tells of one surface: the inside of what is round and open, the outside of pots. */

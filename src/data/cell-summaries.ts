@@ -3,10 +3,12 @@ import { apartIn, deltaE, together, type PieceColour, type TogetherColour } from
 import { CONE_KNOWN } from '@/core/firing';
 import { summarise } from '@/core/standing';
 import type { Row, Source } from './database';
-import { CHUNK } from './cells';
 import { coloursOfCells, freshenRepeats, NO_REPEATS, readRepeats } from './repeats';
 import { groupRows } from './rows';
 import { bestPicture, sightingsInPictures } from './zone-pictures';
+
+/** So many cells, pieces or rows are read and written at once. */
+export const CHUNK = 400;
 
 /** A cell of more pieces is summed up when it is next read, not while somebody saves. */
 const LARGE = 400;

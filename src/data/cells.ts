@@ -9,9 +9,7 @@ import type { Row, Source } from './database';
 import { loadFired, type Fired, type Pair } from './fired';
 import { cellId } from './ids';
 import { holdPieces } from './pieces';
-import { summariseCells } from './cell-summaries';
-
-export const CHUNK = 400;
+import { CHUNK, summariseCells } from './cell-summaries';
 
 /** Brings the cells that these pieces stand in, or stood in, up to date. */
 export async function refreshCells(src: Source, pairs: readonly Pair[]): Promise<void> {

@@ -1,5 +1,5 @@
 import { coloursApart } from './colour-sides';
-import type { PieceView } from './divisions';
+import type { PieceView } from './sides';
 import { summarise } from './standing';
 import type { Testimony } from './sightings';
 import type { Lab } from '../colour';

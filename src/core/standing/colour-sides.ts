@@ -4,7 +4,7 @@
  */
 import { colourWord, deltaE, labWords, middleLab, type Lab } from '../colour';
 import { plainColours } from './colours';
-import { bySize, sidesBy, type PieceView, type Sides } from './divisions';
+import { bySize, sidesBy, type PieceView, type Sides } from './sides';
 
 type Measured = PieceView & { lab: Lab };
 

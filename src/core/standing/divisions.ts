@@ -1,24 +1,9 @@
 /** What the pieces of a cell are divided about, and whether it matters. */
-import { apartIn, type Lab } from '../colour';
-import type { Surface, Opacity, Meeting } from '../signs';
+import { apartIn } from '../colour';
 import { wilson } from '../statistics';
 import { tellApart, type Told } from './apart';
 import { coloursApart } from './colour-sides';
-
-/** One piece of a cell: all that was seen of it there, as one. */
-export type PieceView = {
-  pieceId: string;
-  firingId: string;
-  surface: Surface | null;
-  opacity: Opacity | null;
-  colour: string | null;
-  /** Measured by a grey in its picture. */
-  lab?: Lab | null;
-  met: Meeting | null;
-  movementMm: number | null;
-  signs: Map<string, { severity: number; wanted: boolean }>;
-  variables: Record<string, string>;
-};
+import { bySize, sidesBy, type PieceView, type Sides } from './sides';
 
 /** Pieces that say the same; only so many are named. */
 export type Side = { value: string; count: number; pieces: string[] };
@@ -44,24 +29,6 @@ const ENOUGH = 5;
 const NAMED = 12;
 /** How far measured colours lie apart that are two, where the studio’s repeats have not said it. */
 const UNKNOWN_APART = apartIn({ within: null, between: null });
-
-export type Sides = Map<string, PieceView[]>;
-
-/** Sides, most first; ties go to the one that sorts first. */
-export const bySize = (sides: Sides): [value: string, own: PieceView[]][] =>
-  [...sides].sort((a, b) => b[1].length - a[1].length || (a[0] < b[0] ? -1 : 1));
-
-export function sidesBy(views: readonly PieceView[], value: (view: PieceView) => string | null): Sides {
-  const sides: Sides = new Map();
-  for (const view of views) {
-    const said = value(view);
-    if (said === null) continue;
-    const side = sides.get(said);
-    if (side === undefined) sides.set(said, [view]);
-    else side.push(view);
-  }
-  return sides;
-}
 
 /** Runs are one side until a gap of more than 5 mm and of half the longer run. Common practice, no source. */
 function byRun(views: readonly PieceView[]): Sides {

@@ -3,7 +3,8 @@ import { dip } from '../../../test-support/layers';
 import { NOTHING, type SeenSign } from '../looks';
 import { tellApart, type Placed } from './apart';
 import { circumstances, type History } from './circumstances';
-import { divisionsOf, type PieceView } from './divisions';
+import { divisionsOf } from './divisions';
+import type { PieceView } from './sides';
 import { mostWords, sideWords, standingWords, toldWords } from './words';
 import { describeStanding, summarise, type Testimony } from './index';
 

@@ -1,6 +1,7 @@
 import { CONE_KNOWN, type ConeKnown } from '../firing';
 import type { Meeting, Surface } from '../signs';
-import { AGREED, divisionsOf, type Division, type PieceView } from './divisions';
+import { AGREED, divisionsOf, type Division } from './divisions';
+import type { PieceView } from './sides';
 import type { Testimony } from './sightings';
 
 export const STANDINGS = ['untried', 'once', 'repeated', 'settled', 'depends', 'contradictory'] as const;

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { compareCones, formatCone } from '@/core/cones';
 import type { Witness } from '@/data/witnesses';
-import { ConeDrawing } from './';
+import { ConeDrawing } from './Glyph';
 
 /** The witness cones of a firing as they bent, coolest first; one place after another. */
 export function ConeRow({

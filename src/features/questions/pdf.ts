@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
-import type { Sheet } from './sheets';
+import type { Sheet } from './sheet';
 
 const MARGIN = 40;
 const ROW = 18;

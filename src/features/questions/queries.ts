@@ -12,7 +12,8 @@ import { listObservations } from '@/data/observations';
 import { groupRows } from '@/data/rows';
 import { shownWords, stateOf } from '@/core/looks';
 import { may } from '../people';
-import { sheetsFor, type Sheet } from './sheets';
+import type { Sheet } from './sheet';
+import { sheetsFor } from './sheets';
 import { listBodies } from '@/data/bodies';
 import { listCoatings, offeredVersions } from '@/data/coatings';
 

@@ -21,7 +21,7 @@ import {
   cautions,
   shortages,
   shortLead,
-} from './sheets';
+} from './sheet';
 
 function cupPlan(input: SheetInput) {
   const corners = cornersOf(input.tiles);

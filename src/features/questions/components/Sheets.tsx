@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Caution } from '@/ui/Caution';
 import { TickList } from '@/features/ticks';
-import type { Sheet } from '../sheets';
+import type { Sheet } from '../sheet';
 
 const TABS: Record<Sheet['key'], string> = {
   weigh: 'Weigh out',
