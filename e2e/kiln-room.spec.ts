@@ -75,11 +75,13 @@ test('a label in a picture says of what it is; another is dragged onto its piece
   await taker.setInputFiles({ name: 'b.jpg', mimeType: 'image/jpeg', buffer: plain });
   const thumb = page.getByRole('button', { name: /^Picture 1, taken/ });
   const onto = plan.getByRole('button', { name: new RegExp(`^${second}`) });
-  const [from, to] = [(await thumb.boundingBox())!, (await onto.boundingBox())!];
-  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  // Taken once it lies still, and let go of once the piece shows that it is over it.
+  await thumb.hover();
   await page.mouse.down();
+  const [from, to] = [(await thumb.boundingBox())!, (await onto.boundingBox())!];
   await page.mouse.move(from.x + 20, from.y + 30, { steps: 4 });
   await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
+  await expect(onto).toHaveCSS('border-top-width', '3px');
   await page.mouse.up();
   await expect(page.getByText(`1 thing laid on ${second}`)).toBeVisible();
   await expect(page.getByText(/all of it is on the studio’s server/)).toBeVisible();
