@@ -13,7 +13,9 @@ import { log } from '../src/platform/log';
 
 const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT);
-const application = next({ dev: false, dir: process.cwd(), hostname: host, port });
+/** With the sources followed: `npm run dev`. */
+const dev = process.env.JITEN_DEV === '1';
+const application = next({ dev, dir: process.cwd(), hostname: host, port });
 await application.prepare();
 const page = application.getRequestHandler();
 const statics = answerStatic(process.env.JITEN_BUILD_DIR ?? '.next');
@@ -21,12 +23,14 @@ const server = makeFront({
   proxies: namedProxies(process.env.JITEN_PROXY),
   certificate: readCertificate(process.env.JITEN_TLS_CERT, process.env.JITEN_TLS_KEY),
   handle: async (from, to) => {
-    for (const answer of [statics, answerWorker, answerPicture, answerKept])
-      if (await answer(from, to)) return;
+    // What follows each change is neither kept nor of the build.
+    const answers = dev ? [answerPicture] : [statics, answerWorker, answerPicture, answerKept];
+    for (const answer of answers) if (await answer(from, to)) return;
     const mark = await markOf(from, to);
-    if (mark !== null && answerByMark(from, to, mark)) return;
+    if (!dev && mark !== null && answerByMark(from, to, mark)) return;
     await page(from, to);
   },
+  dev,
   fault: (error) => log.error({ error: String(error) }, 'a request fell through'),
 });
 server.listen(port, host);

@@ -24,6 +24,8 @@ export type Handler = (from: IncomingMessage, to: ServerResponse) => Promise<voi
 export type FrontOptions = {
   proxies: BlockList;
   certificate: Certificate | null;
+  /** The sources are followed: a page may make code of words, as what is made anew in it does. */
+  dev?: boolean;
   handle: Handler;
   /** What went wrong where nobody else could say so. */
   fault: (error: unknown) => void;
@@ -33,10 +35,10 @@ export type FrontOptions = {
 const SLOWEST_MS = 30 * 60_000;
 
 /** A server that is not listening yet. */
-export function makeFront({ proxies, certificate, handle, fault }: FrontOptions): Server {
+export function makeFront({ proxies, certificate, dev = false, handle, fault }: FrontOptions): Server {
   const answer: RequestListener = (from, to) => {
     const nonce = randomBytes(16).toString('base64');
-    for (const [name, value] of answerHeaders(nonce, certificate?.trusted ?? false))
+    for (const [name, value] of answerHeaders(nonce, certificate?.trusted ?? false, dev))
       to.setHeader(name, value);
     const address = readAddress(from.url ?? '');
     if (!address.ok) {
@@ -51,7 +53,7 @@ export function makeFront({ proxies, certificate, handle, fault }: FrontOptions)
     if (peer.tls) from.headers[TLS] = 'yes';
     from.headers[NONCE] = nonce;
     // From here the framework takes the mark for what it writes itself.
-    from.headers['content-security-policy'] = policy(nonce);
+    from.headers['content-security-policy'] = policy(nonce, dev);
     handle(from, to).catch((error: unknown) => {
       fault(error);
       if (to.headersSent) to.destroy();

@@ -9,12 +9,15 @@ const ZOOM_SHEET =
 
 const YEAR_S = 31_536_000;
 
-/** `nonce` marks what the server itself wrote into this one page. */
-export function policy(nonce: string): string {
+/**
+ * `nonce` marks what the server itself wrote into this one page. `dev`: code is made anew in the page, and styles
+ * come without a mark, as the tools for following changes need it; never where a studio is served.
+ */
+export function policy(nonce: string, dev = false): string {
   return [
     "default-src 'self'",
-    `script-src 'self' 'nonce-${nonce}'`,
-    `style-src-elem 'self' 'nonce-${nonce}' ${ZOOM_SHEET}`,
+    `script-src 'self' 'nonce-${nonce}'${dev ? " 'unsafe-eval'" : ''}`,
+    dev ? "style-src-elem 'self' 'unsafe-inline'" : `style-src-elem 'self' 'nonce-${nonce}' ${ZOOM_SHEET}`,
     // Widths and places are written beside what they place.
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' blob: data:",
@@ -31,9 +34,9 @@ export function policy(nonce: string): string {
 /**
  * Headers of every answer. `lasting`: a certificate that every browser trusts, so that it may insist on it.
  */
-export function answerHeaders(nonce: string, lasting: boolean): [string, string][] {
+export function answerHeaders(nonce: string, lasting: boolean, dev = false): [string, string][] {
   return [
-    ['content-security-policy', policy(nonce)],
+    ['content-security-policy', policy(nonce, dev)],
     ['x-content-type-options', 'nosniff'],
     ['referrer-policy', 'same-origin'],
     ['permissions-policy', 'camera=(self), microphone=(self), geolocation=(), payment=()'],

@@ -2,10 +2,6 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
-import { DatePicker } from '@mui/x-date-pickers/DatePicker';
-import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
-import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
-import dayjs from 'dayjs';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 
 export type Bound<V extends FieldValues> = {
@@ -64,39 +60,6 @@ export function CheckInput<V extends FieldValues>({ control, name, label }: Boun
         />
       )}
     />
-  );
-}
-
-/** A day, kept as YYYY-MM-DD; empty is null. */
-export function DateInput<V extends FieldValues>({ control, name, label }: Bound<V>) {
-  return (
-    <LocalizationProvider dateAdapter={AdapterDayjs}>
-      <Controller
-        control={control}
-        name={name}
-        render={({ field, fieldState }) => (
-          <DatePicker
-            label={label}
-            format="YYYY-MM-DD"
-            value={field.value ? dayjs(field.value) : null}
-            onChange={(value) =>
-              field.onChange(
-                value === null ? null : value.isValid() ? value.format('YYYY-MM-DD') : 'not a date',
-              )
-            }
-            slotProps={{
-              textField: {
-                size: 'small',
-                fullWidth: true,
-                error: fieldState.invalid,
-                helperText: fieldState.error?.message,
-                onBlur: field.onBlur,
-              },
-            }}
-          />
-        )}
-      />
-    </LocalizationProvider>
   );
 }
 

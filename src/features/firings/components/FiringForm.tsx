@@ -14,7 +14,8 @@ import { Caution } from '@/ui/Caution';
 import { FormShell } from '@/ui/FormShell';
 import { useSay } from '@/ui/Undo';
 import { ChoiceInput, SelectInput } from '@/ui/choice-fields';
-import { DateInput, TextInput } from '@/ui/fields';
+import { DateInput } from '@/ui/DateInput';
+import { TextInput } from '@/ui/fields';
 import { takeOut } from '../../loading/contracts';
 import * as contracts from '../contracts';
 
