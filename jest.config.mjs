@@ -46,7 +46,11 @@ const config = {
     {
       ...shared,
       displayName: 'integration',
-      testMatch: ['<rootDir>/src/**/*.db.test.ts', '<rootDir>/demo/**/*.db.test.ts'],
+      testMatch: [
+        '<rootDir>/src/**/*.db.test.ts',
+        '<rootDir>/demo/**/*.db.test.ts',
+        '<rootDir>/bench/**/*.db.test.ts',
+      ],
       globalSetup: '<rootDir>/scripts/jest-database.ts',
       globalTeardown: '<rootDir>/scripts/jest-database-stop.ts',
     },

@@ -10,12 +10,10 @@ import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { migrate } from '../src/data/migrations';
 import { startApplication } from '../test-support/application';
-import type { Dumped } from '../src/keeper/backup/dump';
 import { ensureDatabase, openOn } from '../src/keeper/server';
 import { build } from '../scripts/build';
-import { median } from './measure';
+import { median, note, report, type Bench } from './measure';
 
-const MB = 1024 * 1024;
 const STUDIO = {
   name: 'Kiln Lane',
   timeZone: 'UTC',
@@ -44,7 +42,8 @@ const SENDER = `
 const residentMb = (pid: number): number =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1024;
 
-export async function benchBodies(server: Dumped): Promise<void> {
+export const benchBodies: Bench = async (server, sized) => {
+  const MB = 1024 * sized(1024, 20);
   build();
   await ensureDatabase(server, 'bodies');
   const db = openOn(server, 'bodies');
@@ -83,16 +82,16 @@ export async function benchBodies(server: Dumped): Promise<void> {
     }
     return { times: times.sort((a, b) => a - b), mostMb };
   }
-  await checked(wait(1500));
-  const { times: idle } = await checked(wait(3000));
+  await checked(wait(sized(1500, 50)));
+  const { times: idle } = await checked(wait(sized(3000, 200)));
   const usual = median([...idle]);
-  console.log(`health check, usually: median ${usual.toFixed(1)} ms, ${residentMb(pid).toFixed(0)} MB`);
+  note(`health check, usually: median ${usual.toFixed(1)} ms, ${residentMb(pid).toFixed(0)} MB`);
   for (const [what, path, unit, bytes, sender] of [
     ['100 MB of brackets from a stranger', '/api/act/pieces.bin', '[],', 100 * MB, ''],
     ['100 MB of brackets from a technician', '/api/act/pieces.bin', '[],', 100 * MB, cookie],
     ['20 MB of line ends as a table', '/api/import/plan', '\n', 20 * MB - 2000, cookie],
     ['20 MB of commas as a table', '/api/import/plan', ',', 20 * MB - 2000, cookie],
-    ['50,000 rows as a table', '/api/import/plan', 'Peat,6\n', 7 * 50_000, cookie],
+    ['50,000 rows as a table', '/api/import/plan', 'Peat,6\n', 7 * sized(50_000, 500), cookie],
   ] as const) {
     const sending = spawn(process.execPath, ['--input-type=module', '-e', SENDER], {
       stdio: ['ignore', 'ignore', 'inherit'],
@@ -101,10 +100,10 @@ export async function benchBodies(server: Dumped): Promise<void> {
     const { times, mostMb } = await checked(once(sending, 'exit'));
     const at = (share: number): number =>
       times[Math.min(times.length - 1, Math.floor(share * times.length))]!;
-    console.log(
+    note(
       `${what}, five times: health check median ${at(0.5).toFixed(1)} ms (${(at(0.5) / usual).toFixed(1)} × its usual; wanted: at most 5), longest ${at(1).toFixed(0)} ms of ${times.length}, at most ${mostMb.toFixed(0)} MB (wanted: under 600)`,
     );
   }
   await application.stop();
   rmSync(data, { recursive: true, force: true });
-}
+};

@@ -1,11 +1,12 @@
 import solver from 'javascript-lp-solver';
 import { analyse, MATERIALS, OXIDES, recipeFor } from '../src/core/chemistry';
-import { clock, median, report } from './measure';
+import { clock, median, report, type Bench } from './measure';
 
 /** Chemistry against the bare matrix product, and the target search against the solver alone. */
-export function benchChemistry(): void {
+export const benchChemistry: Bench = (_, sized) => {
+  const many = sized(10_000, 100);
   const known = MATERIALS.flatMap(({ name, analysis }) => (analysis === null ? [] : [{ name, analysis }]));
-  const recipes = Array.from({ length: 10_000 }, (_, i) =>
+  const recipes = Array.from({ length: many }, (_, i) =>
     known.slice(i % 20, (i % 20) + 8).map((one, j) => ({ ...one, amount: 1 + ((i * 7 + j * 13) % 40) })),
   );
   // The floor: amounts × oxides as plain arrays, with nothing made of the product.
@@ -23,13 +24,13 @@ export function benchChemistry(): void {
     }
     return sum;
   };
-  const rounds = Array.from({ length: 7 }, () => [
+  const rounds = Array.from({ length: sized(7, 2) }, () => [
     clock(() => recipes.map((recipe) => analyse(recipe))),
     clock(product),
   ]);
   report(
-    'Chemistry of 10,000 recipes',
-    0,
+    `Chemistry of ${many} recipes, against the matrix product`,
+    null,
     median(rounds.map(([ours]) => ours!)),
     median(rounds.map(([, floor]) => floor!)),
   );
@@ -42,7 +43,7 @@ export function benchChemistry(): void {
   const inSolver: number[] = [];
   const whole: number[] = [];
   const original = solver.Solve.bind(solver);
-  for (let i = 0; i < 40; i++) {
+  for (let i = 0; i < sized(40, 2); i++) {
     let spent = 0;
     solver.Solve = ((...args: Parameters<typeof original>) => {
       const began = performance.now();
@@ -54,5 +55,11 @@ export function benchChemistry(): void {
     inSolver.push(spent);
   }
   solver.Solve = original;
-  report('Target to recipe over 12 materials', 0, median(whole), median(inSolver));
-}
+  report(
+    'Target to recipe over 12 materials, against the solver alone',
+    null,
+    median(whole),
+    median(inSolver),
+  );
+  return Promise.resolve();
+};

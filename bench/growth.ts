@@ -17,10 +17,8 @@ import { perform } from '../src/platform/operation';
 import { dip } from '../test-support/layers';
 import { asking } from '../test-support/questions';
 import type { Reached } from '../src/keeper/server';
-import { clock, median, report, timed } from './measure';
+import { clock, median, report, timed, type Bench, type Sized } from './measure';
 import { bring, crowd, csv, studio, technician } from './studio';
-
-const [SMALL, LARGE] = [1000, 50_000];
 
 /** Asks for two tiles, so that there is a question page to read. */
 async function askQuestion(db: Database): Promise<number> {
@@ -33,7 +31,7 @@ async function askQuestion(db: Database): Promise<number> {
     bodies: [body.id],
     repeats: 1,
     controls: true,
-    apply: { method: 'dip', coats: 1, weight: 'normal', seconds: 3 },
+    apply: { method: 'dip', coats: 1, weight: 'normal', seconds: 3, stage: 'bisque' },
     coating: version.id,
     coats: [1, 2, 3],
   });
@@ -44,12 +42,13 @@ async function askQuestion(db: Database): Promise<number> {
 
 type Page = { name: string; read: (db: Database) => Promise<unknown> };
 
-/** Bench, piece page, zoom of a cell of equal size and question page, from 1,000 to 50,000 pieces. */
-async function pages(server: Reached): Promise<void> {
+/** Bench, piece page, zoom of a cell of equal size and question page, in a small studio and in a large one. */
+async function pages(server: Reached, sized: Sized): Promise<void> {
+  const [few, many] = [sized(1000, 700), sized(50_000, 1400)];
   const dbs: Database[] = [];
-  for (const rows of [SMALL, LARGE]) {
+  for (const rows of [few, many]) {
     const db = await studio(server, `bench_growth_${rows}`);
-    await bring(db, csv(rows, SMALL));
+    await bring(db, csv(rows, few));
     dbs.push(db);
   }
   const questions = new Map<Database, number>();
@@ -76,14 +75,14 @@ async function pages(server: Reached): Promise<void> {
     { name: 'Question page', read: (db) => questionData(db, questions.get(db)!) },
   ];
   for (const { name, read } of all) {
-    const [few, many]: [number[], number[]] = [[], []];
-    for (let i = -3; i < 40; i++) {
+    const [small, large]: [number[], number[]] = [[], []];
+    for (let i = -3; i < sized(40, 2); i++) {
       const [a, b] = [await timed(() => read(dbs[0]!)), await timed(() => read(dbs[1]!))];
       if (i < 0) continue;
-      few.push(a);
-      many.push(b);
+      small.push(a);
+      large.push(b);
     }
-    report(`${name}, 50,000 pieces against 1,000`, 1.3, median(many), median(few));
+    report(`${name}, ${many} pieces against ${few}`, 1.3, median(large), median(small));
   }
   for (const db of dbs) await db.destroy();
 }
@@ -92,10 +91,10 @@ const layer = (i: number, of: number) =>
   dip(`glaze-${i}`, { stretch: { from: i / (2 * of), to: 1 - i / (4 * of) } });
 
 /** At the usual size and at ten times: the limit is what linear growth would be, and a half more. */
-function tasks(): void {
-  const grow = (name: string, limit: number, run: (scale: number) => unknown): void => {
+function tasks(sized: Sized): void {
+  const grow = (name: string, limit: number | null, run: (scale: number) => unknown): void => {
     const [one, ten]: [number[], number[]] = [[], []];
-    for (let i = -2; i < 9; i++) {
+    for (let i = -2; i < sized(9, 1); i++) {
       const [a, b] = [clock(() => run(1)), clock(() => run(10))];
       if (i < 0) continue;
       one.push(a);
@@ -122,13 +121,13 @@ function tasks(): void {
   );
   const face = { no: 1, kind: 'bare' as const, slip: null };
   // Layers are at most twelve: the growth in them is shown, and bounded there.
-  grow('Zones of 12 layers', 0, (scale) =>
+  grow('Zones of 12 layers', null, (scale) =>
     zonesOfFace(
       face,
       Array.from({ length: 12 * scale }, (_, i) => layer(i, 12 * scale)),
     ),
   );
-  grow('Order of additions for 6 variants', 0, (scale) =>
+  grow('Order of additions for 6 variants', null, (scale) =>
     orderOfAdditions(
       Array.from({ length: 6 * scale }, (_, i) => ({
         name: `v${i}`,
@@ -157,10 +156,11 @@ const sighting = (i: number): Testimony => ({
   split: [],
 });
 
-/** A look saved in a cell of ten thousand pieces against one in a cell of ten. */
-async function crowded(server: Reached): Promise<void> {
+/** A look saved in a cell of very many pieces against one in a cell of ten. */
+async function crowded(server: Reached, sized: Sized): Promise<void> {
+  const crowdOf = sized(10_000, 100);
   const db = await studio(server, 'bench_growth_crowd');
-  await bring(db, crowd(10_000, 10));
+  await bring(db, crowd(crowdOf, 10));
   const pieces = async (glaze: number): Promise<Row[]> =>
     db('piece')
       .join('placement', 'placement.piece_id', 'piece.id')
@@ -181,7 +181,7 @@ async function crowded(server: Reached): Promise<void> {
     if (!answer.ok) throw new Error(answer.problem.message);
   };
   const [large, small]: [number[], number[]] = [[], []];
-  for (let i = -5; i < 40; i++) {
+  for (let i = -5; i < sized(40, 2); i++) {
     const at = Math.abs(i) % 10;
     const surface = i % 2 ? 'gloss' : 'satin';
     const a = await timed(() => save(many[at]!, surface));
@@ -190,12 +190,12 @@ async function crowded(server: Reached): Promise<void> {
     large.push(a);
     small.push(b);
   }
-  report('Saving a look in a cell of 10,000 against one of 10', 2, median(large), median(small));
+  report(`Saving a look in a cell of ${crowdOf} against one of 10`, 2, median(large), median(small));
   await db.destroy();
 }
 
-export async function benchGrowth(server: Reached): Promise<void> {
-  tasks();
-  await crowded(server);
-  await pages(server);
-}
+export const benchGrowth: Bench = async (server, sized) => {
+  tasks(sized);
+  await crowded(server, sized);
+  await pages(server, sized);
+};

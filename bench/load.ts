@@ -226,3 +226,5 @@ for (const [kind, list] of took) {
   );
 }
 console.log(JSON.stringify(Object.fromEntries(statuses)));
+// What was refused or failed was not measured.
+if ([...statuses.keys()].some((told) => /\b[45]\d\d\b/.test(told))) process.exitCode = 1;

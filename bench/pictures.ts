@@ -6,20 +6,22 @@ import { ROUND, type Zone } from '../src/core/zones';
 import { zonesNear } from '../src/data/colour-search';
 import type { Database, Row } from '../src/data/database';
 import { measured } from '../src/features/frames/measure';
-import type { Reached } from '../src/keeper/server';
 import { rasterOf } from '../src/platform/raster';
 import { Random } from '../demo/random';
 import { developed, photograph } from '../test-support/photographs/camera';
 import { PLAIN } from '../test-support/photographs/ranges';
 import { drawScene, type Subject } from '../test-support/photographs/scene';
-import { ratio } from './measure';
+import { ratio, type Bench, type Sized } from './measure';
 import { bring, csv, studio, technician } from './studio';
 
 /** A synthetic photograph, made as large as a phone's. */
-async function photo(subject: Subject, seed: number): Promise<Buffer> {
+async function photo(subject: Subject, seed: number, sized: Sized): Promise<Buffer> {
   const scene = drawScene(new Random(seed), PLAIN, subject);
   const small = await developed(photograph(scene, PLAIN, seed, 960));
-  return sharp(small).resize(4000, 3000, { fit: 'fill' }).jpeg({ quality: 88 }).toBuffer();
+  return sharp(small)
+    .resize(sized(4000, 1200), sized(3000, 900), { fit: 'fill' })
+    .jpeg({ quality: 88 })
+    .toBuffer();
 }
 
 const zone = (from: number, to: number): Zone => ({
@@ -33,15 +35,16 @@ const zone = (from: number, to: number): Zone => ({
 const CARD = [20.5, 49.5, 95.3];
 
 /** What a look at a picture and a search by colour cost against what they cannot do without. */
-export async function benchPictures(server: Reached): Promise<void> {
-  const one = await photo('tile', 3);
+export const benchPictures: Bench = async (server, sized) => {
+  const zones = sized(50_000, 700);
+  const one = await photo('tile', 3, sized);
   const raster = await rasterOf(one);
   // What is looked at in the application: a browser hands its worker no more than this.
   const shown = await rasterOf(one, 960);
   await ratio(
     'Frame and colours of a picture of 12 megapixels, against decoding and reducing it',
     2,
-    8,
+    sized(8, 1),
     async () => {
       const { frames, grey } = look(shown, { cards: [CARD] });
       const steps = grey.found?.steps.map(({ at }) => at) ?? null;
@@ -54,17 +57,17 @@ export async function benchPictures(server: Reached): Promise<void> {
     },
     () => rasterOf(one),
   );
-  const many = await rasterOf(await photo('shelf', 5), 960);
+  const many = await rasterOf(await photo('shelf', 5, sized), 960);
   const { frames } = look(many, { cards: [CARD] });
   await ratio(
     `A shelf on which ${frames.length} faces are found, against one tile`,
     3,
-    6,
+    sized(6, 1),
     async () => look(many, { cards: [CARD] }),
     async () => look(shown, { cards: [CARD] }),
   );
   const db = await studio(server, 'bench_pictures');
-  await bring(db, csv(50_000));
+  await bring(db, csv(zones));
   await measureAll(db);
   const random = new Random(9);
   const labs = Array.from({ length: 40 }, (): Lab => [
@@ -83,14 +86,14 @@ export async function benchPictures(server: Reached): Promise<void> {
     effect: '',
   });
   await ratio(
-    'Colour search over 50,000 measured zones, against its SQL',
+    `Colour search over ${zones} measured zones, against its SQL`,
     1.5,
-    30,
+    sized(30, 2),
     async (i) => nearestCells(asked(i).lab, await zonesNear(db, asked(i))),
     (i) => zonesNear(db, asked(i)),
   );
   await db.destroy();
-}
+};
 
 /** Gives every sighting a picture, a frame and a colour. */
 async function measureAll(db: Database): Promise<void> {

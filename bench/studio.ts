@@ -1,6 +1,7 @@
 /** A studio made for measuring: made-up past tests brought in by the thousand. */
 import { v7 } from 'uuid';
-import { transact, type Database } from '../src/data/database';
+import { changesOf } from '../src/data/changes';
+import { transact, type Database, type Row } from '../src/data/database';
 import { migrate } from '../src/data/migrations';
 import { createPerson, type Person } from '../src/data/people';
 import { createStudio } from '../src/data/studio';
@@ -83,4 +84,22 @@ export async function bring(db: Database, bytes: Uint8Array): Promise<void> {
   await transact(db, async (trx) =>
     writeImport(trx, await planImport(trx, bytes, options), options, 'bench', technician.id, new Date()),
   );
+}
+
+/** A row as it was read, made fit to be written: JSON columns as text. */
+export const writable = (row: Row): Row =>
+  Object.fromEntries(
+    Object.entries(row).map(([key, value]) => [
+      key,
+      value !== null && typeof value === 'object' && !(value instanceof Date) ? JSON.stringify(value) : value,
+    ]),
+  );
+
+/** How to make it as if every table had been written: nothing that is kept of a read holds any more. */
+export async function forgetting(db: Database): Promise<() => void> {
+  const tables: string[] = (await db('information_schema.tables').whereRaw('table_schema = DATABASE()')).map(
+    (row: Row) => row.TABLE_NAME as string,
+  );
+  const changes = changesOf(db)!;
+  return () => changes.wrote(tables);
 }
