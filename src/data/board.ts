@@ -126,8 +126,10 @@ const ofBoard = (src: Source, board: BoardOf) => {
 
 /** The cells of one board: a body (by slug) at a cone and an atmosphere. One indexed read. */
 export async function boardCells(src: Source, board: BoardOf): Promise<BoardCell[]> {
-  await freshen(src);
-  return (await ofBoard(src, board).select(BOARD_COLUMNS)).map(boardCell);
+  const read = (): Promise<Row[]> => Promise.resolve(ofBoard(src, board).select(BOARD_COLUMNS));
+  // Nearly always nothing waits to be summed up, and what was read meanwhile holds.
+  const [rows, made] = await Promise.all([read(), freshen(src)]);
+  return (made ? await read() : rows).map(boardCell);
 }
 
 /** The ways one coating was put over another on a board, best known first. */
@@ -226,10 +228,11 @@ export async function boardChoices(src: Source): Promise<BoardChoice[]> {
 
 /**
  * One figure over the cells of a query that another write of any of them changes, also one that only marks
- * it for being summed up. The latest moment alone would not do: what was begun earlier may be there later.
+ * it for being summed up: each moves its cell's moment onwards. The latest moment alone would not do: what was
+ * begun earlier may be there later.
  */
 const changesIn = (src: Source) =>
-  src.raw("CONCAT(COALESCE(SUM(CRC32(CONCAT(id, changed_at))), 0), '/', COUNT(*)) AS mark");
+  src.raw("CONCAT(COALESCE(SUM(UNIX_TIMESTAMP(changed_at)), 0), '/', COUNT(*)) AS mark");
 
 /** Changes with every change of the cells of a board; what is left open is every one. */
 export async function boardChanged(

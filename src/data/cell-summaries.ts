@@ -13,12 +13,16 @@ export const CHUNK = 400;
 /** A cell of more pieces is summed up when it is next read, not while somebody saves. */
 const LARGE = 400;
 
+/** A cell that is held by the transaction, with how many pieces it was summed up from last. */
+export type HeldCell = { id: string; pieces: number };
+
 /**
- * Sums up cells from their sightings; a cell that nothing stands in any more is removed. Large ones
+ * Sums up held cells from their sightings; a cell that nothing stands in any more is removed. Large ones
  * are only marked: what they say is made again before they are read (freshen).
  */
-export async function summariseCells(src: Source, ids: readonly string[]): Promise<void> {
-  const large = new Set<string>(await src('cell').whereIn('id', ids).where('pieces', '>', LARGE).pluck('id'));
+export async function summariseCells(src: Source, cells: readonly HeldCell[]): Promise<void> {
+  const ids = cells.map(({ id }) => id);
+  const large = new Set(cells.flatMap(({ id, pieces }) => (pieces > LARGE ? [id] : [])));
   if (large.size > 0)
     await src('cell')
       .whereIn('id', [...large])
@@ -29,8 +33,11 @@ export async function summariseCells(src: Source, ids: readonly string[]): Promi
   );
 }
 
-/** Sums up the cells that were marked, each held while it is read. Cheap when there are none. */
-export async function freshen(src: Source): Promise<void> {
+/**
+ * Sums up the cells that were marked, each held while it is read. Cheap when there are none: then it answers
+ * with false.
+ */
+export async function freshen(src: Source): Promise<boolean> {
   await freshenRepeats(src);
   const ids: string[] = await src('cell').where({ stale: true }).orderBy('id').pluck('id');
   for (let i = 0; i < ids.length; i += AT_ONCE)
@@ -43,6 +50,7 @@ export async function freshen(src: Source): Promise<void> {
         .pluck('id');
       if (held.length > 0) await sumUp(trx, held);
     });
+  return ids.length > 0;
 }
 /** So few that nobody who saves waits long for one of them. */
 const AT_ONCE = 25;

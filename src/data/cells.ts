@@ -9,7 +9,7 @@ import type { Row, Source } from './database';
 import { loadFired, type Fired, type Pair } from './fired';
 import { cellId } from './ids';
 import { holdPieces } from './pieces';
-import { CHUNK, summariseCells } from './cell-summaries';
+import { CHUNK, summariseCells, type HeldCell } from './cell-summaries';
 
 /** Brings the cells that these pieces stand in, or stood in, up to date. */
 export async function refreshCells(src: Source, pairs: readonly Pair[]): Promise<void> {
@@ -56,7 +56,7 @@ async function moveCells(src: Source, before: readonly Stand[], placed: readonly
   const held = new Set(before.map((one) => one.cellId));
   const touched = [...new Set([...placed.map(({ id }) => id), ...held])];
   if (touched.length === 0) return;
-  await holdCells(
+  const cells = await holdCells(
     src,
     placed.filter(({ id }) => !held.has(id)),
     touched,
@@ -79,7 +79,7 @@ async function moveCells(src: Source, before: readonly Stand[], placed: readonly
       .insert(placed.slice(i, i + CHUNK).map(sightingRow))
       .onConflict(['piece_id', 'firing_id', 'cell_id'])
       .merge();
-  await summariseCells(src, touched);
+  await summariseCells(src, cells);
 }
 
 const standKey = (of: Stand): string => `${of.pieceId}/${of.firingId}/${of.cellId}`;
@@ -95,14 +95,16 @@ export function placedSightings(piece: Fired): Placed[] {
 
 /**
  * Makes the cells exist and holds them, in one order, so that two people writing up
- * the same stack wait for each other instead of losing one another's count.
+ * the same stack wait for each other instead of losing one another's count. Answers with those of `ids`
+ * that there are.
  */
 export async function holdCells(
   src: Source,
   placed: readonly Placed[],
   ids: readonly string[],
-): Promise<void> {
+): Promise<HeldCell[]> {
   const rows = new Map(placed.map((one) => [one.id, cellRow(one)]));
+  const held = new Map<string, HeldCell>();
   const sorted = [...rows.keys()].sort().map((id) => rows.get(id) as Row);
   for (let i = 0; i < sorted.length; i += 300) {
     // An insert that meets its row holds it: making and holding are one statement.
@@ -113,17 +115,21 @@ export async function holdCells(
       .toSQL()
       .toNative();
     const [made] = (await src.raw(`${sql} RETURNING id, stack_key, pieces`, [...bindings])) as [Row[]];
+    for (const { id, pieces } of made) held.set(id, { id, pieces });
     await writeCoats(
       src,
       made.filter(({ pieces }) => pieces === 0),
     );
   }
-  if (ids.every((id) => rows.has(id))) return;
-  await src('cell')
-    .whereIn('id', [...ids].sort())
-    .orderBy('id')
-    .forUpdate()
-    .select('id');
+  if (!ids.every((id) => held.has(id))) {
+    const found: HeldCell[] = await src('cell')
+      .whereIn('id', [...ids].sort())
+      .orderBy('id')
+      .forUpdate()
+      .select('id', 'pieces');
+    for (const one of found) held.set(one.id, one);
+  }
+  return ids.flatMap((id) => held.get(id) ?? []);
 }
 
 /** The coats of cells that are new: what a chart on other axes asks for. */

@@ -121,7 +121,8 @@ export async function listObservations(
   },
 ): Promise<RecordedObservation[]> {
   const query = src('observation')
-    .join('person', 'person.id', 'observation.seen_by')
+    // Every look has its person: a left join only keeps the database from going by who wrote most of them.
+    .leftJoin('person', 'person.id', 'observation.seen_by')
     .leftJoin('observation_sign', 'observation_sign.observation_id', 'observation.id')
     .select(
       'observation.*',

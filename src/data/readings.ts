@@ -2,9 +2,11 @@
 import { TOUCHES } from '@/core/firing';
 import type { Doubt, Reading } from '@/core/heatwork';
 
+import type { Knex } from 'knex';
 import { insertMany, insertNew, type Row, type Source } from './database';
 
-export type ReadingSource = 'hand' | 'device' | 'file';
+const SOURCES = ['hand', 'device', 'file'] as const;
+export type ReadingSource = (typeof SOURCES)[number];
 export type NewReading = {
   at: Date;
   celsius: number | null;
@@ -120,6 +122,28 @@ export async function jumpsBetween(
   return ((await query) as Row[])
     .map((row) => ({ at: row.at as Date, celsius: row.celsius as number }))
     .reverse();
+}
+
+/** Is there anything in a firing's log but what a device read: a probe's voltage, doubts, what people told? */
+export async function exceptionsOf(
+  src: Source,
+  firingId: string,
+): Promise<{ probed: boolean; doubted: boolean; told: boolean }> {
+  const some = (where: object): Knex.QueryBuilder =>
+    src('reading')
+      .where({ firing_id: firingId, ...where })
+      .limit(1)
+      .select(src.raw('1'));
+  // The sources are named so that each is one look into the key.
+  const [row] = (await src.select({
+    told: some({}).whereIn(
+      'source',
+      SOURCES.filter((one) => one !== 'device'),
+    ),
+    doubted: some({}).whereIn('source', SOURCES).whereNotNull('doubt'),
+    probed: some({ doubt: null }).whereIn('source', SOURCES).whereNotNull('probe_mv'),
+  })) as [Row];
+  return { probed: row.probed !== null, doubted: row.doubted !== null, told: row.told !== null };
 }
 
 /** How many readings are kept but not believed, by why. */

@@ -40,6 +40,7 @@ import * as frames from './0038-frames';
 import * as picturesChosen from './0039-pictures-chosen';
 import * as asked from './0040-asked';
 import * as cameAs from './0041-came-as';
+import * as moreKeys from './0042-more-keys';
 
 type Migration = { name: string; up: (db: Knex) => Promise<void> };
 
@@ -86,6 +87,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: '0039-pictures-chosen', ...picturesChosen },
   { name: '0040-asked', ...asked },
   { name: '0041-came-as', ...cameAs },
+  { name: '0042-more-keys', ...moreKeys },
 ];
 
 const stepsOf = (through?: string): readonly Migration[] =>

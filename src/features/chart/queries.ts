@@ -38,7 +38,8 @@ export const chartData = keepRead({
   marked: {
     tables: ['cell', 'sighting'],
     // What there is to choose from follows from the cells of every board.
-    mark: async (src, view) => `${await boardChanged(src, view)} ${JSON.stringify(await keptChoices(src))}`,
+    mark: async (src, view) =>
+      JSON.stringify(await Promise.all([boardChanged(src, view), keptChoices(src)])),
   },
 });
 

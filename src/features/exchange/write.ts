@@ -209,9 +209,9 @@ export async function writeImport(
   tell(0.8, 'Summing up for the chart');
   const placed = fired.flatMap(placedSightings);
   const ids = [...new Set(placed.map(({ id }) => id))];
-  await holdCells(trx, placed, ids);
+  const cells = await holdCells(trx, placed, ids);
   await insertMany(trx, 'sighting', placed.map(sightingRow));
-  await summariseCells(trx, ids);
+  await summariseCells(trx, cells);
   const made = (before: readonly Naming[]): number => before.filter(({ id }) => id === 'new').length;
   return {
     made: {

@@ -28,7 +28,7 @@ import type { Source } from '@/data/database';
 import { entriesOfFiring, type LogEntry } from '@/data/firing-log';
 import type { Firing } from '@/data/firings';
 import { doubtedLately, readingsToMend } from '@/data/mend-readings';
-import { countDoubts, logOf, probeOf, strayOf, type KeptReading } from '@/data/readings';
+import { countDoubts, exceptionsOf, logOf, probeOf, strayOf, type KeptReading } from '@/data/readings';
 import type { Studio } from '@/data/studio';
 import { alarmsOfFiring } from './alarms';
 import { knownOf, type KilnKnown } from '../kilns/server';
@@ -79,17 +79,20 @@ export async function firingRoom(
   now = new Date(),
 ): Promise<FiringRoom> {
   const startedAt = firing.startedAt;
-  const [log, entries, known, strays] = await Promise.all([
+  const [log, exceptions, entries, known, strays] = await Promise.all([
     startedAt === null ? [] : logOf(src, firing.id, startedAt),
+    exceptionsOf(src, firing.id),
     entriesOfFiring(src, firing.id),
     knownOf(src, kiln.id),
     strayOf(src, kiln.id),
   ]);
+  // Each of these looks through the log; most have nothing for them to find.
+  const { probed, doubted: doubting, told } = exceptions;
   const [probe, toMend, doubts, doubted] = await Promise.all([
-    startedAt === null ? [] : probeOf(src, firing.id),
-    readingsToMend(src, firing.id),
-    countDoubts(src, firing.id),
-    doubtedLately(src, [firing.id]),
+    startedAt === null || !probed ? [] : probeOf(src, firing.id),
+    !doubting && !told ? [] : readingsToMend(src, firing.id),
+    !doubting ? new Map<string, number>() : countDoubts(src, firing.id),
+    !doubting ? new Map<string, number>() : doubtedLately(src, [firing.id]),
   ]);
   const start = startedAt?.getTime() ?? 0;
   const seconds = (at: Date): number => (at.getTime() - start) / 1000;

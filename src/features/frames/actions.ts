@@ -3,7 +3,7 @@ import { wrongWith } from '@/core/frame';
 import { FRAME_METHOD } from '@/core/sight';
 import { COLOUR_METHOD } from '@/core/colour';
 import { summariseCells } from '@/data/cell-summaries';
-import { refreshCells } from '@/data/cells';
+import { holdCells, refreshCells } from '@/data/cells';
 import { framesOf, greyCard, greysOf, replaceFrames, saidUnframed, sayGreyCard } from '@/data/frames';
 import { findPhoto, samePhoto } from '@/data/photos';
 import { holdPieces, listPieces } from '@/data/pieces';
@@ -157,7 +157,7 @@ export const letStand = operation({
       if (!own) throw refuse('This picture is of no piece of this cell any more.');
     }
     await choosePicture(trx, { cellId, photoId }, person.id, now);
-    await summariseCells(trx, [cellId]);
+    await summariseCells(trx, await holdCells(trx, [], [cellId]));
     return { before };
   },
 });
