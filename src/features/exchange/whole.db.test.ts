@@ -13,6 +13,7 @@ import { folderStore, keepPicture } from '@/platform/objects';
 import { Refusal } from '@/platform/refusal';
 import { loadDemo } from '../../../demo/load';
 import { emptyDatabase } from '../../../test-support/database';
+import { fired, layer, recordInput, testStudio } from '../../../test-support/studio';
 import { firstRun } from '../people/server';
 import { bringWhole } from './whole-in';
 import { wholeBytes } from './whole-out';
@@ -27,26 +28,35 @@ const STUDIO = {
   unloadAtC: 40,
 } as const;
 
+/** A studio, and the file that takes it all elsewhere. */
+type Leaving = { from: Database; whole: Buffer };
+
 let folder: string;
-let from: Database;
-let whole: Buffer;
+/** A few pieces and all that hangs on them: what is refused is refused of these too. */
+let few: Leaving;
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'jiten-whole-test-'));
-  from = await emptyDatabase();
-  await loadDemo(from, join(folder, 'from'), { pictures: false });
-  const store = folderStore(join(folder, 'from', 'pictures'));
+  const studio = await testStudio();
+  const { firingId, ids } = await fired(studio, [layer(studio.version('tarn'))], { count: 4 });
+  await studio.must('opening.record', recordInput(firingId, ids, { surface: 'gloss', rating: 4 }));
+  few = await leaving(studio.db);
+}, 240_000);
+afterAll(async () => {
+  await few.from.destroy();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+/** With one picture. */
+async function leaving(from: Database): Promise<Leaving> {
+  const pictures = mkdtempSync(join(folder, 'from-'));
   await keepPicture(
-    store,
+    folderStore(pictures),
     await sharp({ create: { width: 60, height: 40, channels: 3, background: '#3a5' } })
       .jpeg()
       .toBuffer(),
   );
-  whole = await gathered(wholeBytes(from, join(folder, 'from', 'pictures'), new Date()));
-}, 240_000);
-afterAll(async () => {
-  await from.destroy();
-  rmSync(folder, { recursive: true, force: true });
-});
+  return { from, whole: await gathered(wholeBytes(from, pictures, new Date())) };
+}
 
 async function gathered(bytes: AsyncIterable<Uint8Array>): Promise<Buffer> {
   const parts: Uint8Array[] = [];
@@ -80,6 +90,9 @@ const cells = async (db: Database): Promise<unknown> => [
 ];
 
 test('what leaves comes into an empty studio with equal sums, and everything follows from it again', async () => {
+  const from = await emptyDatabase();
+  await loadDemo(from, 'unused', { pictures: false });
+  const { whole } = await leaving(from);
   const { db, id } = await empty('newcomer');
   const store = folderStore(join(folder, 'into'));
   const brought = await bringWhole(db, store, sent(whole));
@@ -98,14 +111,16 @@ test('what leaves comes into an empty studio with equal sums, and everything fol
   // It is no empty studio any more, and sums that leave are those that came.
   await expect(bringWhole(db, store, sent(whole))).rejects.toThrow(/recorded here already/);
   await db.destroy();
+  await from.destroy();
 }, 240_000);
 
 test('whoever brings it in under a name of theirs is that person from now on, signed in as before', async () => {
-  const iben = await from('person').where({ login: 'iben' }).first();
-  const { db, id } = await empty('iben');
+  const { from, whole } = few;
+  const there = await from('person').where({ login: 'tech' }).first();
+  const { db, id } = await empty('tech');
   const token = await createSession(db, id, new Date());
   await bringWhole(db, folderStore(join(folder, 'same')), sent(whole));
-  expect(await findSession(db, token, new Date())).toMatchObject({ id: iben.id, name: iben.name });
+  expect(await findSession(db, token, new Date())).toMatchObject({ id: there.id, name: there.name });
   expect(await db('person').where({ id })).toEqual([]);
   const people = (await from('person').pluck('id')) as string[];
   expect(await sums(db, people)).toEqual(await sums(from, people));
@@ -113,6 +128,7 @@ test('whoever brings it in under a name of theirs is that person from now on, si
 }, 240_000);
 
 test('nothing is forgotten: every table leaves, or is named with its reason', async () => {
+  const { from } = few;
   const all = (await from('information_schema.TABLES')
     .whereRaw('TABLE_SCHEMA = DATABASE()')
     .pluck('TABLE_NAME')) as string[];
@@ -124,7 +140,7 @@ test('nothing is forgotten: every table leaves, or is named with its reason', as
 async function changed(change: (entries: [string, Buffer][]) => [string, Buffer][]): Promise<Buffer> {
   const entries: [string, Buffer][] = [];
   const extract = tar.extract();
-  extract.end(whole);
+  extract.end(few.whole);
   for await (const entry of extract)
     entries.push([entry.header.name, await gathered(entry as unknown as AsyncIterable<Uint8Array>)]);
   const pack = tar.pack();
@@ -138,6 +154,7 @@ const inRecords = (edit: (text: string) => string) =>
   );
 
 test('what is foreign, cut off, altered or of another version is refused in words, and nothing is changed', async () => {
+  const { from, whole } = few;
   const { db } = await empty('newcomer');
   const store = folderStore(join(folder, 'wrong'));
   const found = await wholeTables(db);
@@ -191,6 +208,7 @@ test('what is foreign, cut off, altered or of another version is refused in word
 }, 240_000);
 
 test('of two that come at once one is here, and the other is told that it is no empty studio any more', async () => {
+  const { from, whole } = few;
   const { db } = await empty('newcomer');
   const store = folderStore(join(folder, 'twice'));
   const both = await Promise.allSettled([1, 2].map(() => bringWhole(db, store, sent(whole))));
@@ -211,6 +229,7 @@ function withoutTable(text: string, table: string): string {
 }
 
 test('it is refused when nobody could run the studio afterwards', async () => {
+  const { from, whole } = few;
   const student = await from('person').where({ role: 'student' }).first();
   const { db } = await empty(student.login);
   const store = folderStore(join(folder, 'student'));
