@@ -44,7 +44,7 @@ const residentMb = (pid: number): number =>
 
 export const benchBodies: Bench = async (server, sized) => {
   const MB = 1024 * sized(1024, 20);
-  build();
+  await build();
   await ensureDatabase(server, 'bodies');
   const db = openOn(server, 'bodies');
   await migrate(db);

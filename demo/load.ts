@@ -1,12 +1,10 @@
 /** Puts the demo studio into an empty database. */
-import { availableParallelism } from 'node:os';
-import { join } from 'node:path';
+import { mkdirSync } from 'node:fs';
 import { rebuildSummaries } from '../src/data/summaries';
 import { relearnAll } from '../src/features/kilns/server';
 import { transact, type Database, type Transaction } from '../src/data/database';
 import { writeLooks } from './looks';
 import { createPerson } from '../src/data/people';
-import { createPhotos } from '../src/data/photos';
 import { createLot, createPieces, setMade } from '../src/data/pieces';
 import { raiseFlag } from '../src/data/flags';
 import type { LayerFields } from '../src/data/layers';
@@ -15,9 +13,8 @@ import { sayGreyCard } from '../src/data/frames';
 import { createStudio } from '../src/data/studio';
 import { hashPassword } from '../src/platform/passwords';
 import { demoHistory } from './history';
-import { keepFrames } from './frames';
 import { GREY_CARD } from './paint';
-import { paintAll } from './paint-all';
+import { announcePictures, paintDemo } from './pictures';
 import { Random } from './random';
 import { askClinic } from './cases';
 import { NOBODY_REGISTERED, writeKilnRoom } from './kiln-room';
@@ -32,37 +29,29 @@ import { createCoating, listCoatings, addVersion } from '../src/data/coatings';
 import { createKiln } from '../src/data/kilns';
 import { type DemoHistory } from './history-terms';
 
-/** The newest pictures: those of their firings have no frames yet. */
-const UNFRAMED = 12;
+export type DemoReport = { pieces: number; firings: number };
 
-export type DemoReport = { pieces: number; firings: number; pictures: number };
+type Options = { now?: Date; progress?: (said: string) => void };
 
 /** Loads everything; `pictures: false` leaves the painting out (for tests that need none). */
 export async function loadDemo(
   db: Database,
   dataDirectory: string,
-  options: { now?: Date; pictures?: boolean; progress?: (said: string) => void } = {},
-): Promise<DemoReport> {
+  options: Options & { pictures?: boolean } = {},
+): Promise<DemoReport & { pictures: number }> {
+  const { now = new Date(), pictures = true } = options;
+  const report = await writeDemo(db, { ...options, now });
+  if (!pictures) return { ...report, pictures: 0 };
+  mkdirSync(dataDirectory, { recursive: true });
+  announcePictures(dataDirectory, now);
+  return { ...report, pictures: await paintDemo(db, dataDirectory, options) };
+}
+
+/** Everything but the pictures, which are painted when the studio is open (demo/pictures). */
+export async function writeDemo(db: Database, options: Options = {}): Promise<DemoReport> {
   const now = options.now ?? new Date();
   const say = options.progress ?? (() => {});
   const history = demoHistory(now);
-  const pictures = options.pictures ?? true;
-  // Nobody has got round to framing what came out last.
-  const unframed = new Set(history.scenes.slice(-UNFRAMED).map(({ firingId }) => firingId));
-  const kept = pictures
-    ? await paintAll(
-        history.scenes.map(({ scene, framing, firingId }) => ({
-          scene,
-          framing: unframed.has(firingId) ? null : framing,
-        })),
-        join(dataDirectory, 'pictures'),
-        Math.min(4, availableParallelism()),
-        (done) => {
-          if (done % 50 === 0 || done === history.scenes.length)
-            say(`painting pictures: ${done} of ${history.scenes.length}`);
-        },
-      )
-    : [];
   say('writing records');
   await transact(db, async (trx) => {
     const random = new Random(7);
@@ -71,20 +60,6 @@ export async function loadDemo(
     await writeShelves(trx, ids.people, random, now);
     await writeThinBucket(trx, history, ids.people);
     await writeKilns(trx, history, ids, random, now);
-    const photos = kept.map(({ frames, ...picture }, i) => ({ id: random.id(now), frames, picture, i }));
-    await createPhotos(
-      trx,
-      photos.map(({ id, picture, i }) => ({
-        id,
-        ...picture,
-        pieceId: history.scenes[i]!.pieceId,
-        firingId: history.scenes[i]!.firingId,
-        originalName: `tile-${i + 1}.jpg`,
-      })),
-      ids.people[0]!,
-      now,
-    );
-    for (const { id, frames } of photos) await keepFrames(trx, id, frames, ids.people[0]!, now);
     await relearnAll(trx, now);
     // Brought in at once: nobody saw anything move.
     await trx('cone_move').delete();
@@ -97,7 +72,6 @@ export async function loadDemo(
   return {
     pieces: history.pieces.length + NOBODY_REGISTERED,
     firings: history.firings.length,
-    pictures: kept.length,
   };
 }
 

@@ -11,24 +11,28 @@ const BOOT = `import('tsx/esm/api').then(({ tsImport }) => tsImport('${WORKER}',
 /** A painted picture with the frames of its faces, where somebody framed it. */
 export type PaintedPicture = KeptPicture & { frames: MeasuredFrame[] };
 
-/** Paints scenes in worker threads and keeps the pictures; answers in the order of the scenes. */
+export type ToPaint = { scene: Scene; framing: Framing | null };
+
+/**
+ * Paints scenes in worker threads and keeps the pictures; hands each over by its place in the list, as it is
+ * done. Ends early when it is told to.
+ */
 export async function paintAll(
-  scenes: readonly { scene: Scene; framing: Framing | null }[],
+  scenes: readonly ToPaint[],
   folder: string,
   threads: number,
-  progress: (done: number) => void,
-): Promise<PaintedPicture[]> {
-  const kept: PaintedPicture[] = new Array(scenes.length);
+  painted: (picture: PaintedPicture, index: number) => void,
+  signal?: AbortSignal,
+): Promise<void> {
   let next = 0;
-  let done = 0;
   await Promise.all(
     Array.from(
-      { length: threads },
+      { length: Math.min(threads, scenes.length) },
       () =>
         new Promise<void>((resolve, reject) => {
           const worker = new Worker(BOOT, { eval: true });
           const give = (): void => {
-            if (next >= scenes.length) {
+            if (next >= scenes.length || signal?.aborted === true) {
               void worker.terminate().then(() => resolve());
               return;
             }
@@ -36,8 +40,7 @@ export async function paintAll(
             worker.postMessage({ index, ...scenes[index], folder });
           };
           worker.on('message', ({ index, ...picture }: PaintedPicture & { index: number }) => {
-            kept[index] = picture;
-            progress(++done);
+            painted(picture, index);
             give();
           });
           worker.on('error', reject);
@@ -45,5 +48,4 @@ export async function paintAll(
         }),
     ),
   );
-  return kept;
 }

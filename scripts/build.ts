@@ -1,4 +1,5 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { buildSync } from 'esbuild';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
@@ -26,17 +27,22 @@ function sourceHash(): string {
   return hash.digest('hex');
 }
 
-/** Builds the application when its sources have changed since the last time. */
-export function build(): void {
+/**
+ * Builds the application when its sources have changed since the last time. Errors: it cannot be built; it was
+ * told to end.
+ */
+export async function build(signal?: AbortSignal): Promise<void> {
   const mark = join('.next', 'jiten-source-hash');
   const hash = sourceHash();
   if (existsSync(mark) && readFileSync(mark, 'utf8') === hash) return;
   console.log('Building the application (a minute, only when the sources have changed) …');
-  const result = spawnSync('npx', ['next', 'build'], {
+  const builder = spawn('npx', ['next', 'build'], {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+    ...(signal === undefined ? {} : { signal }),
   });
-  if (result.status !== 0) throw new Error('The build failed; run “npx next build” to see why.');
+  const [code] = (await once(builder, 'close')) as [number | null];
+  if (code !== 0) throw new Error('The build failed; run “npx next build” to see why.');
   bundleServer();
   bundleWorker();
   writeFileSync(mark, hash);
@@ -79,4 +85,4 @@ function bundleWorker(): void {
   });
 }
 
-if (process.argv[1] === import.meta.filename) build();
+if (process.argv[1] === import.meta.filename) await build();

@@ -9,7 +9,7 @@ import { attackOn } from '../stand-ins/hostile/studio';
 import { build } from './build';
 
 const [bodies = 10_000, addresses = 2000, seed = 20_261] = process.argv.slice(2).map(Number);
-build();
+await build();
 const data = mkdtempSync(join(tmpdir(), 'jiten-hostile-'));
 const server = await startDatabase(data, { throwaway: true });
 try {

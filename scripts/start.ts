@@ -1,6 +1,6 @@
 /** Starts everything: database, migrations, demo studio, application. Ctrl+C stops all of it. */
+import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
-import { loadDemo } from '../demo/load';
 import { DEMO_PASSWORD, PEOPLE } from '../demo/studio';
 import type { Database } from '../src/data/database';
 import { forgetOld } from '../src/data/retention';
@@ -20,12 +20,15 @@ const host = process.env.HOST ?? '127.0.0.1';
 
 let house: House | undefined;
 let stopping: Promise<void> | undefined;
+/** The demo's pictures on their way. */
+let painting: Promise<void> = Promise.resolve();
 const halt = new AbortController();
 
 /** Ends what was started, once, whoever asks; a second Ctrl+C waits for the same end. */
 function stop(code: number): Promise<void> {
   stopping ??= (async () => {
     halt.abort();
+    await painting;
     await house?.stop();
     process.exit(code);
   })();
@@ -50,16 +53,31 @@ const forget = (): Promise<unknown> =>
     console.error(`Old answers could not be forgotten: ${String(error)}`),
   );
 
+/** The demo's records; its pictures are painted while the studio is open. */
 async function demo(db: Database): Promise<void> {
   console.log('Loading the demo studio …');
-  const began = Date.now();
-  const report = await loadDemo(db, data, {
-    progress: (said) => process.stdout.write(`\r  ${said}          `),
-  });
-  const seconds = Math.round((Date.now() - began) / 1000);
-  console.log(
-    `\n  ${report.pieces} pieces, ${report.firings} firings, ${report.pictures} pictures in ${seconds} s`,
-  );
+  const { announcePictures } = await import('../demo/pictures');
+  const { writeDemo } = await import('../demo/load');
+  const now = new Date();
+  announcePictures(data, now);
+  const { pieces, firings } = await writeDemo(db, { now });
+  console.log(`  ${pieces} pieces, ${firings} firings`);
+}
+
+/** Paints what is still to be painted, and says how far it has come now and then. */
+async function paint(): Promise<void> {
+  const { paintDemo, picturesWait } = await import('../demo/pictures');
+  if (!picturesWait(data)) return;
+  let told = 0;
+  const progress = (said: string): void => {
+    if (Date.now() - told < 10_000) return;
+    told = Date.now();
+    console.log(`  ${said}`);
+  };
+  // Whoever looks round meanwhile has a core to themselves.
+  const threads = Math.max(1, availableParallelism() - 1);
+  const painted = await withDatabase((db) => paintDemo(db, data, { progress, signal: halt.signal, threads }));
+  if (!halt.signal.aborted) console.log(`  ${painted} pictures are painted.`);
 }
 
 /** A port that was asked for by number is that one or none. */
@@ -76,7 +94,9 @@ async function main(): Promise<void> {
   // What cannot be read is said now, in one line, and not by an application that falls.
   namedProxies(process.env.JITEN_PROXY);
   readCertificate(process.env.JITEN_TLS_CERT, process.env.JITEN_TLS_KEY);
-  build();
+  // Side by side; whichever fails ends the other.
+  const built = build(halt.signal);
+  built.catch(() => undefined);
   house = await House.open({
     data,
     what: './start',
@@ -88,6 +108,7 @@ async function main(): Promise<void> {
     if (!empty && (await readStudio(db)) === null) await demo(db);
     return (await readStudio(db)) === null;
   });
+  await built;
   await forget();
   setInterval(() => void forget(), 86_400_000).unref();
   const { port, word } = await portFor(asked, host);
@@ -105,6 +126,11 @@ async function main(): Promise<void> {
     if (url.startsWith('http:')) await withDatabase((db) => runDemoKiln(db, url, halt.signal));
   }
   console.log('Ctrl+C stops it.');
+  if (!empty)
+    painting = paint().catch((error: unknown) => {
+      if (!halt.signal.aborted)
+        console.error(`The demo’s pictures could not be painted; the next start goes on: ${String(error)}`);
+    });
 }
 
 main().catch((error: unknown) => {

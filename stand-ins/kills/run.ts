@@ -21,7 +21,7 @@ const directory = mkdtempSync(join(tmpdir(), 'jiten-kills-'));
 const data = join(directory, 'studio');
 const port = await freePort();
 const url = `http://127.0.0.1:${port}`;
-build();
+await build();
 
 let house!: ChildProcess;
 let said = '';

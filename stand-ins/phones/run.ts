@@ -15,7 +15,7 @@ const ALL = { offline, kills, shared, large, touches };
 type Name = keyof typeof ALL;
 const names = Object.keys(ALL) as Name[];
 const asked = process.argv.slice(2).filter((one): one is Name => names.includes(one as Name));
-build();
+await build();
 if (asked.length === 1) {
   const { said, good } = await ALL[asked[0]!]();
   console.log(`${good ? 'holds' : 'FAILS'} ${asked[0]}: ${said}`);

@@ -4,6 +4,7 @@ import { openFirings } from '@/data/firings';
 import { countStore, type Studio } from '@/data/studio';
 import type { Person } from '@/data/people';
 import { proposedLines } from '../clinic/rooms/ProposedLines';
+import { paintingLines } from '../media/rooms/PaintingLines';
 import { houseLines } from '../house/rooms/HouseLines';
 import { hotLines } from '../firelog/rooms/HotLines';
 import { plannedLines } from '../firings/rooms/PlannedLines';
@@ -11,6 +12,7 @@ import { waitingLines } from '../loading/rooms/WaitingLines';
 import { doubtLines } from '../opening/rooms/DoubtLines';
 import { openingLines } from '../opening/rooms/OpeningLines';
 import { grindLines } from '../kilns/rooms/GrindLines';
+import { readPainting } from '@/platform/painting';
 import { today } from '@/ui/time';
 import { flagLines } from '../pieces/rooms/FlagLines';
 import { ripeLines, stockLines } from '../questions/rooms/QuestionLines';
@@ -34,7 +36,7 @@ export async function daySheet(db: Database, studio: Studio, person: Person): Pr
   const planned = among('planned', 'loaded');
   const has = await countStore(db);
   const day = today(studio.timeZone);
-  const [hot, waiting, ripe, buckets, stock, flags, grind, due, again, shared] = await Promise.all([
+  const [hot, waiting, ripe, buckets, stock, flags, grind, due, again, shared, painting] = await Promise.all([
     hotLines(db, studio, among('firing', 'cooling')),
     waitingLines(db, planned),
     ripeLines(db),
@@ -45,10 +47,11 @@ export async function daySheet(db: Database, studio: Studio, person: Person): Pr
     has.due > 0 ? dueLines(db, day) : [],
     has.again > 0 ? dueLookLines(db, day) : [],
     proposedLines(db, among('opened')),
+    readPainting(),
   ]);
   return {
     has,
-    house: houseLines(person, new Date()),
+    house: [...houseLines(person, new Date()), ...paintingLines(painting)],
     hot,
     opened: [
       ...openingLines(among('opened'), studio.timeZone),
