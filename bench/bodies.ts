@@ -12,7 +12,7 @@ import { migrate } from '../src/data/migrations';
 import { startApplication } from '../test-support/application';
 import { ensureDatabase, openOn } from '../src/keeper/server';
 import { build } from '../scripts/build';
-import { median, note, report, type Bench } from './measure';
+import { median, note, type Bench } from './measure';
 
 const STUDIO = {
   name: 'Kiln Lane',
