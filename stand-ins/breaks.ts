@@ -1,7 +1,9 @@
 /**
  * Twelve breaks of behaviour: small slips in the code that no type, lint rule or formatter sees. Each has to
  * be caught by a large simulated world; the small worlds of the everyday tests still have to catch at least
- * eleven. They were written down before the worlds were made smaller. Tried by `npm run breaks`.
+ * eleven. They were written down before the worlds were made smaller, but for 13 and 14, written down before
+ * they were tried in place of two (WITHDRAWN) that no world, however large, could tell from the program as it
+ * is. Tried by `npm run breaks`.
  */
 export type Break = {
   no: number;
@@ -42,11 +44,11 @@ export const BREAKS: readonly Break[] = [
     worlds: 'watch/watch-worlds',
   },
   {
-    no: 4,
-    what: 'watch, by hand: a kiln that is led may be 60 °C below its setpoint unnoticed',
+    no: 13,
+    what: 'watch, by hand: only what falls by 90 °C between two readings has fallen',
     file: 'src/core/watch/by-hand.ts',
-    from: 'setpoint - one.c > 14',
-    to: 'setpoint - one.c > 60',
+    from: 'highest - one.c > (kiln.tended ? 60 : 8)',
+    to: 'highest - one.c > 90',
     worlds: 'watch/watch-worlds',
   },
   {
@@ -66,11 +68,11 @@ export const BREAKS: readonly Break[] = [
     worlds: 'heatwork/estimate-worlds',
   },
   {
-    no: 7,
-    what: 'cooling, a halved gain: each reading moves the forecast half as far as it should',
+    no: 14,
+    what: 'cooling, a spread that is lost: each reading leaves a quarter of the doubt that it should',
     file: 'src/core/heatwork/cooling.ts',
-    from: 'y: state.y + (yy / spread) * off,',
-    to: 'y: state.y + (yy / spread / 2) * off,',
+    from: 'cov: [yy - (yy * yy) / spread, ym',
+    to: 'cov: [(yy - (yy * yy) / spread) / 4, ym',
     worlds: 'heatwork/cooling-worlds',
   },
   {
@@ -113,5 +115,27 @@ export const BREAKS: readonly Break[] = [
     to: "if (delivery.outcome === 'later' && delivery.tried === true) {",
     worlds: 'reliability offline',
     small: 'sender/sender',
+  },
+];
+
+/** Written down first, and no break of what the program does: why, by the figures. */
+export const WITHDRAWN: readonly (Break & { why: string })[] = [
+  {
+    no: 4,
+    what: 'watch, by hand: a kiln that is led may be 60 °C below its setpoint unnoticed',
+    file: 'src/core/watch/by-hand.ts',
+    from: 'setpoint - one.c > 14',
+    to: 'setpoint - one.c > 60',
+    why: 'of 3,470 firings read every 8 to 20 minutes, and 1,300 of the large world, none ended otherwise: what falls so far is caught by another rule first',
+    worlds: 'watch/watch-worlds',
+  },
+  {
+    no: 7,
+    what: 'cooling, a halved gain: each reading moves the forecast half as far as it should',
+    file: 'src/core/heatwork/cooling.ts',
+    from: 'y: state.y + (yy / spread) * off,',
+    to: 'y: state.y + (yy / spread / 2) * off,',
+    why: 'the truth lies inside as often (94.6 against 96.6 % left alone, 96.0 against 95.3 % held) and forecasts miss by as much (5 to 11 %)',
+    worlds: 'heatwork/cooling-worlds',
   },
 ];
