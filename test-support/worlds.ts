@@ -12,10 +12,10 @@ export const sized = <T>(small: T, large: T): T => (LARGE ? large : small);
 
 export type Figure = { world: string; what: string; found: string; wanted: string };
 
-/** Writes down what a large world came to; small ones only hold or do not. */
+/** Writes down what a world came to, where somebody wants to know. */
 export function figure(world: string, what: string, found: string, wanted: string): void {
   const path = process.env.JITEN_FIGURES;
-  if (path !== undefined && LARGE)
+  if (path !== undefined)
     appendFileSync(path, `${JSON.stringify({ world, what, found, wanted } satisfies Figure)}\n`);
 }
 

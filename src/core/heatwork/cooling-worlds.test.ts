@@ -56,7 +56,9 @@ describe.each([
       percent(all.inside / all.said),
       '≥ 90.0 %',
     );
-    expect(all.said).toBeGreaterThan(CASES * 4 * 0.7);
+    // 70 % was promised of each; what is reached together is not to be lost unseen.
+    figure('cooling', `all four, ${how}: speaks, of ${all.asked}`, percent(all.said / all.asked), '≥ 90.0 %');
+    expect(all.said / all.asked).toBeGreaterThanOrEqual(0.9);
     expect(all.inside / all.said).toBeGreaterThanOrEqual(0.9);
   });
 });

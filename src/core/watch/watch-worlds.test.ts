@@ -46,7 +46,7 @@ function alarmsAlong(fired: Watched, read: readonly Shown[], until = Infinity, a
   return raised;
 }
 
-const SOUND = sized(100, 1000);
+const SOUND = sized(300, 1000);
 
 test(`none of ${SOUND} sound firings raises an alarm, from lighting to cold`, () => {
   const false_: number[] = [];
@@ -65,15 +65,16 @@ test(`none of ${SOUND} sound firings raises an alarm, from lighting to cold`, ()
   expect(false_).toEqual([]);
 });
 
-/** The share of `count` faulty firings that are found in time, and what of them is wanted. */
+/** Of `count` faulty firings the share that is found in time, and how soon: minutes, or readings by hand. */
 function found(
   fault: Fault,
   reading: 'minutes' | 'hand',
   count: number,
   wanted: number,
   asked = false,
-): number {
-  let [tried, seen] = [0, 0];
+): { share: number; soon: number } {
+  let tried = 0;
+  const waits: number[] = [];
   for (let seed = SEEDS; tried < count; seed++) {
     const fired = fireFaulty(seed, fault, reading);
     if (fired === null) continue;
@@ -82,35 +83,50 @@ function found(
     const limit = reading === 'hand' ? read[first + 1]?.t : fired.shows + 600;
     if (first < 0 || limit === undefined || read.at(-1)!.t < limit) continue;
     tried++;
-    if (alarmsAlong(fired, read, limit, asked).some((at) => at >= fired.shows - 240)) seen++;
+    const at = alarmsAlong(fired, read, limit, asked).find((moment) => moment >= fired.shows - 240);
+    if (at === undefined) continue;
+    if (reading === 'minutes') waits.push((at - fired.shows) / 60);
+    else waits.push(at >= read[first + 1]!.t ? 2 : 1);
   }
+  const share = waits.length / tried;
+  const soon = waits.reduce((sum, one) => sum + one, 0) / waits.length;
   const how = asked ? 'asked about or found' : 'found';
   figure(
     'watch',
     `${fault}, read by ${reading}, ${how}, of ${count}`,
-    percent(seen / tried),
+    percent(share),
     `≥ ${percent(wanted)}`,
   );
-  return seen / tried;
+  figure(
+    'watch',
+    `${fault}, read by ${reading}, ${how} after, ${reading === 'hand' ? 'readings' : 'minutes'}`,
+    soon.toFixed(2),
+    '',
+  );
+  return { share, soon };
 }
 
+/** 95 % was promised; what is reached beyond it is not to be lost unseen. */
+const WANTED: Record<Fault, number> = { relay: 0.97, power: 0.95, thermocouple: 0.99, door: 0.99 };
+/** 93 %, and 80 % of lost power. */
+const WANTED_BY_HAND: Record<Fault, number> = { relay: 0.98, power: 0.84, thermocouple: 0.96, door: 0.96 };
+
 describe.each(FAULTS)('%s', (fault) => {
-  test('found within ten minutes of its first effect at a reading a minute, in 95 %', () => {
-    // Of twenty two may be missed by chance.
-    const wanted = sized(0.9, 0.95);
-    expect(found(fault, 'minutes', sized(20, 150), wanted)).toBeGreaterThanOrEqual(wanted);
+  const wanted = WANTED[fault];
+  test(`found within ten minutes of its first effect at a reading a minute, in ${100 * wanted} %`, () => {
+    expect(found(fault, 'minutes', 150, wanted).share).toBeGreaterThanOrEqual(wanted);
   });
 
   // Power lost between two readings by hand is not always told from a fire turned down or a
   // program gone on: docs/HEATWORK.md.
-  test(`read by hand, found by the second reading, in ${fault === 'power' ? 80 : 93} %`, () => {
-    const wanted = fault === 'power' ? 0.8 : 0.93;
-    expect(found(fault, 'hand', sized(16, 100), wanted)).toBeGreaterThanOrEqual(wanted);
+  const byHand = WANTED_BY_HAND[fault];
+  test(`read by hand, found by the second reading, in ${100 * byHand} %`, () => {
+    expect(found(fault, 'hand', 100, byHand).share).toBeGreaterThanOrEqual(byHand);
   });
 });
 
 test('power lost between two readings by hand is alarmed or asked about by the second, in 95 %', () => {
-  expect(found('power', 'hand', sized(20, 250), 0.95, true)).toBeGreaterThanOrEqual(0.95);
+  expect(found('power', 'hand', sized(20, 250), 0.95, true).share).toBeGreaterThanOrEqual(0.95);
 });
 
 test('a sound firing read by hand is asked about in fewer than one of four', () => {
