@@ -15,7 +15,8 @@ if (url === undefined) {
   process.exit(1);
 }
 const WRITERS = 2;
-const until = Date.now() + Number(seconds) * 1000;
+/** Counted from when everybody is in. */
+let until = 0;
 
 type Kind = 'chart' | 'chart again' | 'any chart' | 'zoom' | 'picture' | 'record';
 const took = new Map<Kind, number[]>();
@@ -200,6 +201,7 @@ const technicians = browsers.filter((_, i) => i % logins.length === 0);
 const pairs = await opened(technicians[0]!);
 apart = (await send(technicians[0]!, '/api/board', {})).status === 200;
 const began = performance.now();
+until = Date.now() + Number(seconds) * 1000;
 await Promise.all([
   ...browsers.slice(0, -WRITERS).map(async (browser) => {
     looking++;
@@ -218,6 +220,7 @@ const all = [...took.values()].reduce((sum, list) => sum + list.length, 0);
 console.log(`${all} requests in ${spent.toFixed(0)} s: ${(all / spent).toFixed(1)} a second`);
 took.set('any chart', [...(took.get('chart') ?? []), ...(took.get('chart again') ?? [])]);
 for (const [kind, list] of took) {
+  if (list.length === 0) continue;
   list.sort((a, b) => a - b);
   const at = (share: number): string =>
     list[Math.min(list.length - 1, Math.floor(share * list.length))]!.toFixed(0);

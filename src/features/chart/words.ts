@@ -28,11 +28,12 @@ export function cellWords(pair: string, place: Place, position: Position | undef
   const signs = main.signs.map((sign) => signOf(sign.sign)?.name.toLowerCase() ?? sign.sign);
   const parts = [
     describeStanding(main.standing),
-    main.refired ? 'after a refire' : null,
     main.known.read === undefined && main.known['by log'] !== undefined ? 'cone by its log' : null,
     ...main.later.map(({ sign }) => `${signOf(sign)?.name.toLowerCase() ?? sign} came later`),
     `${count(main.pieces, 'piece')}`,
+    // In the order in which it is read in the cell.
     main.photo === null ? `${main.surface ?? 'seen'}, no picture` : main.surface,
+    main.refired ? 'after a refire' : null,
     ...signs,
     main.movementMm ? `ran ${formatLength(main.movementMm, units)}` : null,
     position.ways > 1 ? `${position.ways} ways` : null,
