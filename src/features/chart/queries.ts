@@ -38,8 +38,7 @@ export const chartData = keepRead({
   marked: {
     tables: ['cell', 'sighting'],
     // What there is to choose from follows from the cells of every board.
-    mark: async (src, view) =>
-      JSON.stringify(await Promise.all([boardChanged(src, view), keptChoices(src)])),
+    mark: async (src, view) => JSON.stringify(await Promise.all([boardChanged(src, view), keptChoices(src)])),
   },
 });
 
