@@ -25,10 +25,10 @@ const MEMORY = '/dev/shm';
 const GIGABYTE = 1024 ** 3;
 
 /** A folder for throw-away databases: in memory where a gigabyte is free there, else on the disk. */
-export function roomForDatabases(): string {
+export function roomForDatabases(memory = MEMORY): string {
   try {
-    const { bavail, bsize } = statfsSync(MEMORY);
-    return bavail * bsize >= GIGABYTE ? MEMORY : tmpdir();
+    const { bavail, bsize } = statfsSync(memory);
+    return bavail * bsize >= GIGABYTE ? memory : tmpdir();
   } catch {
     return tmpdir();
   }

@@ -1,7 +1,8 @@
 /** What runs the tests: which parts there are, what their reports say, and that nothing is left running. */
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { roomForDatabases } from '../../test-support/database';
 import { partsFor, touchedBy, type Part } from './parts';
 import { ofJest, ofPlaywright, single } from './results';
 import { endAll, leftRunning, runPart } from './run-part';
@@ -163,3 +164,41 @@ test('the table tells each part, all of it, and the slowest files first', () => 
     ],
   );
 });
+
+test('databases lie on the disk where there is no memory for files, or less than a gigabyte of it', () => {
+  expect(roomForDatabases('/no/such/place')).toBe(tmpdir());
+  expect(roomForDatabases('/proc')).toBe(tmpdir());
+});
+
+test('a database that ends in the middle of a run ends the run, in words, with nothing left running', async () => {
+  const result = join(folder, 'integration.json');
+  const jest = [
+    'node',
+    '--experimental-vm-modules',
+    'node_modules/jest/bin/jest.js',
+    '--selectProjects',
+    'integration',
+  ];
+  const only = [
+    '--maxWorkers=2',
+    '--json',
+    `--outputFile=${result}`,
+    '--testPathPatterns',
+    '/stock.db|/near.db',
+  ];
+  const running = runPart([...jest, ...only]);
+  // The server itself, not what makes its tables.
+  const server = (): number | undefined =>
+    leftRunning().find(
+      ({ pid, what }) =>
+        what.startsWith('mariadbd') &&
+        readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('--skip-networking'),
+    )?.pid;
+  while (server() === undefined) await new Promise((resolve) => setTimeout(resolve, 50));
+  process.kill(server()!, 'SIGKILL');
+  const ran = await running;
+  expect(ran.ok).toBe(false);
+  expect(ofJest('integration', ran.ok, result).failed.length).toBeGreaterThan(0);
+  expect(ran.output).toMatch(/ended in the middle of the run|database did not start/i);
+  expect(leftRunning()).toEqual([]);
+}, 90_000);
