@@ -9,10 +9,10 @@ export const paintingLines = (painting: Painting | null): ReactElement[] =>
     ? []
     : [
         <Line key="painting" figure={`${painting.done}`} act={null}>
-          <Typography>
+          <Typography sx={{ fontWeight: 650 }}>
             of {painting.all > 0 ? painting.all : 'the'} pictures of the demo are painted.
           </Typography>
-          <Typography color="text.secondary">
+          <Typography variant="body2">
             Until then pieces are drawn. You can work meanwhile; more are there at each look.
           </Typography>
         </Line>,
