@@ -126,10 +126,11 @@ const ofBoard = (src: Source, board: BoardOf) => {
 
 /** The cells of one board: a body (by slug) at a cone and an atmosphere. One indexed read. */
 export async function boardCells(src: Source, board: BoardOf): Promise<BoardCell[]> {
-  const read = (): Promise<Row[]> => Promise.resolve(ofBoard(src, board).select(BOARD_COLUMNS));
-  // Nearly always nothing waits to be summed up, and what was read meanwhile holds.
+  const read = (): Promise<Row[]> => Promise.resolve(ofBoard(src, board).select([...BOARD_COLUMNS, 'stale']));
+  // Nearly always nothing waits to be summed up, and what was read meanwhile holds. Somebody else may have
+  // summed up in between what was still marked here.
   const [rows, made] = await Promise.all([read(), freshen(src)]);
-  return (made ? await read() : rows).map(boardCell);
+  return (made || rows.some(({ stale }) => stale) ? await read() : rows).map(boardCell);
 }
 
 /** The ways one coating was put over another on a board, best known first. */
